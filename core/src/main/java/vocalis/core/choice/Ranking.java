@@ -1,0 +1,124 @@
+package vocalis.core.choice;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import vocalis.core.hands.Move;
+import vocalis.core.instrument.Shape;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.ShapeClass;
+
+/**
+ * Orders candidates: easiest and nearest first, the usual thickness preferred, then grouped by
+ * shape class and spread over the neck so that the first few differ. The weights are set by hand
+ * and published in docs/figures.md.
+ */
+public final class Ranking {
+
+    private static final double PER_VOICE_OFF_USUAL = 0.6;
+    private static final double PER_100_MM_TRAVEL = 0.9;
+    private static final double PER_ANCHOR = 0.25;
+    private static final double PER_FRET = 0.05;
+    private static final double PER_FRET_PAST_NINE = 0.1;
+    private static final double PER_STRING_FROM_LOWEST = 0.06;
+    private static final double PER_OPEN_STRING = 0.3;
+    private static final double OPEN_BESIDE_FRETTED = 0.35;
+    private static final double SAME_STRINGS = 0.8;
+    private static final double SAME_POSITION = 0.3;
+    private static final int SPREAD = 24;
+
+    private final Family family;
+    private final List<Shape> neighbours;
+
+    /**
+     * @param family whose usual thickness counts
+     * @param neighbours shapes before and after, to which the hand should stay near; may be empty
+     */
+    public Ranking(Family family, List<Shape> neighbours) {
+        this.family = family;
+        this.neighbours = List.copyOf(neighbours);
+    }
+
+    /** The cost of a candidate, unitless; less is better. */
+    public double cost(Candidate c) {
+        Shape shape = c.voicing().shape();
+        double cost = c.fingering().effort();
+        cost +=
+                PER_VOICE_OFF_USUAL
+                        * Math.abs(c.voicing().voices() - family.recipe().usualVoices());
+        cost += PER_FRET * c.position() + PER_FRET_PAST_NINE * Math.max(0, c.position() - 9);
+        cost += PER_STRING_FROM_LOWEST * c.lowString();
+        long open = shape.frets().stream().filter(f -> f == 0).count();
+        cost += PER_OPEN_STRING * open;
+        if (open > 0 && shape.highestFretted() > 4) {
+            cost += OPEN_BESIDE_FRETTED * (shape.highestFretted() - 4);
+        }
+        for (Shape n : neighbours) {
+            Move move = Move.between(c.voicing().board(), n, shape);
+            cost += PER_100_MM_TRAVEL * move.travelMm() / 100 / neighbours.size();
+            cost -= PER_ANCHOR * move.anchors().size() / neighbours.size();
+        }
+        return cost;
+    }
+
+    /** The candidate with the least cost. */
+    public Optional<Candidate> best(List<Candidate> candidates) {
+        return candidates.stream().min(order());
+    }
+
+    private Comparator<Candidate> order() {
+        Map<Candidate, Double> costs = new HashMap<>();
+        return Comparator.comparingDouble((Candidate c) -> costs.computeIfAbsent(c, this::cost))
+                .thenComparing(c -> c.voicing().shape().text());
+    }
+
+    /** Cards, best and most different first: one per shape class, each with its places. */
+    public List<Card> cards(List<Candidate> candidates) {
+        List<Candidate> sorted = candidates.stream().sorted(order()).toList();
+        Map<ShapeClass, List<Candidate>> groups = new LinkedHashMap<>();
+        for (Candidate c : sorted) {
+            groups.computeIfAbsent(c.voicing().shapeClass(), k -> new ArrayList<>()).add(c);
+        }
+        return spread(
+                groups.entrySet().stream().map(e -> new Card(e.getKey(), e.getValue())).toList());
+    }
+
+    /** Takes the next card by its cost plus a charge for what the cards before it already show. */
+    private List<Card> spread(List<Card> cards) {
+        List<Card> rest = new ArrayList<>(cards);
+        List<Double> costs = new ArrayList<>();
+        cards.forEach(c -> costs.add(cost(c.first())));
+        List<Card> out = new ArrayList<>();
+        while (!rest.isEmpty() && out.size() < SPREAD) {
+            int next = 0;
+            for (int i = 1; i < rest.size(); i++) {
+                if (costs.get(i) < costs.get(next)) {
+                    next = i;
+                }
+            }
+            Card taken = rest.remove(next);
+            costs.remove(next);
+            out.add(taken);
+            for (int i = 0; i < rest.size(); i++) {
+                costs.set(i, costs.get(i) + likeness(rest.get(i).first(), taken.first()));
+            }
+        }
+        out.addAll(rest);
+        return List.copyOf(out);
+    }
+
+    private static double likeness(Candidate c, Candidate shown) {
+        double charge = 0;
+        if (shown.voicing().shape().sounded().equals(c.voicing().shape().sounded())) {
+            charge += SAME_STRINGS;
+        }
+        if (Math.abs(shown.position() - c.position()) <= 2) {
+            charge += SAME_POSITION;
+        }
+        return charge;
+    }
+}

@@ -1,0 +1,99 @@
+package vocalis.core.harmony;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import vocalis.core.theory.Degree;
+import vocalis.core.theory.Key;
+import vocalis.core.theory.Note;
+import vocalis.core.voicing.Sounding;
+import vocalis.core.voicing.Voicing;
+
+/**
+ * What a voicing is, in the figures and words that a player asks for.
+ *
+ * @param name best exact name
+ * @param otherNames further exact names, best first
+ * @param voices the sounded notes from the lowest up
+ * @param different number of different notes (pitch classes)
+ * @param steps intervals between neighbouring voices in semitones, from the lowest up
+ * @param bass the lowest note
+ * @param heard the heard root with its reason
+ * @param outside notes outside the scale, spelled, without doublings
+ */
+public record Readout(
+        ChordName name,
+        List<ChordName> otherNames,
+        List<Voice> voices,
+        int different,
+        List<Integer> steps,
+        Note bass,
+        HeardRoot heard,
+        List<Note> outside) {
+
+    /**
+     * One voice.
+     *
+     * @param source string, fret and MIDI number
+     * @param note spelled
+     * @param ofChord degree above the heard root
+     * @param ofKey degree above the tonic
+     * @param inScale whether the scale has it
+     */
+    public record Voice(
+            Sounding source, Note note, Degree ofChord, Degree ofKey, boolean inScale) {}
+
+    public Readout {
+        otherNames = List.copyOf(otherNames);
+        voices = List.copyOf(voices);
+        steps = List.copyOf(steps);
+        outside = List.copyOf(outside);
+    }
+
+    /** Reads a voicing in a key. */
+    public static Readout of(Voicing voicing, Key key) {
+        HeardRoot heard = HeardRoot.of(voicing, Optional.of(key));
+        List<ChordName> names = ChordNamer.names(voicing, Optional.of(key));
+        List<Voice> voices =
+                voicing.soundings().stream()
+                        .sorted(Comparator.comparingInt(Sounding::midi))
+                        .map(s -> voice(s, voicing, heard.root(), key))
+                        .toList();
+        List<Integer> steps = new ArrayList<>();
+        for (int i = 1; i < voices.size(); i++) {
+            steps.add(voices.get(i).source().midi() - voices.get(i - 1).source().midi());
+        }
+        List<Note> outside = new ArrayList<>();
+        for (Voice v : voices) {
+            if (!v.inScale()
+                    && outside.stream().noneMatch(n -> n.spelling().equals(v.note().spelling()))) {
+                outside.add(v.note());
+            }
+        }
+        return new Readout(
+                names.get(0),
+                names.subList(1, names.size()),
+                voices,
+                voicing.pitchClasses().size(),
+                steps,
+                voices.get(0).note(),
+                heard,
+                outside);
+    }
+
+    private static Voice voice(Sounding s, Voicing voicing, int root, Key key) {
+        boolean overAFifth =
+                Math.floorMod(s.midi() - root, 12) == 6
+                        && voicing.pitchClasses().contains(Math.floorMod(root + 7, 12));
+        Degree ofChord = overAFifth ? new Degree(4, 1) : Degree.above(s.midi() - root);
+        boolean inScale = key.contains(s.pitchClass());
+        Note note = inScale ? key.note(s.midi()) : key.spell(root).above(ofChord).at(s.midi());
+        return new Voice(s, note, ofChord, key.degree(s.pitchClass()), inScale);
+    }
+
+    /** The intervals in words, such as {@code fifth, fourth}. */
+    public String stepsInWords() {
+        return String.join(", ", steps.stream().map(Degree::intervalName).toList());
+    }
+}

@@ -1,0 +1,39 @@
+package vocalis.core.rhythm;
+
+/**
+ * A time signature.
+ *
+ * @param beats beats in a bar, 1 to 32
+ * @param unit note value of a beat: 1, 2, 4, 8, 16 or 32
+ */
+public record Meter(int beats, int unit) {
+
+    /** 4/4. */
+    public static final Meter COMMON = new Meter(4, 4);
+
+    public Meter {
+        if (beats < 1 || beats > 32) {
+            throw new IllegalArgumentException(
+                    "a bar has 1 to 32 beats, but this one has " + beats);
+        }
+        if (unit < 1 || unit > 32 || Integer.bitCount(unit) != 1) {
+            throw new IllegalArgumentException(
+                    "a beat is a 1st, 2nd, 4th, 8th, 16th or 32nd note, but this one is a " + unit);
+        }
+    }
+
+    /** Length of a bar. */
+    public long barTicks() {
+        return beats * beatTicks();
+    }
+
+    /** Length of a beat. */
+    public long beatTicks() {
+        return Ticks.WHOLE / unit;
+    }
+
+    /** Such as {@code 7/8}. */
+    public String symbol() {
+        return beats + "/" + unit;
+    }
+}

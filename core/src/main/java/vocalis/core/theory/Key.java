@@ -1,0 +1,97 @@
+package vocalis.core.theory;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+
+/**
+ * A tonic with a mode: spells notes and says what belongs.
+ *
+ * @param tonic spelled tonic
+ * @param mode degrees over it
+ */
+public record Key(Spelling tonic, Mode mode) {
+
+    public Key {
+        Objects.requireNonNull(tonic, "tonic");
+        Objects.requireNonNull(mode, "mode");
+    }
+
+    /**
+     * Reads {@code "G minor"}, {@code "F# phrygian dominant"}.
+     *
+     * @throws IllegalArgumentException when the tonic or the mode is unknown; the message says
+     *     which
+     */
+    public static Key parse(String text) {
+        String[] parts = text.strip().split("\\s+", 2);
+        Spelling tonic = Spelling.parse(parts[0]);
+        String name = parts.length == 1 ? "major" : parts[1];
+        Mode mode =
+                Mode.named(name)
+                        .orElseThrow(
+                                () ->
+                                        new IllegalArgumentException(
+                                                "\""
+                                                        + name
+                                                        + "\" is no mode that is known here; known are "
+                                                        + String.join(
+                                                                ", ",
+                                                                Mode.builtIn().stream()
+                                                                        .map(Mode::name)
+                                                                        .toList())));
+        return new Key(tonic, mode);
+    }
+
+    /** The scale's notes, spelled, from the tonic up. */
+    public List<Spelling> scale() {
+        return mode.degrees().stream().map(tonic::above).toList();
+    }
+
+    /** The degree of the mode that a pitch class is, or empty when it lies outside the scale. */
+    public Optional<Degree> degreeInScale(int pitchClass) {
+        int semitones = Math.floorMod(pitchClass - tonic.pitchClass(), 12);
+        return mode.degrees().stream().filter(d -> d.semitones() == semitones).findFirst();
+    }
+
+    /** Whether the pitch class (any integer, taken modulo 12) is one of the scale's notes. */
+    public boolean contains(int pitchClass) {
+        return degreeInScale(pitchClass).isPresent();
+    }
+
+    /**
+     * The degree above the tonic: the mode's own name where the note is in the scale, the usual one
+     * otherwise, a ♯4 where the mode's fifth is pure.
+     */
+    public Degree degree(int pitchClass) {
+        return degreeInScale(pitchClass)
+                .orElseGet(
+                        () -> {
+                            int semitones = Math.floorMod(pitchClass - tonic.pitchClass(), 12);
+                            boolean pureFifth = contains(tonic.pitchClass() + 7);
+                            return semitones == 6 && pureFifth
+                                    ? new Degree(4, 1)
+                                    : Degree.above(semitones);
+                        });
+    }
+
+    /** Spells a pitch class: by the scale where it belongs to it, by its usual degree otherwise. */
+    public Spelling spell(int pitchClass) {
+        return tonic.above(degree(pitchClass));
+    }
+
+    /** The spelled note of a MIDI number. */
+    public Note note(int midi) {
+        return spell(midi).at(midi);
+    }
+
+    /** Such as {@code F♯ dorian}. */
+    public String symbol() {
+        return tonic.symbol() + " " + mode.name();
+    }
+
+    @Override
+    public String toString() {
+        return symbol();
+    }
+}

@@ -1,0 +1,37 @@
+package vocalis.core.theory;
+
+/**
+ * A spelled note with its octave in scientific notation: middle C is C4, MIDI 60; the octave number
+ * changes between B and C, by letter (B♯3 sounds as C4).
+ *
+ * @param spelling letter and accidental
+ * @param octave scientific octave number, -1 to 9
+ */
+public record Note(Spelling spelling, int octave) {
+
+    public Note {
+        if (octave < -2 || octave > 10) {
+            throw new IllegalArgumentException("octave must be from -2 to 10, but is " + octave);
+        }
+    }
+
+    /** MIDI note number (middle C = 60). */
+    public int midi() {
+        return 12 * (octave + 1) + spelling.letter().semitones() + spelling.alter();
+    }
+
+    /** Such as {@code F♯2}. */
+    public String symbol() {
+        return spelling.symbol() + octave;
+    }
+
+    /** Such as {@code F#2}. */
+    public String ascii() {
+        return spelling.ascii() + octave;
+    }
+
+    @Override
+    public String toString() {
+        return symbol();
+    }
+}

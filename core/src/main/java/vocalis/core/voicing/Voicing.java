@@ -1,0 +1,102 @@
+package vocalis.core.voicing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.instrument.Shape;
+
+/**
+ * A shape on a fretboard, taken as a chord over a root.
+ *
+ * @param shape frets per string; at least one string sounds
+ * @param board where it lies
+ * @param root pitch class it is built for, 0 to 11; not necessarily the heard root
+ */
+public record Voicing(Shape shape, Fretboard board, int root) {
+
+    public Voicing {
+        Objects.requireNonNull(shape, "shape");
+        Objects.requireNonNull(board, "board");
+        if (root < 0 || root > 11) {
+            throw new IllegalArgumentException(
+                    "a root is a pitch class 0 to 11, but this one is " + root);
+        }
+        if (shape.strings() != board.strings()) {
+            throw new IllegalArgumentException(
+                    "shape "
+                            + shape
+                            + " has "
+                            + shape.strings()
+                            + " strings, the instrument has "
+                            + board.strings());
+        }
+        if (shape.sounded().isEmpty()) {
+            throw new IllegalArgumentException("shape " + shape + " sounds no string");
+        }
+        if (shape.frets().stream().anyMatch(f -> f > board.frets())) {
+            throw new IllegalArgumentException(
+                    "shape " + shape + " goes past the last fret, " + board.frets());
+        }
+    }
+
+    /** The sounded strings, lowest string first. */
+    public List<Sounding> soundings() {
+        List<Sounding> all = new ArrayList<>();
+        for (int string : shape.sounded()) {
+            int fret = shape.fret(string);
+            all.add(new Sounding(string, fret, board.midi(string, fret)));
+        }
+        return all;
+    }
+
+    /** MIDI numbers ascending in pitch, doublings kept. */
+    public List<Integer> midi() {
+        return soundings().stream().map(Sounding::midi).sorted().toList();
+    }
+
+    /** Number of sounded strings. */
+    public int voices() {
+        return shape.sounded().size();
+    }
+
+    /** MIDI number of the lowest note. */
+    public int bass() {
+        return midi().get(0);
+    }
+
+    /** Different pitch classes, ascending. */
+    public List<Integer> pitchClasses() {
+        return soundings().stream().map(Sounding::pitchClass).distinct().sorted().toList();
+    }
+
+    /** Which voicings are this shape in another place. */
+    public ShapeClass shapeClass() {
+        return ShapeClass.of(this);
+    }
+
+    /** Silent strings between the lowest and the highest sounded one. */
+    public int innerSilences() {
+        List<Integer> sounded = shape.sounded();
+        return sounded.get(sounded.size() - 1) - sounded.get(0) + 1 - sounded.size();
+    }
+
+    /**
+     * The voicing without its {@code n}-th voice, counted from the top as players do (1 is the
+     * highest).
+     */
+    public Voicing thinned(int voiceFromTop) {
+        List<Sounding> byPitch = new ArrayList<>(soundings());
+        byPitch.sort(java.util.Comparator.comparingInt(Sounding::midi).reversed());
+        if (voiceFromTop < 1 || voiceFromTop > byPitch.size() || byPitch.size() == 1) {
+            throw new IllegalArgumentException(
+                    "a voicing of "
+                            + byPitch.size()
+                            + " voices cannot do without voice "
+                            + voiceFromTop
+                            + " from the top");
+        }
+        int string = byPitch.get(voiceFromTop - 1).string();
+        return new Voicing(shape.with(string, Shape.SILENT), board, root);
+    }
+}

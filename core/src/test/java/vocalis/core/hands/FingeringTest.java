@@ -1,0 +1,78 @@
+package vocalis.core.hands;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static vocalis.core.Shapes.STANDARD;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import vocalis.core.instrument.Shape;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
+import vocalis.core.voicing.VoicingSearch;
+
+class FingeringTest {
+
+    /** Grips as guitarists finger them (common practice). */
+    @ParameterizedTest
+    @CsvSource({
+        "5-7-7-x-x-x,1 3 4", "x-5-7-7-x-x,1 3 4", "x-5-7-x-x-x,1 3", "x-x-4-4-x-x,1",
+        "x-5-x-7-x-x,1 3", "0-2-2-x-x-x,1", "x-x-7-x-10-x,1 4", "0-0-0-0-0-0,''"
+    })
+    void gripsAreFingeredAsPlayersDo(String shape, String fingers) {
+        Fingering f = Fingering.of(STANDARD, Shape.parse(shape), Hand.MEDIUM).orElseThrow();
+        List<String> used = f.presses().stream().map(p -> String.valueOf(p.finger())).toList();
+        assertThat(String.join(" ", used)).isEqualTo(fingers);
+    }
+
+    @Test
+    void whatNoHandReachesIsRefused() {
+        assertThat(Fingering.of(STANDARD, Shape.parse("1-x-x-x-x-8"), Hand.LARGE)).isEmpty();
+        assertThat(Fingering.of(STANDARD, Shape.parse("1-2-3-4-1-2"), Hand.LARGE)).isEmpty();
+        assertThat(Fingering.of(STANDARD, Shape.parse("5-7-7-9-10-x"), Hand.SMALL)).isEmpty();
+    }
+
+    /**
+     * Laws for everything the search offers: four fingers, in order, within reach, barres that can
+     * lie.
+     */
+    @Test
+    void everyOfferedGripObeysTheLawsOfTheHand() {
+        List<Voicing> all = new ArrayList<>();
+        for (Family family : Family.values()) {
+            for (int root = 0; root < 12; root++) {
+                all.addAll(VoicingSearch.all(family.recipe(), STANDARD, root, Hand.MEDIUM));
+            }
+        }
+        assertThat(all.size()).isGreaterThan(1000);
+        for (Voicing v : all) {
+            Fingering f = Fingering.of(STANDARD, v.shape(), Hand.MEDIUM).orElseThrow();
+            assertThat(f.reachMm()).isLessThanOrEqualTo(Hand.MEDIUM.limitMm());
+            assertThat(f.presses().size()).isLessThanOrEqualTo(4);
+            for (int i = 1; i < f.presses().size(); i++) {
+                assertThat(f.presses().get(i).finger())
+                        .isGreaterThan(f.presses().get(i - 1).finger());
+                assertThat(f.presses().get(i).fret())
+                        .isGreaterThanOrEqualTo(f.presses().get(i - 1).fret());
+            }
+            for (int s : v.shape().sounded()) {
+                assertThat(f.fingerOn(s) > 0).isEqualTo(v.shape().fret(s) > 0);
+            }
+            for (Fingering.Press p : f.presses()) {
+                for (int s = p.lowString(); s <= p.highString(); s++) {
+                    assertThat(v.shape().fret(s)).isGreaterThanOrEqualTo(p.fret());
+                }
+            }
+        }
+    }
+
+    /** C21, common practice: A's octave is D's fifth, and the finger on string 4 fret 7 stays. */
+    @Test
+    void anAnchorStays() {
+        Move move = Move.between(STANDARD, Shape.parse("5-7-7-x-x-x"), Shape.parse("x-5-7-x-x-x"));
+        assertThat(move.anchors()).containsExactly(2);
+        assertThat(move.travelMm()).isZero();
+    }
+}
