@@ -1,0 +1,171 @@
+package vocalis.sound.device;
+
+import vocalis.sound.engine.Engine;
+
+/**
+ * The one thread that sounds: pulls blocks from the engine and pushes them to a device, or, when
+ * there is none, lets them pass silently at the pace of the clock. A device that takes less than it
+ * was offered is lost: it is closed elsewhere, the silent stand-in takes over at the same position,
+ * and a new line is tried every {@link #RETRY_NANOS}.
+ */
+public final class AudioOutput implements AutoCloseable {
+
+    /** How often a missing device is tried again. */
+    public static final long RETRY_NANOS = 4_000_000_000L;
+
+    /** Frames handed over at a time. */
+    public static final int BLOCK = 512;
+
+    /** What the sound goes to. */
+    public enum Sink {
+        STARTING,
+        DEVICE,
+        SILENT
+    }
+
+    private final Engine engine;
+    private final OutputLine.Opener opener;
+    private final Clock clock;
+    private final int bufferFrames;
+    private final float[] floats = new float[2 * BLOCK];
+    private final byte[] bytes = new byte[4 * BLOCK];
+
+    private volatile Sink sink = Sink.STARTING;
+    private volatile long underruns; // written by the output thread alone
+    private volatile boolean running;
+    private Thread thread;
+
+    private long paceStart;
+    private long paceFrames;
+
+    /**
+     * @param bufferFrames frames that the device may hold; more is safer and later (2048 at 48 kHz
+     *     is 43 ms)
+     */
+    public AudioOutput(Engine engine, OutputLine.Opener opener, Clock clock, int bufferFrames) {
+        this.engine = engine;
+        this.opener = opener;
+        this.clock = clock;
+        this.bufferFrames = bufferFrames;
+    }
+
+    /** Starts the thread. */
+    public synchronized void start() {
+        if (thread != null) {
+            throw new IllegalStateException("the output runs already");
+        }
+        running = true;
+        thread = new Thread(this::run, "vocalis-sound");
+        thread.setDaemon(true);
+        thread.setPriority(Thread.MAX_PRIORITY);
+        thread.start();
+    }
+
+    /** Where the sound goes now. */
+    public Sink sink() {
+        return sink;
+    }
+
+    /** How often a block came later than the buffer could bridge. */
+    public long underruns() {
+        return underruns;
+    }
+
+    /**
+     * Longest time from a key press to the device, in seconds: what its buffer and one block hold.
+     */
+    public double latencySeconds() {
+        return (bufferFrames + BLOCK) / engine.sampleRate();
+    }
+
+    @Override
+    public synchronized void close() {
+        running = false;
+    }
+
+    private void run() {
+        while (running) {
+            OutputLine line = tryOpen();
+            if (line == null) {
+                sink = Sink.SILENT;
+                passSilently(clock.nanos() + RETRY_NANOS);
+            } else {
+                sink = Sink.DEVICE;
+                pushTo(line);
+                Thread closer = new Thread(line::close, "vocalis-sound-closer");
+                closer.setDaemon(true);
+                closer.start();
+            }
+        }
+    }
+
+    private OutputLine tryOpen() {
+        try {
+            return opener.open(engine.sampleRate(), bufferFrames);
+        } catch (OutputLine.NoDevice e) {
+            return null;
+        }
+    }
+
+    private void pushTo(OutputLine line) {
+        resetPace();
+        while (running) {
+            engine.render(floats, BLOCK);
+            toBytes();
+            if (line.write(bytes, bytes.length) < bytes.length) {
+                return;
+            }
+            countLate();
+        }
+    }
+
+    /**
+     * Renders at the pace of the clock until {@code until}; used by tests with a clock of their
+     * own.
+     */
+    void passSilently(long until) {
+        resetPace();
+        while (running && clock.nanos() < until) {
+            engine.render(floats, BLOCK);
+            countLate();
+            long ahead = paceFrames - elapsedFrames();
+            if (ahead > bufferFrames / 2) {
+                clock.sleep((long) ((ahead - bufferFrames / 2.0) / engine.sampleRate() * 1e9));
+            }
+        }
+    }
+
+    /** Runs the silent stand-in on the caller's thread for a time of the clock: soaks and tests. */
+    public void passSilentlyFor(long nanos) {
+        running = true;
+        passSilently(clock.nanos() + nanos);
+        running = false;
+    }
+
+    private void resetPace() {
+        paceStart = clock.nanos();
+        paceFrames = 0;
+    }
+
+    /** A block is late when the clock has passed all that was handed over before it. */
+    private void countLate() {
+        long late = elapsedFrames() - paceFrames;
+        paceFrames += BLOCK;
+        if (late > bufferFrames) {
+            underruns = underruns + 1;
+            resetPace();
+        }
+    }
+
+    private long elapsedFrames() {
+        return (long) ((clock.nanos() - paceStart) * 1e-9 * engine.sampleRate());
+    }
+
+    private void toBytes() {
+        for (int i = 0; i < floats.length; i++) {
+            int v = Math.round(floats[i] * 32767);
+            bytes[2 * i] = (byte) v;
+            bytes[2 * i + 1] = (byte) (v >> 8);
+        }
+    }
+}

@@ -1,0 +1,48 @@
+package vocalis.sound.dsp;
+
+/**
+ * How an amplifier is set. Numbers set by ear and looked at in spectrograms.
+ *
+ * @param name shown in messages
+ * @param drive gain before the first stage, linear
+ * @param second gain before the second stage, linear
+ * @param bias asymmetry of the stages, 0 (none) to 1
+ * @param gateDb level under which the noise gate closes, dBFS before the first stage; -200 for none
+ * @param bassDb shelf under 150 Hz
+ * @param middleDb bell at 650 Hz
+ * @param trebleDb shelf above 2.2 kHz
+ * @param presenceDb bell at 3.4 kHz
+ * @param level gain after the cabinet, linear
+ */
+public record AmpSettings(
+        String name,
+        double drive,
+        double second,
+        double bias,
+        double gateDb,
+        double bassDb,
+        double middleDb,
+        double trebleDb,
+        double presenceDb,
+        double level) {
+
+    public static final AmpSettings CLEAN =
+            new AmpSettings("clean", 0.55, 0.5, 0.12, -200, 1, -2.5, 3.5, 3, 2.1);
+    public static final AmpSettings EDGE =
+            new AmpSettings("edge", 5.5, 1.3, 0.30, -95, 0.5, 1, 1.5, 2, 0.235);
+    public static final AmpSettings GAIN =
+            new AmpSettings("gain", 34, 6, 0.35, -78, 2.5, -2, 1, 3, 0.150);
+
+    public AmpSettings {
+        if (!(drive > 0 && drive <= 1000) || !(second > 0 && second <= 1000)) {
+            throw new IllegalArgumentException(
+                    "drive and second lie above 0 and up to 1000, but are "
+                            + drive
+                            + " and "
+                            + second);
+        }
+        if (!(level >= 0 && level <= 4)) {
+            throw new IllegalArgumentException("level lies between 0 and 4, but is " + level);
+        }
+    }
+}

@@ -1,0 +1,61 @@
+package vocalis.sound.dsp;
+
+/**
+ * A stereo look-ahead limiter on sample peaks: the least gain that the next {@link #AHEAD} frames
+ * need, held over that window and averaged over it, so that no frame leaves above the ceiling and
+ * the gain never steps. Delay {@code AHEAD − 1} frames. One thread; no allocation.
+ */
+public final class Limiter {
+
+    /** Window in frames. */
+    public static final int AHEAD = 96;
+
+    private final double ceiling;
+    private final double release;
+    private final double[] left = new double[AHEAD];
+    private final double[] right = new double[AHEAD];
+    private final double[] needed = new double[AHEAD];
+    private final double[] held = new double[AHEAD];
+    private int at;
+    private double sum;
+    private double recovering = 1;
+
+    /**
+     * @param ceiling largest sample that leaves, 0 to 1
+     */
+    public Limiter(double sampleRate, double ceiling) {
+        if (!(ceiling > 0 && ceiling <= 1)) {
+            throw new IllegalArgumentException("ceiling lies above 0 and up to 1, not " + ceiling);
+        }
+        this.ceiling = ceiling;
+        this.release = 1 - Math.exp(-1 / (0.08 * sampleRate));
+        java.util.Arrays.fill(needed, 1);
+        java.util.Arrays.fill(held, 1);
+        sum = AHEAD;
+    }
+
+    /** Limits interleaved stereo in place. */
+    public void process(float[] stereo, int offsetFrames, int frames) {
+        for (int i = offsetFrames; i < offsetFrames + frames; i++) {
+            double l = stereo[2 * i];
+            double r = stereo[2 * i + 1];
+            double peak = Math.max(Math.abs(l), Math.abs(r));
+            needed[at] = peak > ceiling ? ceiling / peak : 1;
+            double least = 1;
+            for (double g : needed) {
+                least = Math.min(least, g);
+            }
+            recovering = least < recovering ? least : recovering + release * (least - recovering);
+            sum += recovering - held[at];
+            held[at] = recovering;
+            double gain = Math.min(1, sum / AHEAD);
+            left[at] = l;
+            right[at] = r;
+            at = at + 1 == AHEAD ? 0 : at + 1;
+            double outL = left[at];
+            double outR = right[at];
+            stereo[2 * i] = (float) (outL * gain);
+            stereo[2 * i + 1] = (float) (outR * gain);
+        }
+    }
+}

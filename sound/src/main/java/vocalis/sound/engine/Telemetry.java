@@ -1,0 +1,81 @@
+package vocalis.sound.engine;
+
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
+
+/**
+ * What the audio thread tells: a triple buffer, so that the writer never waits and the reader sees
+ * one block's figures together. One writer, one reader; no allocation.
+ */
+public final class Telemetry {
+
+    /** One block's figures. */
+    public static final class Reading {
+        private double tick;
+        private boolean playing;
+        private boolean audition;
+        private double peak;
+        private long frames;
+
+        /** Position in the loop in ticks. */
+        public double tick() {
+            return tick;
+        }
+
+        /** Whether the loop runs. */
+        public boolean playing() {
+            return playing;
+        }
+
+        /** Whether a single voicing is held to be heard. */
+        public boolean audition() {
+            return audition;
+        }
+
+        /** Largest sample of the block after the limiter, 0 to 1. */
+        public double peak() {
+            return peak;
+        }
+
+        /** Frames rendered since the engine was made. */
+        public long frames() {
+            return frames;
+        }
+    }
+
+    private static final int FRESH = 4;
+    private static final VarHandle SHARED;
+
+    static {
+        try {
+            SHARED = MethodHandles.lookup().findVarHandle(Telemetry.class, "shared", int.class);
+        } catch (ReflectiveOperationException e) {
+            throw new ExceptionInInitializerError(e);
+        }
+    }
+
+    private final Reading[] readings = {new Reading(), new Reading(), new Reading()};
+    private int writing;
+    private int reading = 1;
+
+    @SuppressWarnings("unused") // through SHARED
+    private volatile int shared = 2;
+
+    void publish(double tick, boolean playing, boolean audition, double peak, long frames) {
+        Reading r = readings[writing];
+        r.tick = tick;
+        r.playing = playing;
+        r.audition = audition;
+        r.peak = peak;
+        r.frames = frames;
+        writing = (int) SHARED.getAndSet(this, writing | FRESH) & 3;
+    }
+
+    /** Reader: the newest figures; valid until the next call. */
+    public Reading latest() {
+        if (((int) SHARED.getVolatile(this) & FRESH) != 0) {
+            reading = (int) SHARED.getAndSet(this, reading) & 3;
+        }
+        return readings[reading];
+    }
+}
