@@ -67,6 +67,13 @@ public final class Workspace {
         return hand;
     }
 
+    /** Takes another hand; the riff is derived again for it. */
+    public void setHand(Hand other) {
+        hand = other;
+        score = Derivation.score(content.riff(), hand, catalogue);
+        tell();
+    }
+
     public Catalogue catalogue() {
         return catalogue;
     }

@@ -1,0 +1,45 @@
+package vocalis.desktop;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.stage.FileChooser;
+import javafx.stage.Window;
+import vocalis.workbench.RiffFiles;
+
+/** Asks for files; tests answer without the system's dialogs. */
+interface Prompts {
+
+    Optional<Path> fileToOpen(Window owner);
+
+    Optional<Path> fileToSave(Window owner, String suggestedName);
+
+    /** The system's own dialogs. */
+    static Prompts system() {
+        return new Prompts() {
+            @Override
+            public Optional<Path> fileToOpen(Window owner) {
+                return Optional.ofNullable(chooser("Open riff").showOpenDialog(owner))
+                        .map(java.io.File::toPath);
+            }
+
+            @Override
+            public Optional<Path> fileToSave(Window owner, String suggestedName) {
+                FileChooser chooser = chooser("Save riff");
+                chooser.setInitialFileName(suggestedName);
+                return Optional.ofNullable(chooser.showSaveDialog(owner))
+                        .map(java.io.File::toPath)
+                        .map(RiffFiles::withEnding);
+            }
+
+            private FileChooser chooser(String title) {
+                FileChooser chooser = new FileChooser();
+                chooser.setTitle(title);
+                chooser.getExtensionFilters()
+                        .add(
+                                new FileChooser.ExtensionFilter(
+                                        "Vocalis riffs", "*" + RiffFiles.ENDING));
+                return chooser;
+            }
+        };
+    }
+}

@@ -1,0 +1,382 @@
+package vocalis.desktop;
+
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Scene;
+import javafx.scene.control.Alert;
+import javafx.scene.control.ButtonBar;
+import javafx.scene.control.ButtonType;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuBar;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextInputDialog;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.stage.Stage;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Hand;
+import vocalis.core.riff.NamedRiff;
+import vocalis.desktop.view.Background;
+import vocalis.desktop.write.WriteModel;
+import vocalis.desktop.write.WritePane;
+import vocalis.sound.device.Clock;
+import vocalis.sound.device.OutputLine;
+import vocalis.workbench.Demo;
+import vocalis.workbench.Edit;
+import vocalis.workbench.Player;
+import vocalis.workbench.RiffFiles;
+import vocalis.workbench.Workspace;
+
+/** The window: title, menus, the Write screen; opening, saving and closing. */
+final class Shell {
+
+    static final ButtonType SAVE = new ButtonType("Save", ButtonBar.ButtonData.YES);
+    static final ButtonType DISCARD = new ButtonType("Don't save", ButtonBar.ButtonData.NO);
+
+    private final Stage stage;
+    private final Prompts prompts;
+    private final Background background = new Background();
+    private final Workspace workspace;
+    private final Player player;
+    private final WriteModel model;
+    private final WritePane write;
+    private final Scene scene;
+    private final Label title = new Label();
+    private final Label state = new Label();
+    private final MenuItem undo = new MenuItem();
+    private final MenuItem redo = new MenuItem();
+    private Theme theme = Theme.DARK;
+
+    Shell(
+            Stage stage,
+            NamedRiff first,
+            OutputLine.Opener opener,
+            Clock clock,
+            long seed,
+            Prompts prompts) {
+        this.stage = stage;
+        this.prompts = prompts;
+        workspace = new Workspace(new Catalogue(), first);
+        player = new Player(workspace.score(), opener, clock, seed);
+        model = new WriteModel(workspace, player, background);
+        write = new WritePane(model);
+        BorderPane root = new BorderPane(write);
+        root.getStyleClass().add("shell");
+        root.setTop(header());
+        scene = new Scene(root, 1280, 800);
+        theme.apply(scene);
+        write.install(
+                scene,
+                keys -> {
+                    HelpSheet help = new HelpSheet(keys);
+                    keys.add(KeyCode.S, true, false, "save", this::save);
+                    keys.add(KeyCode.S, true, true, "save as", this::saveAs);
+                    keys.add(KeyCode.O, true, false, "open", this::open);
+                    keys.add(KeyCode.N, true, false, "new riff", this::newRiff);
+                    keys.add(KeyCode.F2, false, false, "rename the riff", this::rename);
+                    keys.add(KeyCode.T, true, false, "dark or light", this::switchTheme);
+                    keys.add(KeyCode.F1, false, false, "all keys", () -> help.show(stage, theme));
+                });
+        workspace.onChange(this::refresh);
+        refresh();
+        stage.setScene(scene);
+        stage.setMinWidth(1040);
+        stage.setMinHeight(700);
+        stage.setOnCloseRequest(
+                e -> {
+                    if (!mayLeave()) {
+                        e.consume();
+                    }
+                });
+        stage.setOnHidden(e -> dispose());
+        stage.focusedProperty()
+                .addListener(
+                        o -> {
+                            if (!stage.isFocused()) {
+                                model.endHearing();
+                            }
+                        });
+        write.begin();
+    }
+
+    private HBox header() {
+        Label mark = new Label("Vocalis");
+        mark.getStyleClass().add("wordmark");
+        title.getStyleClass().add("title");
+        title.setId("title");
+        title.setOnMouseClicked(e -> rename());
+        state.getStyleClass().add("caption");
+        state.setId("saved-state");
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox header = new HBox(title, state, gap, menus(), mark);
+        header.setAlignment(Pos.CENTER_LEFT);
+        header.getStyleClass().add("header");
+        return header;
+    }
+
+    private MenuBar menus() {
+        Menu file = new Menu("_File");
+        file.getItems()
+                .addAll(
+                        item("New riff\tCtrl N", this::newRiff),
+                        item("Open…\tCtrl O", this::open),
+                        demoMenu(),
+                        new SeparatorMenuItem(),
+                        item("Save\tCtrl S", this::save),
+                        item("Save as…\tShift Ctrl S", this::saveAs),
+                        item("Rename…\tF2", this::rename),
+                        new SeparatorMenuItem(),
+                        item("Close", this::close));
+        Menu edit = new Menu("_Edit");
+        undo.setOnAction(e -> workspace.undo());
+        redo.setOnAction(e -> workspace.redo());
+        edit.getItems().addAll(undo, redo, new SeparatorMenuItem(), handMenu());
+        Menu view = new Menu("_View");
+        view.getItems()
+                .addAll(
+                        item("Note names or degrees\tN", () -> flip(model.noteNamesProperty())),
+                        item("Scale on the neck\tS", () -> flip(model.scaleStepsProperty())),
+                        item("Dark or light\tCtrl T", this::switchTheme));
+        Menu help = new Menu("_Help");
+        help.getItems().add(item("All keys\tF1", () -> scene.getRoot().fireEvent(f1())));
+        MenuBar bar = new MenuBar(file, edit, view, help);
+        bar.setId("menus");
+        return bar;
+    }
+
+    private javafx.scene.input.KeyEvent f1() {
+        return new javafx.scene.input.KeyEvent(
+                javafx.scene.input.KeyEvent.KEY_PRESSED,
+                "",
+                "",
+                KeyCode.F1,
+                false,
+                false,
+                false,
+                false);
+    }
+
+    private Menu demoMenu() {
+        Menu demo = new Menu("Demo riffs");
+        for (NamedRiff riff : Demo.riffs()) {
+            demo.getItems()
+                    .add(
+                            item(
+                                    riff.title(),
+                                    () -> {
+                                        if (mayLeave()) {
+                                            take(riff, null);
+                                        }
+                                    }));
+        }
+        return demo;
+    }
+
+    private Menu handMenu() {
+        Menu hands = new Menu("Hand");
+        for (Hand hand : Hand.offered()) {
+            hands.getItems()
+                    .add(
+                            item(
+                                    hand.name()
+                                            + ", "
+                                            + Math.round(hand.comfortMm())
+                                            + " mm in comfort",
+                                    () -> workspace.setHand(hand)));
+        }
+        return hands;
+    }
+
+    private static void flip(javafx.beans.property.BooleanProperty p) {
+        p.set(!p.get());
+    }
+
+    private static MenuItem item(String text, Runnable action) {
+        MenuItem item = new MenuItem(text);
+        item.setMnemonicParsing(false);
+        item.setOnAction(e -> action.run());
+        return item;
+    }
+
+    private void refresh() {
+        title.setText(workspace.content().title());
+        state.setText(
+                workspace.changed()
+                        ? "changed, not saved"
+                        : workspace.file().map(f -> "saved in " + f.getFileName()).orElse(""));
+        stage.setTitle(
+                (workspace.changed() ? "• " : "") + workspace.content().title() + " – Vocalis");
+        undo.setText(workspace.undoLabel().map(l -> "Undo: " + l).orElse("Undo") + "\tCtrl Z");
+        undo.setDisable(workspace.undoLabel().isEmpty());
+        redo.setText(
+                workspace.redoLabel().map(l -> "Redo: " + l).orElse("Redo") + "\tShift Ctrl Z");
+        redo.setDisable(workspace.redoLabel().isEmpty());
+    }
+
+    WriteModel model() {
+        return model;
+    }
+
+    Player player() {
+        return player;
+    }
+
+    Workspace workspace() {
+        return workspace;
+    }
+
+    void switchTheme() {
+        theme = theme == Theme.DARK ? Theme.LIGHT : Theme.DARK;
+        theme.apply(scene);
+    }
+
+    private void take(NamedRiff riff, Path from) {
+        player.stop();
+        model.chordProperty().set(0);
+        model.setCaret(0);
+        workspace.open(riff, from);
+        write.begin();
+    }
+
+    private void newRiff() {
+        if (mayLeave()) {
+            take(Demo.blank(), null);
+        }
+    }
+
+    private void open() {
+        if (mayLeave()) {
+            prompts.fileToOpen(stage).ifPresent(this::open);
+        }
+    }
+
+    /** Opens a file; one that cannot be read leaves what is open as it is. */
+    void open(Path file) {
+        try {
+            take(RiffFiles.read(file), file);
+        } catch (RiffFiles.RiffFileException e) {
+            tell("This riff was not opened", e.getMessage());
+        }
+    }
+
+    private void save() {
+        workspace.file().ifPresentOrElse(f -> write(f, () -> {}), this::saveAs);
+    }
+
+    private void saveAs() {
+        saveTarget().ifPresent(f -> write(f, () -> {}));
+    }
+
+    private Optional<Path> saveTarget() {
+        String name =
+                workspace
+                        .content()
+                        .title()
+                        .toLowerCase(Locale.ROOT)
+                        .replaceAll("[^\\p{L}\\p{N}]+", "-");
+        return prompts.fileToSave(stage, name + RiffFiles.ENDING);
+    }
+
+    private void write(Path file, Runnable afterwards) {
+        NamedRiff snapshot = workspace.content();
+        String[] trouble = new String[1];
+        write.say("saving…");
+        background.run(
+                () -> {
+                    try {
+                        RiffFiles.write(snapshot, file);
+                    } catch (RiffFiles.RiffFileException e) {
+                        trouble[0] = e.getMessage();
+                    }
+                },
+                () -> {
+                    write.say("");
+                    if (trouble[0] == null) {
+                        workspace.markSaved(snapshot, file);
+                        afterwards.run();
+                    } else {
+                        tell("This riff was not saved", trouble[0]);
+                    }
+                });
+    }
+
+    private void rename() {
+        TextInputDialog dialog = new TextInputDialog(workspace.content().title());
+        dialog.initOwner(stage);
+        dialog.setTitle("Rename");
+        dialog.setHeaderText("Working title of the riff");
+        dialog.setGraphic(null);
+        dialog.showAndWait()
+                .map(String::strip)
+                .filter(t -> !t.isEmpty() && t.length() <= 200)
+                .ifPresent(t -> workspace.apply(new Edit.Rename(t)));
+    }
+
+    /** Whether the open riff may be left: it is saved, or the player says what to do with it. */
+    private boolean mayLeave() {
+        if (!workspace.changed()) {
+            return true;
+        }
+        Alert alert =
+                new Alert(
+                        Alert.AlertType.CONFIRMATION,
+                        "What you changed is kept nowhere else.",
+                        SAVE,
+                        DISCARD,
+                        ButtonType.CANCEL);
+        alert.initOwner(stage);
+        alert.setTitle("Unsaved changes");
+        alert.setHeaderText("Save " + workspace.content().title() + " first?");
+        alert.setGraphic(null);
+        ButtonType answer = alert.showAndWait().orElse(ButtonType.CANCEL);
+        if (answer == SAVE) {
+            return saveNow();
+        }
+        return answer == DISCARD;
+    }
+
+    /** Saves before something that cannot wait; says whether the riff is safe. */
+    private boolean saveNow() {
+        Optional<Path> file = workspace.file().isPresent() ? workspace.file() : saveTarget();
+        if (file.isEmpty()) {
+            return false;
+        }
+        try {
+            RiffFiles.write(workspace.content(), file.get());
+            workspace.markSaved(workspace.content(), file.get());
+            return true;
+        } catch (RiffFiles.RiffFileException e) {
+            tell("This riff was not saved", e.getMessage());
+            return false;
+        }
+    }
+
+    private void tell(String header, String text) {
+        Alert alert = new Alert(Alert.AlertType.ERROR, text, ButtonType.OK);
+        alert.initOwner(stage);
+        alert.setTitle("Vocalis");
+        alert.setHeaderText(header);
+        alert.setGraphic(null);
+        alert.showAndWait();
+    }
+
+    private void close() {
+        if (mayLeave()) {
+            stage.close();
+        }
+    }
+
+    private void dispose() {
+        write.dispose();
+        background.close();
+        player.close();
+    }
+}

@@ -1,0 +1,39 @@
+package vocalis.desktop;
+
+import java.nio.file.Path;
+import java.util.List;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import vocalis.core.riff.NamedRiff;
+import vocalis.sound.device.Clock;
+import vocalis.sound.device.OutputLine;
+import vocalis.workbench.Demo;
+
+/** The desktop program: {@code [FILE]} opens a riff, {@code --demo} the demo library's first. */
+public final class VocalisApp extends Application {
+
+    @Override
+    public void start(Stage stage) {
+        Theme.loadFonts();
+        List<String> args = getParameters().getRaw();
+        boolean demo = args.contains("--demo");
+        NamedRiff first = demo ? Demo.riffs().get(0) : Demo.blank();
+        Shell shell =
+                new Shell(
+                        stage,
+                        first,
+                        OutputLine.system(),
+                        Clock.system(),
+                        System.nanoTime(),
+                        Prompts.system());
+        if (args.contains("--light")) {
+            shell.switchTheme();
+        }
+        stage.show();
+        args.stream()
+                .filter(a -> !a.startsWith("--"))
+                .findFirst()
+                .ifPresent(file -> Platform.runLater(() -> shell.open(Path.of(file))));
+    }
+}

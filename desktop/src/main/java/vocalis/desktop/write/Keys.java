@@ -1,0 +1,383 @@
+package vocalis.desktop.write;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import vocalis.core.voicing.Family;
+
+/**
+ * The keyboard: one table of bindings that the keys obey and the help sheet shows. A binding holds
+ * in one zone or everywhere; a zone's own come first. Space only ever plays and stops; Enter goes
+ * in, Esc out; H held hears.
+ */
+public final class Keys {
+
+    /** What the unshifted digit row types on a French layout. */
+    private static final Map<String, Integer> AZERTY =
+            Map.of("&", 1, "é", 2, "\"", 3, "'", 4, "(", 5, "-", 6, "è", 7, "_", 8, "ç", 9);
+
+    /**
+     * One key.
+     *
+     * @param zone where it holds; null for everywhere
+     * @param code key
+     * @param ctrl with Ctrl
+     * @param shift with Shift
+     * @param alt with Alt
+     * @param does what it does, for the help sheet; empty for a second key to the same end
+     * @param action what it does
+     */
+    public record Binding(
+            Zone zone,
+            KeyCode code,
+            boolean ctrl,
+            boolean shift,
+            boolean alt,
+            String does,
+            Runnable action) {
+
+        public boolean matches(KeyEvent e) {
+            return e.getCode() == code
+                    && e.isShortcutDown() == ctrl
+                    && e.isShiftDown() == shift
+                    && e.isAltDown() == alt;
+        }
+
+        /** As the help sheet prints it. */
+        public String keys() {
+            String name =
+                    switch (code) {
+                        case LEFT -> "←";
+                        case RIGHT -> "→";
+                        case UP -> "↑";
+                        case DOWN -> "↓";
+                        case ESCAPE -> "Esc";
+                        default -> code.getName();
+                    };
+            return (ctrl ? "Ctrl " : "") + (shift ? "Shift " : "") + (alt ? "Alt " : "") + name;
+        }
+    }
+
+    private final WriteModel model;
+    private final List<Binding> bindings = new ArrayList<>();
+
+    Keys(WriteModel model, Runnable leaveZone) {
+        this.model = model;
+        band();
+        lane();
+        cards();
+        neck();
+        everywhere(leaveZone);
+    }
+
+    public List<Binding> bindings() {
+        return List.copyOf(bindings);
+    }
+
+    /** Adds a binding that holds everywhere. */
+    public void add(KeyCode code, boolean ctrl, boolean shift, String does, Runnable action) {
+        bindings.add(new Binding(null, code, ctrl, shift, false, does, action));
+    }
+
+    private void in(Zone zone, KeyCode code, String mods, String does, Runnable action) {
+        bindings.add(
+                new Binding(
+                        zone,
+                        code,
+                        mods.contains("ctrl"),
+                        mods.contains("shift"),
+                        mods.contains("alt"),
+                        does,
+                        action));
+    }
+
+    private void band() {
+        Zone z = Zone.BAND;
+        in(z, KeyCode.LEFT, "", "previous chord", () -> model.moveChordCaret(-1));
+        in(z, KeyCode.RIGHT, "", "next chord", () -> model.moveChordCaret(1));
+        in(z, KeyCode.UP, "", "root up a step of the scale", () -> model.stepRoot(1));
+        in(z, KeyCode.DOWN, "", "root down a step of the scale", () -> model.stepRoot(-1));
+        in(z, KeyCode.UP, "alt", "root up a semitone", () -> model.transposeRoot(1));
+        in(z, KeyCode.DOWN, "alt", "root down a semitone", () -> model.transposeRoot(-1));
+        in(z, KeyCode.LEFT, "alt", "move the chord earlier", () -> model.moveChord(-1));
+        in(z, KeyCode.RIGHT, "alt", "move the chord later", () -> model.moveChord(1));
+        in(z, KeyCode.LEFT, "shift", "shorten the chord", () -> model.lengthenChord(-1));
+        in(z, KeyCode.RIGHT, "shift", "lengthen the chord", () -> model.lengthenChord(1));
+        in(z, KeyCode.D, "ctrl", "copy the chord", model::copyChord);
+        in(z, KeyCode.K, "ctrl", "split the chord in two", model::splitChord);
+        in(z, KeyCode.DELETE, "", "delete the chord", model::deleteChord);
+        in(z, KeyCode.BACK_SPACE, "", "", model::deleteChord);
+        in(
+                z,
+                KeyCode.ENTER,
+                "",
+                "go in to its voicings",
+                () -> model.zoneProperty().set(Zone.CARDS));
+    }
+
+    private void lane() {
+        Zone z = Zone.LANE;
+        in(z, KeyCode.LEFT, "", "a sixteenth back", () -> model.moveCaret(-1));
+        in(z, KeyCode.RIGHT, "", "a sixteenth on", () -> model.moveCaret(1));
+        in(z, KeyCode.LEFT, "ctrl", "previous stroke", () -> model.moveToStroke(-1));
+        in(z, KeyCode.RIGHT, "ctrl", "next stroke", () -> model.moveToStroke(1));
+        in(z, KeyCode.ENTER, "", "put a stroke here, or take it away", model::toggleStroke);
+        in(z, KeyCode.DELETE, "", "delete the stroke", model::deleteStroke);
+        in(z, KeyCode.BACK_SPACE, "", "", model::deleteStroke);
+        in(z, KeyCode.UP, "", "strike other voices", () -> model.cycleStruck(1));
+        in(z, KeyCode.DOWN, "", "", () -> model.cycleStruck(-1));
+        in(z, KeyCode.M, "", "palm mute", model::toggleMute);
+        in(z, KeyCode.A, "", "accent", model::toggleAccent);
+        in(z, KeyCode.RIGHT, "shift", "lengthen the stroke", () -> model.lengthenStroke(1));
+        in(z, KeyCode.LEFT, "shift", "shorten the stroke", () -> model.lengthenStroke(-1));
+        in(z, KeyCode.UP, "alt", "its top note a fret up, here only", () -> model.changeNote(1));
+        in(
+                z,
+                KeyCode.DOWN,
+                "alt",
+                "its top note a fret down, here only",
+                () -> model.changeNote(-1));
+    }
+
+    private void cards() {
+        Zone z = Zone.CARDS;
+        in(z, KeyCode.LEFT, "", "previous shape", () -> model.moveCard(-1));
+        in(z, KeyCode.RIGHT, "", "next shape", () -> model.moveCard(1));
+        in(z, KeyCode.UP, "", "the shape in its next place", () -> model.movePlace(1));
+        in(z, KeyCode.DOWN, "", "the shape in its place before", () -> model.movePlace(-1));
+        in(z, KeyCode.ENTER, "", "put it into the riff", model::useShown);
+    }
+
+    private void neck() {
+        Zone z = Zone.NECK;
+        in(z, KeyCode.LEFT, "", "a fret lower", () -> model.moveNeckCaret(0, side(-1)));
+        in(z, KeyCode.RIGHT, "", "a fret higher", () -> model.moveNeckCaret(0, side(1)));
+        in(z, KeyCode.UP, "", "next higher string", () -> model.moveNeckCaret(1, 0));
+        in(z, KeyCode.DOWN, "", "next lower string", () -> model.moveNeckCaret(-1, 0));
+        in(z, KeyCode.ENTER, "", "sound this fret, or silence it", this::toggleAtCaret);
+        in(z, KeyCode.X, "", "silence the string", this::silenceAtCaret);
+        in(z, KeyCode.ENTER, "ctrl", "put the shape into the riff", model::useShown);
+    }
+
+    private int side(int by) {
+        return model.riff().ground().instrument().leftHanded() ? -by : by;
+    }
+
+    private void toggleAtCaret() {
+        model.toggleFret(model.neckStringProperty().get(), model.neckFretProperty().get());
+    }
+
+    private void silenceAtCaret() {
+        model.silenceString(model.neckStringProperty().get());
+    }
+
+    private void everywhere(Runnable leaveZone) {
+        add(KeyCode.SPACE, false, false, "play the loop, stop it", model::togglePlay);
+        add(KeyCode.ESCAPE, false, false, "out again, back to the chords", leaveZone);
+        add(
+                KeyCode.V,
+                false,
+                false,
+                "the whole riff in the next family",
+                () -> model.voiceAllNext(1));
+        add(
+                KeyCode.V,
+                false,
+                true,
+                "the whole riff in the family before",
+                () -> model.voiceAllNext(-1));
+        add(
+                KeyCode.N,
+                false,
+                false,
+                "note names or degrees",
+                () -> flip(model.noteNamesProperty()));
+        add(
+                KeyCode.S,
+                false,
+                false,
+                "the scale on the neck",
+                () -> flip(model.scaleStepsProperty()));
+        add(KeyCode.Z, true, false, "undo", model.workspace()::undo);
+        add(KeyCode.Z, true, true, "redo", model.workspace()::redo);
+        add(KeyCode.Y, true, false, "", model.workspace()::redo);
+        add(
+                KeyCode.F6,
+                false,
+                false,
+                "next place: chords, lane, cards, neck, ground",
+                () -> cycle(1));
+        add(KeyCode.F6, false, true, "place before", () -> cycle(-1));
+    }
+
+    private void cycle(int direction) {
+        Zone[] order = {Zone.BAND, Zone.LANE, Zone.CARDS, Zone.NECK, Zone.GROUND};
+        int now = List.of(order).indexOf(model.zoneProperty().get());
+        model.zoneProperty().set(order[Math.floorMod(now + direction, order.length)]);
+    }
+
+    private static void flip(javafx.beans.property.BooleanProperty p) {
+        p.set(!p.get());
+    }
+
+    /** Obeys the keys of a scene. */
+    void install(Scene scene) {
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        scene.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
+        scene.addEventFilter(
+                KeyEvent.KEY_RELEASED,
+                e -> {
+                    if (e.getCode() == KeyCode.H) {
+                        model.endHearing();
+                    }
+                });
+    }
+
+    private static boolean types(KeyEvent e) {
+        return e.getTarget() instanceof TextInputControl t && t.isEditable();
+    }
+
+    private static boolean typesWords(KeyEvent e) {
+        return types(e) && !inSpinner((Node) e.getTarget());
+    }
+
+    private static boolean inSpinner(Node n) {
+        return n.getParent() instanceof javafx.scene.control.Spinner;
+    }
+
+    private void typed(KeyEvent e) {
+        boolean space = " ".equals(e.getCharacter());
+        if (space && !typesWords(e)) {
+            e.consume();
+        }
+    }
+
+    private void pressed(KeyEvent e) {
+        boolean plain = !e.isShortcutDown() && !e.isAltDown();
+        if (typesWords(e)
+                || (types(e)
+                        && plain
+                        && e.getCode() != KeyCode.SPACE
+                        && e.getCode() != KeyCode.ESCAPE)) {
+            return;
+        }
+        if (e.getTarget() instanceof Node n && ownsArrows(n) && e.getCode().isArrowKey()) {
+            return;
+        }
+        if (plain && e.getCode() == KeyCode.H) {
+            model.beginHearing();
+            e.consume();
+            return;
+        }
+        Optional<Family> family = digit(e).flatMap(Family::ofDigit);
+        if (family.isPresent() && !e.isAltDown()) {
+            chooseFamily(e, family.get());
+            e.consume();
+            return;
+        }
+        Zone zone = model.zoneProperty().get();
+        find(e, zone)
+                .ifPresent(
+                        b -> {
+                            b.action().run();
+                            e.consume();
+                        });
+    }
+
+    private static boolean ownsArrows(Node n) {
+        return n instanceof javafx.scene.control.ComboBox
+                || n instanceof javafx.scene.control.Slider
+                || n instanceof javafx.scene.control.Spinner
+                || inSpinner(n);
+    }
+
+    private Optional<Binding> find(KeyEvent e, Zone zone) {
+        Optional<Binding> own =
+                bindings.stream().filter(b -> b.zone() == zone && b.matches(e)).findFirst();
+        return own.isPresent()
+                ? own
+                : bindings.stream().filter(b -> b.zone() == null && b.matches(e)).findFirst();
+    }
+
+    private void chooseFamily(KeyEvent e, Family family) {
+        if (e.isShortcutDown()) {
+            model.voiceAll(family);
+        } else if (model.zoneProperty().get() == Zone.CARDS
+                || model.zoneProperty().get() == Zone.NECK) {
+            model.browse(family);
+        } else {
+            model.voiceChord(family);
+        }
+    }
+
+    /** The digit of a key: of the row, the number pad, or what the row types on a French layout. */
+    static Optional<Integer> digit(KeyEvent e) {
+        if (e.getCode().isDigitKey() && !e.isShiftDown()) {
+            String name = e.getCode().getName();
+            return Optional.of(name.charAt(name.length() - 1) - '0');
+        }
+        if (!e.isShiftDown() && AZERTY.containsKey(e.getText())) {
+            return Optional.of(AZERTY.get(e.getText()));
+        }
+        return Optional.empty();
+    }
+
+    /** The line that says what the keys mean in a zone. */
+    static String status(Zone zone) {
+        return switch (zone) {
+            case BAND ->
+                    "Chords: ← → choose · ↑ ↓ root · 1 2 4 voice this chord · Ctrl 1 2 4 the whole riff"
+                            + " · Enter voicings";
+            case LANE ->
+                    "Lane: ← → step · Enter stroke on or off · ↑ ↓ voices struck · M palm mute · A accent"
+                            + " · Shift ← → length";
+            case CARDS ->
+                    "Voicings: ← → shape · ↑ ↓ place on the neck · 1 2 4 other family · Enter put it into"
+                            + " the riff · Esc out";
+            case NECK ->
+                    "Neck: arrows move · Enter sound or silence · X silence the string · Ctrl Enter put it"
+                            + " into the riff · Esc out";
+            case GROUND -> "Ground: Tab next field · ↑ ↓ change it · Esc back to the chords";
+        };
+    }
+
+    /** The help sheet's sections: zone name to rows of keys and meaning. */
+    public void sheet(Consumer<String> section, java.util.function.BiConsumer<String, String> row) {
+        section.accept("Everywhere");
+        row.accept("H held", "hear what the caret is on, until released");
+        row.accept("1  2  4", "power chord, inverted fourth, octave");
+        row.accept("Ctrl 1  2  4", "the whole riff in that family");
+        rows(null, row);
+        Map<Zone, String> names =
+                Map.of(
+                        Zone.BAND,
+                        "Chords",
+                        Zone.LANE,
+                        "Lane",
+                        Zone.CARDS,
+                        "Voicings",
+                        Zone.NECK,
+                        "Neck");
+        for (Zone z : List.of(Zone.BAND, Zone.LANE, Zone.CARDS, Zone.NECK)) {
+            section.accept(names.get(z));
+            rows(z, row);
+        }
+    }
+
+    private void rows(Zone zone, java.util.function.BiConsumer<String, String> row) {
+        for (Binding b :
+                bindings.stream().filter(x -> x.zone() == zone).collect(Collectors.toList())) {
+            if (!b.does().isEmpty()) {
+                row.accept(b.keys(), b.does());
+            }
+        }
+    }
+}

@@ -1,0 +1,168 @@
+package vocalis.desktop.write;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import javafx.geometry.VPos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import vocalis.core.hands.Fingering;
+import vocalis.core.harmony.ChordName;
+import vocalis.core.harmony.Readout;
+import vocalis.core.theory.Degree;
+
+/**
+ * What the voicing shown is, in plain words and figures; each figure says on its label what it
+ * means.
+ */
+final class ReadoutPane extends VBox {
+
+    private final WriteModel model;
+    private final Label name = new Label();
+    private final Label also = new Label();
+    private final Label reason = new Label();
+    private final Label fit = new Label();
+    private final GridPane figures = new GridPane();
+    private final Label remarks = new Label();
+
+    ReadoutPane(WriteModel model) {
+        this.model = model;
+        getStyleClass().add("readout");
+        name.getStyleClass().add("readout-name");
+        name.setId("readout-name");
+        also.getStyleClass().add("caption");
+        reason.setId("readout-reason");
+        fit.setId("readout-fit");
+        remarks.getStyleClass().add("warning");
+        for (Label l : List.of(reason, fit, remarks, also)) {
+            l.setWrapText(true);
+            l.setMinHeight(USE_PREF_SIZE);
+        }
+        figures.getStyleClass().add("figures");
+        ColumnConstraints first = new ColumnConstraints(86);
+        ColumnConstraints second = new ColumnConstraints();
+        second.setHgrow(Priority.ALWAYS);
+        figures.getColumnConstraints().addAll(first, second);
+        getChildren().addAll(name, also, reason, fit, figures, remarks);
+        model.readoutProperty().addListener(o -> refresh());
+        model.scoreProperty().addListener(o -> refresh());
+        refresh();
+    }
+
+    /** In a scroll pane, for windows too low to show it all. */
+    ScrollPane scrolling() {
+        ScrollPane pane = new ScrollPane(this);
+        pane.setFitToWidth(true);
+        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        pane.getStyleClass().add("readout-scroll");
+        pane.setFocusTraversable(false);
+        return pane;
+    }
+
+    private void refresh() {
+        Readout r = model.readoutProperty().get();
+        name.setText(r.name().symbol());
+        String others =
+                r.otherNames().stream()
+                        .limit(2)
+                        .map(ChordName::symbol)
+                        .collect(Collectors.joining(", "));
+        also.setText(others.isEmpty() ? "" : "also " + others);
+        also.setManaged(!others.isEmpty());
+        reason.setText(r.heard().reason());
+        fit.setText(fitInWords(r));
+        figures.getChildren().clear();
+        int sounded = r.voices().size();
+        row(
+                "notes",
+                joined(r, v -> v.note().symbol()),
+                "The sounded notes from the lowest to the highest.");
+        row(
+                "different",
+                r.different()
+                        + (r.different() == 1 ? " note on " : " notes on ")
+                        + sounded
+                        + " strings",
+                "How many different notes sound when doublings are counted once.");
+        row(
+                "of the chord",
+                joined(r, v -> v.ofChord().symbol()),
+                "Each note as a degree above the heard root.");
+        row("of the key", joined(r, v -> v.ofKey().symbol()), "Each note as a degree of the key.");
+        row(
+                "intervals",
+                r.steps().isEmpty() ? "one note alone" : r.stepsInWords(),
+                "The distance from each voice to the next above it.");
+        row("bass", bassInWords(r), "The lowest note, and what it is to the heard root.");
+        handRows();
+        String said = String.join("\n", model.score().remarks());
+        remarks.setText(said);
+        remarks.setManaged(!said.isEmpty());
+    }
+
+    private void handRows() {
+        Fingering f = model.shownFingering().orElse(null);
+        if (f == null) {
+            row(
+                    "hand",
+                    "out of reach of a " + model.workspace().hand().name() + " hand",
+                    "No fingering was found within the hand's reach.");
+            return;
+        }
+        row(
+                "fingers",
+                f.presses().isEmpty() ? "open strings alone" : f.inWords(),
+                "The easiest fingering found: finger and fret.");
+        if (!f.presses().isEmpty()) {
+            row(
+                    "reach",
+                    Math.round(f.reachMm())
+                            + " mm of "
+                            + Math.round(model.workspace().hand().comfortMm())
+                            + " in comfort",
+                    "Distance along the neck between the outermost fingers, at this scale length and fret.");
+        }
+    }
+
+    private String fitInWords(Readout r) {
+        if (r.outside().isEmpty()) {
+            int n = r.different();
+            String all =
+                    n == 1 ? "Its note is" : n == 2 ? "Both notes are" : "All " + n + " notes are";
+            return all + " in " + model.key() + ".";
+        }
+        String names =
+                r.outside().stream()
+                        .map(n -> n.spelling().symbol())
+                        .collect(Collectors.joining(", "));
+        return names + (r.outside().size() == 1 ? " is" : " are") + " outside " + model.key() + ".";
+    }
+
+    private static String bassInWords(Readout r) {
+        int above = Math.floorMod(r.bass().midi() - r.heard().root(), 12);
+        return r.bass().symbol() + ", the " + (above == 0 ? "root" : Degree.above(above).symbol());
+    }
+
+    private static String joined(
+            Readout r, java.util.function.Function<Readout.Voice, String> text) {
+        return r.voices().stream().map(text).collect(Collectors.joining("  "));
+    }
+
+    private void row(String label, String value, String meaning) {
+        int row = figures.getRowCount();
+        Label l = new Label(label);
+        l.getStyleClass().add("figure-label");
+        l.setTooltip(new Tooltip(meaning));
+        Label v = new Label(value);
+        v.getStyleClass().add("figure-value");
+        v.setId("figure-" + label.replace(' ', '-'));
+        v.setWrapText(true);
+        v.setTooltip(new Tooltip(meaning));
+        GridPane.setValignment(l, VPos.TOP);
+        figures.addRow(row, l, v);
+    }
+}

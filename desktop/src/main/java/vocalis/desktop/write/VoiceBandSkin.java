@@ -1,0 +1,363 @@
+package vocalis.desktop.write;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Paint;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.TextAlignment;
+import vocalis.core.harmony.Readout;
+import vocalis.core.harmony.VoiceMoves;
+import vocalis.core.riff.Chords;
+import vocalis.core.riff.Score;
+import vocalis.core.theory.Key;
+import vocalis.desktop.view.TimeAxis;
+
+/** Paints the voice band and takes its mouse. */
+final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
+
+    private static final double RUNG = 5;
+    private static final double LABEL = 13;
+
+    private final WriteModel model;
+    private BandGeometry geometry;
+    private int dragEdge = -1;
+    private int dragChord = -1;
+    private double dragFrom;
+    private double dragX;
+
+    VoiceBandSkin(VoiceBand band) {
+        super(band);
+        model = band.model();
+        watch(
+                model.scoreProperty(),
+                model.chordProperty(),
+                model.caretProperty(),
+                model.shownProperty(),
+                model.noteNamesProperty());
+        band.setOnMousePressed(this::pressed);
+        band.setOnMouseDragged(this::dragged);
+        band.setOnMouseReleased(this::released);
+        band.setOnMouseMoved(this::moved);
+    }
+
+    @Override
+    public void dispose() {
+        VoiceBand band = getSkinnable();
+        if (band != null) {
+            band.setOnMousePressed(null);
+            band.setOnMouseDragged(null);
+            band.setOnMouseReleased(null);
+            band.setOnMouseMoved(null);
+        }
+        super.dispose();
+    }
+
+    private TimeAxis axis(double w) {
+        long bar = model.riff().ground().meter().barTicks();
+        return TimeAxis.page(w, model.currentChord().start(), bar, model.riff().length());
+    }
+
+    /** Moves the now-line. */
+    void showNow(boolean playing, double tick) {
+        if (geometry != null) {
+            TimeAxis a = geometry.axis();
+            now(playing && a.shows(tick), a.x(tick), BandGeometry.HEAD, getSkinnable().getHeight());
+        }
+    }
+
+    @Override
+    void paint(GraphicsContext g, double w, double h) {
+        Score score = model.score();
+        geometry = BandGeometry.of(score, axis(w), h);
+        paintScale(g, w);
+        for (int i = 0; i < score.chords().size(); i++) {
+            if (geometry.shows(score.chords().get(i))) {
+                paintColumn(g, i, h);
+            }
+        }
+        for (int i = 0; i < score.chords().size(); i++) {
+            if (geometry.shows(score.chords().get(i))) {
+                paintMoves(g, i);
+            }
+        }
+        for (int i = 0; i < score.chords().size(); i++) {
+            if (geometry.shows(score.chords().get(i))) {
+                paintStack(g, i);
+            }
+        }
+        paintDrag(g, h);
+    }
+
+    private void paintScale(GraphicsContext g, double w) {
+        VoiceBand c = getSkinnable();
+        g.setLineCap(StrokeLineCap.BUTT);
+        for (int midi = geometry.lowest(); midi <= geometry.highest(); midi++) {
+            if (Math.floorMod(midi, 12) == 0) {
+                double y = Math.round(geometry.y(midi)) + 0.5;
+                g.setLineDashes(1, 4);
+                stroke(g, c.line(), 1, TimeAxis.LEFT - 4, y, w - 8, y);
+                g.setLineDashes();
+                text(g, "C" + (midi / 12 - 1), 16, y, c.smallFont(), c.dim(), TextAlignment.LEFT);
+            }
+        }
+    }
+
+    private void paintColumn(GraphicsContext g, int i, double h) {
+        VoiceBand c = getSkinnable();
+        Score.Chord chord = model.score().chords().get(i);
+        double left = geometry.columnLeft(chord);
+        double right = geometry.columnRight(chord);
+        boolean selected = i == model.chordProperty().get();
+        if (selected) {
+            g.setFill(c.raised());
+            g.fillRoundRect(left + 2, 3, right - left - 4, h - 6, 10, 10);
+            g.setStroke(c.isFocused() ? c.ink() : c.line());
+            g.setLineWidth(c.isFocused() ? 2 : 1);
+            g.strokeRoundRect(left + 2, 3, right - left - 4, h - 6, 10, 10);
+        } else {
+            stroke(g, c.faint(), 1, Math.round(left) + 0.5, 10, Math.round(left) + 0.5, h - 6);
+        }
+        Key key = model.key();
+        Readout r = Readout.of(chord.candidate().voicing(), key);
+        double textRight = right - 12;
+        String degree = key.degree(chord.root()).symbol();
+        double room = right - left - 24;
+        String name = r.name().symbol();
+        text(g, fit(name, room - 20, c), left + 12, 18, c.nameFont(), c.ink(), TextAlignment.LEFT);
+        text(g, degree, textRight, 18, c.textFont(), c.dim(), TextAlignment.RIGHT);
+        String kind = chord.byHand() ? "by hand" : family(i);
+        String shape = chord.candidate().voicing().shape().text();
+        double shapeWidth = width(shape, c.smallMonoFont());
+        text(g, shape, left + 12, 35, c.smallMonoFont(), c.dim(), TextAlignment.LEFT);
+        if (shapeWidth + width(kind, c.smallFont()) + 14 < room) {
+            text(g, kind, textRight, 35, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+        }
+    }
+
+    private String family(int chord) {
+        return model.riff()
+                .treatments()
+                .get(chord)
+                .family()
+                .label()
+                .toLowerCase(java.util.Locale.ROOT);
+    }
+
+    private static String fit(String s, double room, VoiceBand c) {
+        String t = s;
+        while (t.length() > 2 && width(t, c.nameFont()) > room) {
+            t = t.substring(0, t.length() - 2) + "…";
+        }
+        return t;
+    }
+
+    private void paintStack(GraphicsContext g, int i) {
+        VoiceBand c = getSkinnable();
+        Score.Chord chord = model.score().chords().get(i);
+        Readout r = Readout.of(chord.candidate().voicing(), model.key());
+        double left = geometry.rungLeft(chord);
+        double right = geometry.rungRight(chord);
+        List<Double> heights = new ArrayList<>();
+        r.voices().forEach(v -> heights.add(geometry.y(v.source().midi())));
+        List<Integer> columns = BandGeometry.stagger(heights, LABEL);
+        List<Integer> offsets = BandGeometry.stagger(heights, RUNG + 2);
+        for (int v = 0; v < r.voices().size(); v++) {
+            Readout.Voice voice = r.voices().get(v);
+            double y = heights.get(v);
+            double indent = 10 * offsets.get(v);
+            Paint paint = paintOf(voice);
+            g.setLineCap(StrokeLineCap.ROUND);
+            stroke(g, paint, RUNG, left + indent + RUNG / 2, y, right - RUNG / 2, y);
+            if (voice.source().open()) {
+                g.setLineCap(StrokeLineCap.BUTT);
+                stroke(g, c.back(), 1.4, left + indent + 4, y, right - 4, y);
+            }
+            String label =
+                    model.noteNamesProperty().get()
+                            ? voice.note().spelling().symbol()
+                            : voice.ofChord().symbol();
+            double x = left - 9 - 14 * columns.get(v);
+            text(g, label, x, y, c.boldFont(), paint, TextAlignment.RIGHT);
+        }
+        paintSteps(g, r, heights, (left + right) / 2, right - left);
+        g.setLineCap(StrokeLineCap.BUTT);
+    }
+
+    /** Intervals between neighbouring voices, where there is room for their names. */
+    private void paintSteps(
+            GraphicsContext g, Readout r, List<Double> heights, double x, double room) {
+        VoiceBand c = getSkinnable();
+        for (int v = 0; v + 1 < heights.size(); v++) {
+            if (heights.get(v) - heights.get(v + 1) >= 18 && room >= 44) {
+                String name = shortInterval(r.steps().get(v));
+                double y = (heights.get(v) + heights.get(v + 1)) / 2;
+                text(g, name, x, y, c.smallFont(), c.dim(), TextAlignment.CENTER);
+            }
+        }
+    }
+
+    private static String shortInterval(int semitones) {
+        return switch (semitones) {
+            case 5 -> "fourth";
+            case 7 -> "fifth";
+            case 12 -> "octave";
+            default -> vocalis.core.theory.Degree.intervalName(semitones);
+        };
+    }
+
+    private Paint paintOf(Readout.Voice voice) {
+        VoiceBand c = getSkinnable();
+        if (voice.ofChord().semitones() == 0) {
+            return c.rootPaint();
+        }
+        return voice.source().open() ? c.openPaint() : c.ink();
+    }
+
+    /**
+     * The way of each voice into the next chord; from the last one round the seam into the first.
+     */
+    private void paintMoves(GraphicsContext g, int i) {
+        VoiceBand c = getSkinnable();
+        List<Score.Chord> chords = model.score().chords();
+        if (chords.size() < 2) {
+            return;
+        }
+        Score.Chord from = chords.get(i);
+        boolean seam = i + 1 == chords.size();
+        Score.Chord to = chords.get(seam ? 0 : i + 1);
+        double x1 = geometry.rungRight(from) + 2;
+        double x2 =
+                seam || from.end() >= geometry.axis().to()
+                        ? geometry.axis().right() + 30
+                        : geometry.rungLeft(to) - 26;
+        List<VoiceMoves.VoiceMove> moves =
+                VoiceMoves.between(
+                        from.candidate().voicing().midi(), to.candidate().voicing().midi());
+        List<VoiceMoves.VoiceMove> sorted = new ArrayList<>(moves);
+        sorted.sort(Comparator.comparingInt(m -> -m.from()));
+        List<double[]> placed = new ArrayList<>();
+        for (VoiceMoves.VoiceMove m : sorted) {
+            double y1 = geometry.y(m.from());
+            double y2 = geometry.y(m.to());
+            stroke(g, m.by() == 0 ? c.dim() : c.line(), 1, x1, y1, x2, y2);
+            if (m.by() != 0) {
+                paintMoveLabel(g, m, new double[] {x1, y1, x2, y2}, placed);
+            }
+        }
+        if (seam && geometry.axis().to() == model.riff().length()) {
+            paintSeam(g, to, x2);
+        }
+    }
+
+    private void paintMoveLabel(
+            GraphicsContext g, VoiceMoves.VoiceMove m, double[] line, List<double[]> placed) {
+        VoiceBand c = getSkinnable();
+        String label = m.by() > 0 ? "+" + m.by() : "−" + -m.by();
+        double w = width(label, c.smallFont()) + 4;
+        for (double t : new double[] {0.5, 0.3, 0.7, 0.12, 0.88}) {
+            double x = line[0] + (line[2] - line[0]) * t;
+            double y = line[1] + (line[3] - line[1]) * t;
+            boolean free =
+                    placed.stream()
+                            .noneMatch(p -> Math.abs(p[0] - x) < w && Math.abs(p[1] - y) < LABEL);
+            if (free) {
+                g.setFill(c.back());
+                g.fillRect(x - w / 2, y - 6, w, 12);
+                text(g, label, x, y, c.smallFont(), c.dim(), TextAlignment.CENTER);
+                placed.add(new double[] {x, y});
+                return;
+            }
+        }
+    }
+
+    private void paintSeam(GraphicsContext g, Score.Chord first, double x) {
+        VoiceBand c = getSkinnable();
+        for (int midi : first.candidate().voicing().midi()) {
+            double y = geometry.y(midi);
+            stroke(g, c.line(), 3, x, y, x + 12, y);
+        }
+        Readout r = Readout.of(first.candidate().voicing(), model.key());
+        text(g, "back to", x + 12, 18, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+        text(g, r.name().symbol(), x + 12, 35, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+    }
+
+    private void paintDrag(GraphicsContext g, double h) {
+        VoiceBand c = getSkinnable();
+        if (dragEdge >= 0) {
+            g.setLineDashes(4, 3);
+            stroke(g, c.ink(), 1.5, dragX, 4, dragX, h - 4);
+            g.setLineDashes();
+        } else if (dragChord >= 0 && Math.abs(dragX - dragFrom) > 12) {
+            int to = geometry.chordAt(model.score(), dragX);
+            if (to >= 0 && to != dragChord) {
+                Score.Chord target = model.score().chords().get(to);
+                double x =
+                        to > dragChord ? geometry.columnRight(target) : geometry.columnLeft(target);
+                stroke(g, c.ink(), 3, x, 6, x, h - 6);
+            }
+        }
+    }
+
+    // Mouse: click chooses, double click goes in, a drag moves, an edge lengthens.
+
+    private void moved(MouseEvent e) {
+        boolean edge = geometry != null && geometry.edgeAt(model.score(), e.getX()) >= 0;
+        getSkinnable().setCursor(edge ? Cursor.H_RESIZE : Cursor.DEFAULT);
+    }
+
+    private void pressed(MouseEvent e) {
+        getSkinnable().requestFocus();
+        if (e.getButton() != MouseButton.PRIMARY) {
+            int chord = geometry.chordAt(model.score(), e.getX());
+            if (chord >= 0) {
+                model.chordProperty().set(chord);
+            }
+            return;
+        }
+        dragX = e.getX();
+        dragFrom = e.getX();
+        dragEdge = geometry.edgeAt(model.score(), e.getX());
+        if (dragEdge >= 0) {
+            return;
+        }
+        int chord = geometry.chordAt(model.score(), e.getX());
+        if (chord >= 0) {
+            model.chordProperty().set(chord);
+            dragChord = chord;
+            if (e.getClickCount() == 2) {
+                dragChord = -1;
+                model.zoneProperty().set(Zone.CARDS);
+            }
+        }
+    }
+
+    private void dragged(MouseEvent e) {
+        dragX = e.getX();
+        getSkinnable().requestLayout();
+    }
+
+    private void released(MouseEvent e) {
+        int edge = dragEdge;
+        int chord = dragChord;
+        dragEdge = -1;
+        dragChord = -1;
+        if (edge >= 0) {
+            long end = Math.round(geometry.axis().tick(e.getX()) / Chords.GRAIN) * Chords.GRAIN;
+            long by = end - model.score().chords().get(edge).end();
+            if (by != 0) {
+                model.lengthenChord(edge, by);
+            }
+        } else if (chord >= 0 && Math.abs(e.getX() - dragFrom) > 12) {
+            int to = geometry.chordAt(model.score(), e.getX());
+            if (to >= 0 && to != chord) {
+                model.moveChordTo(to);
+            }
+        }
+        getSkinnable().requestLayout();
+    }
+}

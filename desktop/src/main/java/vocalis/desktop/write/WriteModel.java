@@ -1,0 +1,655 @@
+package vocalis.desktop.write;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.LongProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleIntegerProperty;
+import javafx.beans.property.SimpleLongProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import vocalis.core.choice.Candidate;
+import vocalis.core.choice.Card;
+import vocalis.core.choice.Ranking;
+import vocalis.core.hands.Fingering;
+import vocalis.core.harmony.Readout;
+import vocalis.core.instrument.Shape;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Cell;
+import vocalis.core.riff.Chords;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Member;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Root;
+import vocalis.core.riff.Score;
+import vocalis.core.riff.Stroke;
+import vocalis.core.riff.Struck;
+import vocalis.core.riff.Touch;
+import vocalis.core.theory.Key;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
+import vocalis.desktop.view.Background;
+import vocalis.workbench.Edit;
+import vocalis.workbench.Player;
+import vocalis.workbench.Workspace;
+
+/**
+ * What the Write screen shows and does, without any control: where the caret is, which cards are
+ * offered, what the neck shows, and the actions that keys and mouse share. Used on the FX thread
+ * alone.
+ */
+public final class WriteModel {
+
+    /** Index of the card that holds a shape built by hand. */
+    public static final int BY_HAND = -1;
+
+    /** The grain of the lane's caret. */
+    public static final long STEP = Ticks.SIXTEENTH;
+
+    private final Workspace workspace;
+    private final Player player;
+    private final Background.Channel<List<Card>> cardChannel;
+
+    private final ReadOnlyObjectWrapper<Score> score = new ReadOnlyObjectWrapper<>();
+    private final IntegerProperty chord = new SimpleIntegerProperty();
+    private final ObjectProperty<Family> family = new SimpleObjectProperty<>(Family.POWER);
+    private final ReadOnlyObjectWrapper<List<Card>> cards = new ReadOnlyObjectWrapper<>(List.of());
+    private final IntegerProperty card = new SimpleIntegerProperty();
+    private final IntegerProperty place = new SimpleIntegerProperty();
+    private final ObjectProperty<Shape> draft = new SimpleObjectProperty<>();
+    private final LongProperty caret = new SimpleLongProperty();
+    private final IntegerProperty neckString = new SimpleIntegerProperty();
+    private final IntegerProperty neckFret = new SimpleIntegerProperty(5);
+    private final ReadOnlyObjectWrapper<Voicing> shown = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Readout> readout = new ReadOnlyObjectWrapper<>();
+    private final BooleanProperty noteNames = new SimpleBooleanProperty();
+    private final BooleanProperty scaleSteps = new SimpleBooleanProperty();
+    private final ObjectProperty<Zone> zone = new SimpleObjectProperty<>(Zone.BAND);
+    private boolean hearing;
+    private boolean keepCards;
+
+    public WriteModel(Workspace workspace, Player player, Background background) {
+        this.workspace = workspace;
+        this.player = player;
+        this.cardChannel = background.channel(this::offer);
+        workspace.onChange(this::documentChanged);
+        score.set(workspace.score());
+        family.set(treatmentFamily());
+        chord.addListener(o -> chordMoved());
+        family.addListener(o -> requestCards());
+        card.addListener(o -> refreshShown());
+        place.addListener(o -> refreshShown());
+        draft.addListener(o -> refreshShown());
+        requestCards();
+        refreshShown();
+    }
+
+    public Workspace workspace() {
+        return workspace;
+    }
+
+    public Player player() {
+        return player;
+    }
+
+    public ReadOnlyObjectProperty<Score> scoreProperty() {
+        return score.getReadOnlyProperty();
+    }
+
+    public Score score() {
+        return score.get();
+    }
+
+    public Riff riff() {
+        return score.get().riff();
+    }
+
+    public Key key() {
+        return riff().ground().key();
+    }
+
+    public IntegerProperty chordProperty() {
+        return chord;
+    }
+
+    public ObjectProperty<Family> familyProperty() {
+        return family;
+    }
+
+    public ReadOnlyObjectProperty<List<Card>> cardsProperty() {
+        return cards.getReadOnlyProperty();
+    }
+
+    public IntegerProperty cardProperty() {
+        return card;
+    }
+
+    public IntegerProperty placeProperty() {
+        return place;
+    }
+
+    public ObjectProperty<Shape> draftProperty() {
+        return draft;
+    }
+
+    public LongProperty caretProperty() {
+        return caret;
+    }
+
+    public IntegerProperty neckStringProperty() {
+        return neckString;
+    }
+
+    public IntegerProperty neckFretProperty() {
+        return neckFret;
+    }
+
+    /** The voicing that neck and readout show. */
+    public ReadOnlyObjectProperty<Voicing> shownProperty() {
+        return shown.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Readout> readoutProperty() {
+        return readout.getReadOnlyProperty();
+    }
+
+    public BooleanProperty noteNamesProperty() {
+        return noteNames;
+    }
+
+    public BooleanProperty scaleStepsProperty() {
+        return scaleSteps;
+    }
+
+    public ObjectProperty<Zone> zoneProperty() {
+        return zone;
+    }
+
+    /** The chord under the caret as it stands in the riff. */
+    public Score.Chord currentChord() {
+        return score().chords().get(chord.get());
+    }
+
+    /** The shape built by hand: the draft, or the one in the riff. */
+    public Optional<Shape> handShape() {
+        if (draft.get() != null) {
+            return Optional.of(draft.get());
+        }
+        boolean inRiff = currentChord().byHand() && treatmentFamily() == family.get();
+        return inRiff
+                ? Optional.of(currentChord().candidate().voicing().shape())
+                : Optional.empty();
+    }
+
+    /** Fingering of what is shown, empty where no hand of the set size holds it. */
+    public Optional<Fingering> shownFingering() {
+        return Fingering.of(shown.get().board(), shown.get().shape(), workspace.hand());
+    }
+
+    private Family treatmentFamily() {
+        return riff().treatments().get(chord.get()).family();
+    }
+
+    private void documentChanged() {
+        score.set(workspace.score());
+        int last = score().chords().size() - 1;
+        if (chord.get() > last) {
+            chord.set(last);
+        }
+        caret.set(Math.min(caret.get(), riff().length() - STEP));
+        int strings = riff().ground().board().strings();
+        neckString.set(Math.min(neckString.get(), strings - 1));
+        if (draft.get() != null && draft.get().strings() != strings) {
+            draft.set(null);
+        }
+        player.show(score());
+        if (!keepCards) {
+            family.set(treatmentFamily());
+        }
+        requestCards();
+        refreshShown();
+    }
+
+    private void chordMoved() {
+        draft.set(null);
+        family.set(treatmentFamily());
+        requestCards();
+        refreshShown();
+    }
+
+    private void requestCards() {
+        Ground ground = riff().ground();
+        Family wanted = family.get();
+        int root = currentChord().root();
+        List<Shape> near = neighbours();
+        cardChannel.request(
+                () ->
+                        new Ranking(wanted, near)
+                                .cards(
+                                        workspace
+                                                .catalogue()
+                                                .candidates(
+                                                        ground.board(),
+                                                        workspace.hand(),
+                                                        wanted,
+                                                        root)));
+    }
+
+    private List<Shape> neighbours() {
+        List<Shape> near = new ArrayList<>();
+        int n = score().chords().size();
+        if (n > 1) {
+            near.add(score().chords().get((chord.get() + n - 1) % n).candidate().voicing().shape());
+            near.add(score().chords().get((chord.get() + 1) % n).candidate().voicing().shape());
+        }
+        return near;
+    }
+
+    private void offer(List<Card> offered) {
+        cards.set(offered);
+        selectInRiff();
+        refreshShown();
+    }
+
+    /** Puts the card caret on what the riff has, or on the best card. */
+    private void selectInRiff() {
+        if (draft.get() != null) {
+            card.set(BY_HAND);
+            return;
+        }
+        if (handShape().isPresent()) {
+            card.set(BY_HAND);
+            return;
+        }
+        Shape inRiff = currentChord().candidate().voicing().shape();
+        List<Card> all = cards.get();
+        for (int c = 0; c < all.size(); c++) {
+            List<Candidate> places = all.get(c).places();
+            for (int p = 0; p < places.size(); p++) {
+                if (places.get(p).voicing().shape().equals(inRiff)) {
+                    card.set(c);
+                    place.set(p);
+                    return;
+                }
+            }
+        }
+        card.set(0);
+        place.set(0);
+    }
+
+    private void refreshShown() {
+        Voicing v = currentChord().candidate().voicing();
+        if (card.get() == BY_HAND) {
+            Shape hand = handShape().orElse(null);
+            if (hand != null && !hand.sounded().isEmpty()) {
+                v = new Voicing(hand, riff().ground().board(), currentChord().root());
+            }
+        } else if (card.get() < cards.get().size()) {
+            List<Candidate> places = cards.get().get(card.get()).places();
+            Voicing offered = places.get(Math.min(place.get(), places.size() - 1)).voicing();
+            if (offered.root() == currentChord().root() && offered.board().equals(v.board())) {
+                v = offered;
+            }
+        }
+        shown.set(v);
+        readout.set(Readout.of(v, key()));
+    }
+
+    /** Whether what is shown is what the riff has. */
+    public boolean shownIsInRiff() {
+        return shown.get().shape().equals(currentChord().candidate().voicing().shape());
+    }
+
+    // Actions. Each is one edit, or none.
+
+    private void apply(Edit edit) {
+        workspace.apply(edit);
+    }
+
+    /** Moves the chord caret; it stops at the ends. */
+    public void moveChordCaret(int by) {
+        chord.set(Math.max(0, Math.min(score().chords().size() - 1, chord.get() + by)));
+    }
+
+    /** Moves the chord itself. */
+    public void moveChord(int by) {
+        int to = chord.get() + by;
+        if (to >= 0 && to < score().chords().size()) {
+            moveChordTo(to);
+        }
+    }
+
+    /** Moves the chord under the caret to another place. */
+    public void moveChordTo(int to) {
+        int from = chord.get();
+        apply(new Edit.MoveChord(from, to));
+        chord.set(to);
+    }
+
+    public void copyChord() {
+        apply(new Edit.CopyChord(chord.get()));
+        moveChordCaret(1);
+    }
+
+    public void deleteChord() {
+        apply(new Edit.DeleteChord(chord.get()));
+    }
+
+    public void splitChord() {
+        apply(new Edit.SplitChord(chord.get()));
+    }
+
+    /** Lengthens (shortens) the chord by eighths. */
+    public void lengthenChord(int eighths) {
+        lengthenChord(chord.get(), eighths * Chords.GRAIN);
+    }
+
+    /** Moves the end of a chord by ticks. */
+    public void lengthenChord(int which, long ticks) {
+        apply(new Edit.LengthenChord(which, ticks));
+    }
+
+    /** Steps the root along the scale. */
+    public void stepRoot(int direction) {
+        apply(new Edit.SetRoot(chord.get(), currentRoot().step(key(), direction)));
+    }
+
+    /** Moves the root by semitones. */
+    public void transposeRoot(int semitones) {
+        apply(new Edit.SetRoot(chord.get(), currentRoot().transposed(key(), semitones)));
+    }
+
+    /** Gives the chord the root of a pitch class. */
+    public void setRoot(int pitchClass) {
+        apply(new Edit.SetRoot(chord.get(), Root.of(key(), pitchClass)));
+    }
+
+    private Root currentRoot() {
+        return riff().roots().get(chord.get()).root();
+    }
+
+    /** Voices the chord in another family. */
+    public void voiceChord(Family other) {
+        apply(new Edit.SetFamily(chord.get(), other));
+        family.set(other);
+    }
+
+    /** Voices the whole riff in another family; while it plays, from the next stroke on. */
+    public void voiceAll(Family other) {
+        apply(new Edit.SetFamilyOfAll(other));
+        family.set(other);
+    }
+
+    /** The next (previous) family for the whole riff, counted from the chord's. */
+    public void voiceAllNext(int direction) {
+        Family[] all = Family.values();
+        voiceAll(all[Math.floorMod(treatmentFamily().ordinal() + direction, all.length)]);
+    }
+
+    /** Shows the cards of a family without changing the riff. */
+    public void browse(Family other) {
+        draft.set(null);
+        family.set(other);
+    }
+
+    /** Walks the cards. */
+    public void moveCard(int by) {
+        int least = handShape().isPresent() ? BY_HAND : 0;
+        int to = Math.max(least, Math.min(cards.get().size() - 1, card.get() + by));
+        if (to != card.get()) {
+            place.set(0);
+            card.set(to);
+        }
+    }
+
+    /** Walks the places of a card on the neck. */
+    public void movePlace(int by) {
+        if (card.get() >= 0 && card.get() < cards.get().size()) {
+            int n = cards.get().get(card.get()).places().size();
+            place.set(Math.floorMod(place.get() + by, n));
+        }
+    }
+
+    /** Puts what is shown into the riff. */
+    public void useShown() {
+        Voicing v = shown.get();
+        Member member =
+                card.get() == BY_HAND ? new Member.ByHand(v.shape(), v.root()) : Member.Found.of(v);
+        Family chosen = family.get();
+        draft.set(null);
+        keepCards = true;
+        apply(new Edit.Choose(chord.get(), chosen, member));
+        keepCards = false;
+    }
+
+    /**
+     * Clicks a fret of the neck: sounds it there, or silences the string when it sounds there
+     * already.
+     */
+    public void toggleFret(int string, int fret) {
+        Shape base = draft.get() != null ? draft.get() : shown.get().shape();
+        Shape changed = base.with(string, base.fret(string) == fret ? Shape.SILENT : fret);
+        neckString.set(string);
+        neckFret.set(fret);
+        if (changed.sounded().isEmpty()) {
+            return;
+        }
+        draft.set(changed);
+        card.set(BY_HAND);
+        refreshShown();
+    }
+
+    /** Silences a string in the shape built by hand. */
+    public void silenceString(int string) {
+        Shape base = draft.get() != null ? draft.get() : shown.get().shape();
+        if (base.sounds(string)) {
+            toggleFret(string, base.fret(string));
+        }
+    }
+
+    /** Gives up the shape built by hand. */
+    public void dropDraft() {
+        draft.set(null);
+        selectInRiff();
+        refreshShown();
+    }
+
+    public void moveNeckCaret(int strings, int frets) {
+        int n = riff().ground().board().strings();
+        neckString.set(Math.max(0, Math.min(n - 1, neckString.get() + strings)));
+        int last = riff().ground().board().frets();
+        neckFret.set(Math.max(0, Math.min(last, neckFret.get() + frets)));
+    }
+
+    // The lane.
+
+    private long barTicks() {
+        return riff().ground().meter().barTicks();
+    }
+
+    /** Moves the lane's caret by steps; the chord caret goes along. */
+    public void moveCaret(int steps) {
+        setCaret(caret.get() + steps * STEP);
+    }
+
+    public void setCaret(long tick) {
+        long clamped = Math.max(0, Math.min(riff().length() - STEP, tick / STEP * STEP));
+        caret.set(clamped);
+        chord.set(riff().chordAt(clamped));
+    }
+
+    /** Moves the caret to the next (previous) stroke. */
+    public void moveToStroke(int direction) {
+        Optional<Score.Strike> next =
+                direction > 0
+                        ? score().strikes().stream().filter(s -> s.at() > caret.get()).findFirst()
+                        : score().strikes().stream()
+                                .filter(s -> s.at() < caret.get())
+                                .reduce((a, b) -> b);
+        next.ifPresent(s -> setCaret(s.at()));
+    }
+
+    /** The stroke under the caret. */
+    public Optional<Stroke> strokeAtCaret() {
+        return cell().sounding(inBar());
+    }
+
+    private int bar() {
+        return (int) (caret.get() / barTicks());
+    }
+
+    private long inBar() {
+        return caret.get() % barTicks();
+    }
+
+    private Cell cell() {
+        return riff().pattern().bar(bar());
+    }
+
+    /** Puts a stroke at the caret, or takes away the one that begins there. */
+    public void toggleStroke() {
+        if (cell().beginning(inBar()).isPresent()) {
+            deleteStroke();
+        } else {
+            Stroke stroke = new Stroke(inBar(), barTicks(), Struck.Named.ALL, false, false);
+            set(cell().with(stroke, barTicks()), "add stroke");
+        }
+    }
+
+    public void deleteStroke() {
+        strokeAtCaret().ifPresent(s -> set(cell().without(s.at()), "delete stroke"));
+    }
+
+    private void changeStroke(java.util.function.UnaryOperator<Stroke> change, String what) {
+        strokeAtCaret()
+                .ifPresent(
+                        s -> set(cell().without(s.at()).with(change.apply(s), barTicks()), what));
+    }
+
+    private void set(Cell changed, String what) {
+        apply(new Edit.SetCell(bar(), changed, what));
+    }
+
+    public void toggleMute() {
+        changeStroke(s -> s.muted(!s.muted()), "palm mute");
+    }
+
+    public void toggleAccent() {
+        changeStroke(s -> s.accented(!s.accent()), "accent");
+    }
+
+    /** Lengthens (shortens) the stroke by steps; it stops at the next stroke and the bar line. */
+    public void lengthenStroke(int steps) {
+        changeStroke(
+                s -> s.lasting(Math.max(STEP, s.length() + steps * STEP)),
+                steps > 0 ? "lengthen stroke" : "shorten stroke");
+    }
+
+    /** The next (previous) selection of voices. */
+    public void cycleStruck(int direction) {
+        changeStroke(
+                s -> {
+                    Struck.Named[] all = Struck.Named.values();
+                    int now = s.struck() instanceof Struck.Named n ? n.ordinal() : 0;
+                    return s.striking(all[Math.floorMod(now + direction, all.length)]);
+                },
+                "strike other voices");
+    }
+
+    public void setStruck(Struck struck) {
+        changeStroke(s -> s.striking(struck), "strike other voices");
+    }
+
+    /** Adds or takes away one string of the stroke under the caret. */
+    public void toggleStruckString(int string) {
+        Voicing v = currentChord().candidate().voicing();
+        List<Integer> byPitch =
+                v.soundings().stream()
+                        .sorted(java.util.Comparator.comparingInt(n -> n.midi()))
+                        .map(n -> n.string())
+                        .toList();
+        int voice = byPitch.indexOf(string);
+        if (voice < 0) {
+            return;
+        }
+        changeStroke(
+                s -> {
+                    List<Integer> voices = new ArrayList<>(s.struck().of(byPitch.size()));
+                    if (!voices.remove((Integer) voice)) {
+                        voices.add(voice);
+                        voices.sort(null);
+                    }
+                    return voices.isEmpty() ? s : s.striking(Struck.picked(voices, byPitch.size()));
+                },
+                "strike other voices");
+    }
+
+    /** Changes the top note of the stroke under the caret by frets, against what the shape has. */
+    public void changeNote(int frets) {
+        score().strikes().stream()
+                .filter(s -> s.at() <= caret.get() && caret.get() < s.at() + s.length())
+                .findFirst()
+                .ifPresent(
+                        s -> {
+                            var top = s.notes().get(s.notes().size() - 1);
+                            int fret = top.fret() + frets;
+                            if (fret >= 0 && fret <= riff().ground().board().frets()) {
+                                apply(
+                                        new Edit.ChangeNote(
+                                                new Touch.ChangedNote(s.at(), top.string(), fret)));
+                            }
+                        });
+    }
+
+    // Ground.
+
+    public void setGround(Ground ground, String what) {
+        apply(new Edit.SetGround(ground, what));
+    }
+
+    // Sound.
+
+    /** Starts the loop at the chord under the caret, or stops it. */
+    public void togglePlay() {
+        if (player.telemetry().latest().playing()) {
+            player.stop();
+        } else {
+            player.play(currentChord().start() / barTicks() * barTicks());
+        }
+    }
+
+    /**
+     * Sounds what is under the caret until {@link #endHearing}; repeated calls while held do
+     * nothing.
+     */
+    public void beginHearing() {
+        if (!hearing) {
+            hearing = true;
+            Shape shape =
+                    zone.get() == Zone.CARDS || zone.get() == Zone.NECK
+                            ? shown.get().shape()
+                            : currentChord().candidate().voicing().shape();
+            player.hear(shape);
+        }
+    }
+
+    /** Sounds what the neck shows. */
+    public void beginHearingShown() {
+        if (!hearing) {
+            hearing = true;
+            player.hear(shown.get().shape());
+        }
+    }
+
+    public void endHearing() {
+        if (hearing) {
+            hearing = false;
+            player.release();
+        }
+    }
+}
