@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar;
@@ -19,6 +20,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.stage.Screen;
 import javafx.stage.Stage;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
@@ -39,6 +41,9 @@ final class Shell {
 
     static final ButtonType SAVE = new ButtonType("Save", ButtonBar.ButtonData.YES);
     static final ButtonType DISCARD = new ButtonType("Don't save", ButtonBar.ButtonData.NO);
+
+    /** About what a window manager puts around a window, in pixels. */
+    private static final double FRAME = 8;
 
     private final Stage stage;
     private final Prompts prompts;
@@ -87,8 +92,7 @@ final class Shell {
         workspace.onChange(this::refresh);
         refresh();
         stage.setScene(scene);
-        stage.setMinWidth(1040);
-        stage.setMinHeight(700);
+        fitToScreen();
         stage.setOnCloseRequest(
                 e -> {
                     if (!mayLeave()) {
@@ -104,6 +108,22 @@ final class Shell {
                             }
                         });
         write.begin();
+    }
+
+    /** A screen with no room for the window and its frame gets it filled out to the edges. */
+    private void fitToScreen() {
+        Rectangle2D room = Screen.getPrimary().getVisualBounds();
+        if (room.getWidth() < scene.getWidth() + FRAME
+                || room.getHeight() < scene.getHeight() + FRAME) {
+            stage.setX(room.getMinX());
+            stage.setY(room.getMinY());
+            stage.setWidth(room.getWidth());
+            stage.setHeight(room.getHeight());
+            stage.setMaximized(true);
+        } else {
+            stage.setMinWidth(1040);
+            stage.setMinHeight(700);
+        }
     }
 
     private HBox header() {

@@ -205,7 +205,7 @@ public sealed interface Edit {
             if (riff.pattern().bar(bar).equals(cell)) {
                 return before;
             }
-            return before.with(riff.withPattern(riff.pattern().with(bar, cell)));
+            return before.with(riff.withPattern(riff.pattern().with(bar, cell, riff.bars())));
         }
     }
 

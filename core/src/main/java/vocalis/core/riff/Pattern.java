@@ -22,11 +22,9 @@ public record Pattern(List<Cell> bars) {
         return bars.get(index % bars.size());
     }
 
-    /**
-     * The pattern with one bar of the riff changed; as many bars are written out as the riff needs.
-     */
-    public Pattern with(int index, Cell cell) {
-        List<Cell> out = writtenOut(Math.max(bars.size(), index + 1));
+    /** The pattern of a riff of {@code riffBars} bars with one of them changed, and no other. */
+    public Pattern with(int index, Cell cell, int riffBars) {
+        List<Cell> out = writtenOut(Math.max(bars.size(), riffBars));
         out.set(index, cell);
         return new Pattern(out);
     }

@@ -334,18 +334,18 @@ public final class Keys {
     static String status(Zone zone) {
         return switch (zone) {
             case BAND ->
-                    "Chords: ← → choose · ↑ ↓ root · 1 2 4 voice this chord · Ctrl 1 2 4 the whole riff"
+                    "Chords: ←→  choose · ↑↓  root · 1 2 4 voice this chord · Ctrl 1 2 4 the whole riff"
                             + " · Enter voicings";
             case LANE ->
-                    "Lane: ← → step · Enter stroke on or off · ↑ ↓ voices struck · M palm mute · A accent"
-                            + " · Shift ← → length";
+                    "Lane: ←→  step · Enter stroke on or off · ↑↓  voices struck · M palm mute · A accent"
+                            + " · Shift ←→  length";
             case CARDS ->
-                    "Voicings: ← → shape · ↑ ↓ place on the neck · 1 2 4 other family · Enter put it into"
+                    "Voicings: ←→  shape · ↑↓  place on the neck · 1 2 4 other family · Enter put it into"
                             + " the riff · Esc out";
             case NECK ->
                     "Neck: arrows move · Enter sound or silence · X silence the string · Ctrl Enter put it"
                             + " into the riff · Esc out";
-            case GROUND -> "Ground: Tab next field · ↑ ↓ change it · Esc back to the chords";
+            case GROUND -> "Ground: Tab next field · ↑↓  change it · Esc back to the chords";
         };
     }
 

@@ -18,7 +18,7 @@ public record LaneGeometry(TimeAxis axis, int strings, double top) {
     public static final double STEMS = 24;
 
     /** Distance from the top of the control to the highest string. */
-    public static final double TOP = 16;
+    public static final double TOP = 26;
 
     /** Height that a lane needs. */
     public static double height(int strings) {

@@ -160,29 +160,34 @@ final class LaneSkin extends CanvasSkin<Lane> {
         }
         Stroke stroke = s.stroke();
         if (stroke.accent()) {
-            double top = geometry.y(geometry.strings() - 1) - 9;
+            double top = geometry.y(geometry.strings() - 1) - 11;
             text(g, ">", x, top, c.boldFont(), c.ink(), TextAlignment.CENTER);
         }
-        Paint word = stroke.muted() ? c.dim() : c.ink();
-        double room = geometry.axis().width(Math.max(s.length(), WriteModel.STEP));
-        String label = stroke.struck().label();
-        if (width(label, c.smallFont()) < room + 6) {
+        if (!repeatsWord(s)) {
+            Paint word = stroke.muted() ? c.dim() : c.ink();
+            String label = stroke.struck().label();
             text(g, label, x, geometry.words(), c.smallFont(), word, TextAlignment.CENTER);
-        } else {
-            text(
-                    g,
-                    label.substring(0, 1),
-                    x,
-                    geometry.words(),
-                    c.smallFont(),
-                    word,
-                    TextAlignment.CENTER);
         }
         if (stroke.muted()) {
             double y = Math.round(geometry.words() + 8) + 0.5;
             double end = geometry.axis().x(s.at() + s.length()) - 9;
             stroke(g, c.ink(), 2, x - 6, y, Math.max(x + 6, end), y);
         }
+    }
+
+    /** Whether the same word stands so close before that it need not be written again. */
+    private boolean repeatsWord(Score.Strike s) {
+        List<Score.Strike> all = model.score().strikes();
+        int i = all.indexOf(s);
+        if (i == 0) {
+            return false;
+        }
+        Score.Strike before = all.get(i - 1);
+        boolean same = before.stroke().struck().equals(s.stroke().struck());
+        return same
+                && before.stroke().muted() == s.stroke().muted()
+                && geometry.axis().width(s.at() - before.at()) < 34
+                && geometry.axis().shows(before.at());
     }
 
     /** Stems and beams under the strings, beat by beat; a rest is a short bar on the line. */
@@ -280,6 +285,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
         boolean wasThere = model.caretProperty().get() == caretFor(e.getX());
         model.setCaret(caretFor(e.getX()));
         if (e.getButton() != MouseButton.PRIMARY) {
+            menu.show(getSkinnable(), e.getScreenX(), e.getScreenY());
             return;
         }
         int string = geometry.stringAt(e.getY());
@@ -328,6 +334,8 @@ final class LaneSkin extends CanvasSkin<Lane> {
     }
 
     private void menu(ContextMenuEvent e) {
-        menu.show(getSkinnable(), e.getScreenX(), e.getScreenY());
+        if (e.isKeyboardTrigger()) {
+            menu.show(getSkinnable(), e.getScreenX(), e.getScreenY());
+        }
     }
 }

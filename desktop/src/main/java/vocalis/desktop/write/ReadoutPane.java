@@ -71,8 +71,10 @@ final class ReadoutPane extends VBox {
                         .limit(2)
                         .map(ChordName::symbol)
                         .collect(Collectors.joining(", "));
-        also.setText(others.isEmpty() ? "" : "also " + others);
-        also.setManaged(!others.isEmpty());
+        boolean plain = r.different() == 2 && r.bass().midi() % 12 == r.heard().root();
+        boolean say = !others.isEmpty() && !plain;
+        also.setText(say ? "also " + others : "");
+        also.setManaged(say);
         reason.setText(r.heard().reason());
         fit.setText(fitInWords(r));
         figures.getChildren().clear();
@@ -120,10 +122,12 @@ final class ReadoutPane extends VBox {
         if (!f.presses().isEmpty()) {
             row(
                     "reach",
-                    Math.round(f.reachMm())
-                            + " mm of "
-                            + Math.round(model.workspace().hand().comfortMm())
-                            + " in comfort",
+                    f.reachMm() == 0
+                            ? "none, one fret"
+                            : Math.round(f.reachMm())
+                                    + " mm of "
+                                    + Math.round(model.workspace().hand().comfortMm())
+                                    + " in comfort",
                     "Distance along the neck between the outermost fingers, at this scale length and fret.");
         }
     }

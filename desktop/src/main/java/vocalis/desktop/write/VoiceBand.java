@@ -1,6 +1,8 @@
 package vocalis.desktop.write;
 
+import java.util.function.Supplier;
 import javafx.scene.AccessibleRole;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Skin;
 import vocalis.desktop.view.PaintedControl;
 
@@ -11,6 +13,8 @@ import vocalis.desktop.view.PaintedControl;
 public final class VoiceBand extends PaintedControl {
 
     private final WriteModel model;
+    private Supplier<ContextMenu> menu;
+    private ContextMenu shown;
 
     public VoiceBand(WriteModel model) {
         super("voice-band");
@@ -18,6 +22,20 @@ public final class VoiceBand extends PaintedControl {
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.LIST_VIEW);
         setAccessibleText("Voice band: the riff's chords");
+    }
+
+    /** Where the menu of a chord comes from. */
+    void menu(Supplier<ContextMenu> source) {
+        menu = source;
+    }
+
+    /** Shows the menu of the chord under the caret. */
+    void showMenu(double screenX, double screenY) {
+        if (shown != null) {
+            shown.hide();
+        }
+        shown = menu.get();
+        shown.show(this, screenX, screenY);
     }
 
     WriteModel model() {

@@ -90,7 +90,27 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
                 paintStack(g, i);
             }
         }
+        paintLookedAt(g);
         paintDrag(g, h);
+    }
+
+    /** The voicing that cards or neck show, thin beside what the riff has, before it is put in. */
+    private void paintLookedAt(GraphicsContext g) {
+        Score.Chord chord = model.currentChord();
+        if (model.shownIsInRiff() || !geometry.shows(chord)) {
+            return;
+        }
+        VoiceBand c = getSkinnable();
+        double left = geometry.rungLeft(chord);
+        double right = geometry.rungRight(chord);
+        g.setLineDashes(3, 3);
+        for (Readout.Voice v : model.readoutProperty().get().voices()) {
+            double y = geometry.y(v.source().midi());
+            if (y > BandGeometry.HEAD) {
+                stroke(g, paintOf(v), 1.6, left, y - 5, right, y - 5);
+            }
+        }
+        g.setLineDashes();
     }
 
     private void paintScale(GraphicsContext g, double w) {
@@ -246,7 +266,7 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
             double y2 = geometry.y(m.to());
             stroke(g, m.by() == 0 ? c.dim() : c.line(), 1, x1, y1, x2, y2);
             if (m.by() != 0) {
-                paintMoveLabel(g, m, new double[] {x1, y1, x2, y2}, placed);
+                paintMoveLabel(g, i, m, new double[] {x1, y1, x2, y2}, placed);
             }
         }
         if (seam && geometry.axis().to() == model.riff().length()) {
@@ -255,7 +275,11 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
     }
 
     private void paintMoveLabel(
-            GraphicsContext g, VoiceMoves.VoiceMove m, double[] line, List<double[]> placed) {
+            GraphicsContext g,
+            int chord,
+            VoiceMoves.VoiceMove m,
+            double[] line,
+            List<double[]> placed) {
         VoiceBand c = getSkinnable();
         String label = m.by() > 0 ? "+" + m.by() : "−" + -m.by();
         double w = width(label, c.smallFont()) + 4;
@@ -266,7 +290,10 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
                     placed.stream()
                             .noneMatch(p -> Math.abs(p[0] - x) < w && Math.abs(p[1] - y) < LABEL);
             if (free) {
-                g.setFill(c.back());
+                boolean raised =
+                        chord == model.chordProperty().get()
+                                && x < geometry.columnRight(model.score().chords().get(chord));
+                g.setFill(raised ? c.raised() : c.back());
                 g.fillRect(x - w / 2, y - 6, w, 12);
                 text(g, label, x, y, c.smallFont(), c.dim(), TextAlignment.CENTER);
                 placed.add(new double[] {x, y});
@@ -317,6 +344,7 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
             if (chord >= 0) {
                 model.chordProperty().set(chord);
             }
+            getSkinnable().showMenu(e.getScreenX(), e.getScreenY());
             return;
         }
         dragX = e.getX();
@@ -329,7 +357,7 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         if (chord >= 0) {
             model.chordProperty().set(chord);
             dragChord = chord;
-            if (e.getClickCount() == 2) {
+            if (e.getClickCount() >= 2) {
                 dragChord = -1;
                 model.zoneProperty().set(Zone.CARDS);
             }

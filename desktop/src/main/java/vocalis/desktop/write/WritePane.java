@@ -52,7 +52,13 @@ public final class WritePane extends BorderPane {
         follow(lane, Zone.LANE);
         follow(cards, Zone.CARDS);
         follow(neck, Zone.NECK);
-        band.setOnContextMenuRequested(e -> chordMenu().show(band, e.getScreenX(), e.getScreenY()));
+        band.menu(this::chordMenu);
+        band.setOnContextMenuRequested(
+                e -> {
+                    if (e.isKeyboardTrigger()) {
+                        band.showMenu(e.getScreenX(), e.getScreenY());
+                    }
+                });
         showStatus();
     }
 

@@ -1,0 +1,82 @@
+package vocalis.desktop;
+
+import java.io.ByteArrayOutputStream;
+import java.util.concurrent.locks.LockSupport;
+import vocalis.sound.device.OutputLine;
+
+/** A sound device that keeps what it is given, at the pace of a real one. */
+final class Tap implements OutputLine.Opener {
+
+    private static final double RATE = 48000;
+    private final ByteArrayOutputStream taken = new ByteArrayOutputStream();
+    private final boolean present;
+
+    Tap(boolean present) {
+        this.present = present;
+    }
+
+    @Override
+    public OutputLine open(double sampleRate, int bufferFrames) throws OutputLine.NoDevice {
+        if (!present) {
+            throw new OutputLine.NoDevice("no device in this test", null);
+        }
+        return new OutputLine() {
+            private long next = System.nanoTime();
+
+            @Override
+            public int write(byte[] bytes, int count) {
+                synchronized (taken) {
+                    taken.write(bytes, 0, count);
+                }
+                next += (long) (count / 4 / RATE * 1e9);
+                LockSupport.parkNanos(Math.max(0, next - System.nanoTime()));
+                return count;
+            }
+
+            @Override
+            public void close() {}
+        };
+    }
+
+    /** Forgets what came so far. */
+    void clear() {
+        synchronized (taken) {
+            taken.reset();
+        }
+    }
+
+    /** The left channel since {@link #clear}. */
+    double[] left() {
+        byte[] b;
+        synchronized (taken) {
+            b = taken.toByteArray();
+        }
+        double[] x = new double[b.length / 4];
+        for (int i = 0; i < x.length; i++) {
+            x[i] = (short) ((b[4 * i] & 255) | b[4 * i + 1] << 8) / 32768.0;
+        }
+        return x;
+    }
+
+    /**
+     * Level in dB at a frequency (G. Goertzel, 1958), Hann-windowed, over the last {@code seconds}.
+     */
+    double levelDb(double hz, double seconds) {
+        double[] x = left();
+        int n = Math.min(x.length, (int) (seconds * RATE));
+        double w = 2 * Math.PI * hz / RATE;
+        double re = 0;
+        double im = 0;
+        for (int i = 0; i < n; i++) {
+            double v = x[x.length - n + i] * (0.5 - 0.5 * Math.cos(2 * Math.PI * i / n));
+            re += v * Math.cos(w * i);
+            im += v * Math.sin(w * i);
+        }
+        return 20 * Math.log10(4 * Math.hypot(re, im) / Math.max(1, n) + 1e-9);
+    }
+
+    /** Frequency of a MIDI number (ISO 16). */
+    static double hz(int midi) {
+        return 440 * Math.pow(2, (midi - 69) / 12.0);
+    }
+}
