@@ -2,9 +2,11 @@ package vocalis.desktop;
 
 import java.nio.file.Path;
 import java.util.List;
+import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 import vocalis.core.riff.NamedRiff;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
@@ -12,6 +14,18 @@ import vocalis.workbench.Demo;
 
 /** The desktop program: {@code [FILE]} opens a riff, {@code --demo} the demo library's first. */
 public final class VocalisApp extends Application {
+
+    /** For checks and benchmarks of starting: closes the window by itself. */
+    private static void closeAfter(int seconds, Stage stage) {
+        if (Boolean.getBoolean("vocalis.closeWhenShown")) {
+            Platform.runLater(stage::close);
+        }
+        if (seconds > 0) {
+            PauseTransition pause = new PauseTransition(Duration.seconds(seconds));
+            pause.setOnFinished(e -> stage.close());
+            pause.play();
+        }
+    }
 
     @Override
     public void start(Stage stage) {
@@ -31,6 +45,7 @@ public final class VocalisApp extends Application {
             shell.switchTheme();
         }
         stage.show();
+        closeAfter(Integer.getInteger("vocalis.closeAfterSeconds", 0), stage);
         args.stream()
                 .filter(a -> !a.startsWith("--"))
                 .findFirst()

@@ -1,6 +1,7 @@
 package vocalis.formats.json;
 
 import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.core.StreamReadFeature;
@@ -185,12 +186,7 @@ public final class RiffCodec {
             top = MAPPER.readTree(bytes);
         } catch (JsonProcessingException e) {
             throw new FormatException(
-                    "the file is damaged at line "
-                            + e.getLocation().getLineNr()
-                            + ", column "
-                            + e.getLocation().getColumnNr()
-                            + "; open an earlier copy of it",
-                    e);
+                    "the file is damaged" + place(e) + "; open an earlier copy of it", e);
         } catch (IOException e) {
             throw new FormatException("the file cannot be read: " + e.getMessage(), e);
         }
@@ -208,6 +204,11 @@ public final class RiffCodec {
                             + "); it is left as it is: open it with the newer program");
         }
         return named(root);
+    }
+
+    private static String place(JsonProcessingException e) {
+        JsonLocation at = e.getLocation();
+        return at == null ? "" : " at line " + at.getLineNr() + ", column " + at.getColumnNr();
     }
 
     private static NamedRiff named(Field top) throws FormatException {

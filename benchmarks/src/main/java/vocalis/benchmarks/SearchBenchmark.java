@@ -1,0 +1,62 @@
+package vocalis.benchmarks;
+
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import vocalis.core.choice.Card;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.choice.Ranking;
+import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.instrument.Instrument;
+import vocalis.core.instrument.Tuning;
+import vocalis.core.voicing.Family;
+
+/**
+ * Finding and ranking all voicings of a root: cold (a new catalogue) and warm (searched before).
+ */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 4, time = 1)
+@Measurement(iterations = 5, time = 1)
+@Fork(1)
+public class SearchBenchmark {
+
+    @Param({"POWER", "FOURTH", "OCTAVE"})
+    public Family family;
+
+    private final Fretboard board = new Fretboard(Instrument.of(Tuning.STANDARD), 0);
+    private Catalogue warm;
+
+    @Setup
+    public void search() {
+        warm = new Catalogue();
+        cards(warm);
+    }
+
+    private List<Card> cards(Catalogue catalogue) {
+        return new Ranking(family, List.of())
+                .cards(catalogue.candidates(board, Hand.MEDIUM, family, 9));
+    }
+
+    @Benchmark
+    public List<Card> searchedAnew() {
+        return cards(new Catalogue());
+    }
+
+    @Benchmark
+    public List<Card> searchedBefore() {
+        return cards(warm);
+    }
+}

@@ -1,0 +1,185 @@
+package vocalis.benchmarks;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.fields;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.library.Architectures;
+import org.junit.jupiter.api.Test;
+
+/** The order of modules and packages, and what each may touch. */
+class ArchitectureTest {
+
+    private static final JavaClasses ALL =
+            new ClassFileImporter()
+                    .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+                    .importPackages("vocalis");
+
+    @Test
+    void modulesDependOnlyOnThoseAboveThem() {
+        Architectures.layeredArchitecture()
+                .consideringOnlyDependenciesInLayers()
+                .layer("core")
+                .definedBy("vocalis.core..")
+                .layer("sound")
+                .definedBy("vocalis.sound..")
+                .layer("formats")
+                .definedBy("vocalis.formats..")
+                .layer("workbench")
+                .definedBy("vocalis.workbench..")
+                .layer("desktop")
+                .definedBy("vocalis.desktop..")
+                .layer("cli")
+                .definedBy("vocalis.cli..")
+                .layer("benchmarks")
+                .definedBy("vocalis.benchmarks..")
+                .whereLayer("core")
+                .mayNotAccessAnyLayer()
+                .whereLayer("sound")
+                .mayOnlyAccessLayers("core")
+                .whereLayer("formats")
+                .mayOnlyAccessLayers("core", "sound")
+                .whereLayer("workbench")
+                .mayOnlyAccessLayers("core", "sound", "formats")
+                .whereLayer("desktop")
+                .mayOnlyAccessLayers("core", "sound", "formats", "workbench")
+                .whereLayer("cli")
+                .mayOnlyAccessLayers("core", "sound", "formats", "workbench")
+                .check(ALL);
+    }
+
+    @Test
+    void packagesOfTheCoreHaveAnOrder() {
+        String[] order = {
+            "theory", "instrument", "voicing", "harmony", "hands", "choice", "rhythm", "riff"
+        };
+        for (int i = 0; i < order.length; i++) {
+            for (int j = i + 1; j < order.length; j++) {
+                noClasses()
+                        .that()
+                        .resideInAPackage("vocalis.core." + order[i] + "..")
+                        .should()
+                        .dependOnClassesThat()
+                        .resideInAPackage("vocalis.core." + order[j] + "..")
+                        .check(ALL);
+            }
+        }
+        noClasses()
+                .that()
+                .resideInAPackage("vocalis.core.hands..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("vocalis.core.harmony..")
+                .check(ALL);
+    }
+
+    @Test
+    void packagesOfTheSoundHaveAnOrder() {
+        String[] order = {"dsp", "engine", "device"};
+        for (int i = 0; i < order.length; i++) {
+            for (int j = i + 1; j < order.length; j++) {
+                noClasses()
+                        .that()
+                        .resideInAPackage("vocalis.sound." + order[i] + "..")
+                        .should()
+                        .dependOnClassesThat()
+                        .resideInAPackage("vocalis.sound." + order[j] + "..")
+                        .check(ALL);
+            }
+        }
+    }
+
+    @Test
+    void noPackagesGoInCircles() {
+        slices().matching("vocalis.(*).(*)..").should().beFreeOfCycles().check(ALL);
+    }
+
+    @Test
+    void theCoreIsPure() {
+        classes()
+                .that()
+                .resideInAPackage("vocalis.core..")
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage("vocalis.core..", "java.lang..", "java.util..")
+                .check(ALL);
+        noClasses()
+                .that()
+                .resideInAPackage("vocalis.core..")
+                .should()
+                .dependOnClassesThat()
+                .haveNameMatching(
+                        "java\\.util\\.(Random|Timer|Date|Calendar|Scanner)|java\\.time.*")
+                .check(ALL);
+        noClasses()
+                .that()
+                .resideInAPackage("vocalis.core..")
+                .should()
+                .callMethod(System.class, "nanoTime")
+                .orShould()
+                .callMethod(System.class, "currentTimeMillis")
+                .orShould()
+                .callMethod(Math.class, "random")
+                .check(ALL);
+    }
+
+    @Test
+    void domainTypesDoNotChange() {
+        fields().that()
+                .areDeclaredInClassesThat()
+                .resideInAPackage("vocalis.core..")
+                .and()
+                .areStatic()
+                .should()
+                .beFinal()
+                .check(ALL);
+        fields().that().areDeclaredInClassesThat().areRecords().should().beFinal().check(ALL);
+    }
+
+    @Test
+    void theInterfaceLibraryIsInTheDesktopAlone() {
+        noClasses()
+                .that()
+                .resideOutsideOfPackages("vocalis.desktop..", "vocalis.benchmarks..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(
+                        "javafx..", "atlantafx..", "org.kordamp..", "java.awt..", "javax.swing..")
+                .check(ALL);
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("vocalis.sound.device..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("javax.sound..")
+                .check(ALL);
+        noClasses()
+                .that()
+                .resideInAnyPackage("vocalis.core..", "vocalis.sound..", "vocalis.formats..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("java.nio.file..")
+                .orShould()
+                .dependOnClassesThat()
+                .haveNameMatching(
+                        "java\\.io\\.(File|FileInputStream|FileOutputStream|RandomAccessFile)")
+                .check(ALL);
+    }
+
+    @Test
+    void nothingOnTheAudioThreadAllocatesOrWaits() {
+        noClasses()
+                .that()
+                .resideInAnyPackage("vocalis.sound.dsp..", "vocalis.sound.engine..")
+                .should()
+                .dependOnClassesThat()
+                .haveNameMatching(
+                        "java\\.util\\.(List|Map|Set|ArrayList|HashMap|Collection|Iterator|Formatter|stream.*|"
+                                + "logging.*|concurrent.*)|java\\.lang\\.System\\$Logger|java\\.lang\\.Thread")
+                .check(ALL);
+    }
+}
