@@ -19,12 +19,13 @@ import vocalis.core.voicing.ShapeClass;
  */
 public final class Ranking {
 
-    private static final double PER_VOICE_OFF_USUAL = 0.6;
+    private static final double PER_VOICE_OFF_USUAL = 0.9;
     private static final double PER_100_MM_TRAVEL = 0.9;
     private static final double PER_ANCHOR = 0.25;
+    private static final double PER_SEMITONE_OF_REGISTER = 0.08;
     private static final double PER_FRET = 0.05;
     private static final double PER_FRET_PAST_NINE = 0.1;
-    private static final double PER_STRING_FROM_LOWEST = 0.06;
+    private static final double PER_STRING_FROM_LOWEST = 0.15;
     private static final double PER_OPEN_STRING = 0.3;
     private static final double OPEN_BESIDE_FRETTED = 0.35;
     private static final double SAME_STRINGS = 0.8;
@@ -61,6 +62,10 @@ public final class Ranking {
             Move move = Move.between(c.voicing().board(), n, shape);
             cost += PER_100_MM_TRAVEL * move.travelMm() / 100 / neighbours.size();
             cost -= PER_ANCHOR * move.anchors().size() / neighbours.size();
+            int[] there = register(c, n);
+            int[] here = register(c, shape);
+            int shift = Math.abs(here[0] - there[0]) + Math.abs(here[1] - there[1]);
+            cost += PER_SEMITONE_OF_REGISTER * shift / 2 / neighbours.size();
         }
         return cost;
     }
@@ -120,5 +125,17 @@ public final class Ranking {
             charge += SAME_POSITION;
         }
         return charge;
+    }
+
+    /** Lowest and highest MIDI number of a shape. */
+    private static int[] register(Candidate c, Shape shape) {
+        int low = Integer.MAX_VALUE;
+        int high = Integer.MIN_VALUE;
+        for (int s : shape.sounded()) {
+            int midi = c.voicing().board().midi(s, shape.fret(s));
+            low = Math.min(low, midi);
+            high = Math.max(high, midi);
+        }
+        return new int[] {low, high};
     }
 }
