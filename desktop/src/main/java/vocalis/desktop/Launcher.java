@@ -9,6 +9,7 @@ public final class Launcher {
 
     /** Takes {@code [FILE]} or {@code --demo}. */
     public static void main(String[] args) {
+        VocalisApp.prepare(args);
         Application.launch(VocalisApp.class, args);
     }
 }

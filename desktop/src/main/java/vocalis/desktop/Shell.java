@@ -3,6 +3,7 @@ package vocalis.desktop;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
@@ -45,6 +46,15 @@ final class Shell {
     /** About what a window manager puts around a window, in pixels. */
     private static final double FRAME = 8;
 
+    /** What takes time and needs no window: made while the toolkit starts. */
+    record Prepared(Workspace workspace, Player player) {
+
+        static Prepared of(NamedRiff first, OutputLine.Opener opener, Clock clock, long seed) {
+            Workspace workspace = new Workspace(new Catalogue(), first);
+            return new Prepared(workspace, new Player(workspace.score(), opener, clock, seed));
+        }
+    }
+
     private final Stage stage;
     private final Prompts prompts;
     private final Background background = new Background();
@@ -59,17 +69,11 @@ final class Shell {
     private final MenuItem redo = new MenuItem();
     private Theme theme = Theme.DARK;
 
-    Shell(
-            Stage stage,
-            NamedRiff first,
-            OutputLine.Opener opener,
-            Clock clock,
-            long seed,
-            Prompts prompts) {
+    Shell(Stage stage, Prepared prepared, Prompts prompts) {
         this.stage = stage;
         this.prompts = prompts;
-        workspace = new Workspace(new Catalogue(), first);
-        player = new Player(workspace.score(), opener, clock, seed);
+        workspace = prepared.workspace();
+        player = prepared.player();
         model = new WriteModel(workspace, player, background);
         write = new WritePane(model);
         BorderPane root = new BorderPane(write);
@@ -108,6 +112,13 @@ final class Shell {
                             }
                         });
         write.begin();
+        stage.setOnShown(
+                e ->
+                        Platform.runLater(
+                                () -> {
+                                    player.start();
+                                    model.begin();
+                                }));
     }
 
     /** A screen with no room for the window and its frame gets it filled out to the edges. */

@@ -1,26 +1,27 @@
 package vocalis.desktop;
 
-import atlantafx.base.theme.PrimerDark;
-import atlantafx.base.theme.PrimerLight;
 import java.net.URL;
 import java.util.Objects;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 
-/** Dark and light: a base theme, a sheet of tokens, and the components that use tokens only. */
+/**
+ * Dark and light: a base theme of AtlantaFX, a sheet of tokens, and the components that use tokens
+ * only. The build turns the sheets into JavaFX's binary form.
+ */
 enum Theme {
-    DARK("tokens-dark.css"),
-    LIGHT("tokens-light.css");
+    DARK("dark"),
+    LIGHT("light");
 
     private static final String[] FONTS = {
         "VocalisSans-Regular.ttf", "VocalisSans-Bold.ttf", "Iosevka-Regular.ttf", "Iosevka-Bold.ttf"
     };
 
-    private final String tokens;
+    private final String name;
 
-    Theme(String tokens) {
-        this.tokens = tokens;
+    Theme(String name) {
+        this.name = name;
     }
 
     /** Loads the fonts that ship with the program. */
@@ -32,14 +33,11 @@ enum Theme {
 
     /** Puts the theme on a scene and on every control of the program. */
     void apply(Scene scene) {
-        Application.setUserAgentStylesheet(
-                this == DARK
-                        ? new PrimerDark().getUserAgentStylesheet()
-                        : new PrimerLight().getUserAgentStylesheet());
+        Application.setUserAgentStylesheet(resource("base-" + name + ".bss").toExternalForm());
         scene.getStylesheets()
                 .setAll(
-                        resource(tokens).toExternalForm(),
-                        resource("components.css").toExternalForm());
+                        resource("tokens-" + name + ".bss").toExternalForm(),
+                        resource("components.bss").toExternalForm());
     }
 
     private static URL resource(String name) {

@@ -2,6 +2,7 @@ package vocalis.desktop;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -27,20 +28,27 @@ public final class VocalisApp extends Application {
         }
     }
 
+    private static CompletableFuture<Shell.Prepared> prepared;
+
+    /** Begins, on another thread, what the window will need; called before the toolkit starts. */
+    static void prepare(String[] args) {
+        boolean demo = List.of(args).contains("--demo");
+        NamedRiff first = demo ? Demo.riffs().get(0) : Demo.blank();
+        prepared =
+                CompletableFuture.supplyAsync(
+                        () ->
+                                Shell.Prepared.of(
+                                        first,
+                                        OutputLine.system(),
+                                        Clock.system(),
+                                        System.nanoTime()));
+    }
+
     @Override
     public void start(Stage stage) {
         Theme.loadFonts();
         List<String> args = getParameters().getRaw();
-        boolean demo = args.contains("--demo");
-        NamedRiff first = demo ? Demo.riffs().get(0) : Demo.blank();
-        Shell shell =
-                new Shell(
-                        stage,
-                        first,
-                        OutputLine.system(),
-                        Clock.system(),
-                        System.nanoTime(),
-                        Prompts.system());
+        Shell shell = new Shell(stage, prepared.join(), Prompts.system());
         if (args.contains("--light")) {
             shell.switchTheme();
         }

@@ -75,7 +75,8 @@ class WindowTest {
                         return Optional.of(folder.resolve(suggestedName));
                     }
                 };
-        shell = new Shell(stage, Demo.riffs().get(0), tap, Clock.system(), 5, prompts);
+        Shell.Prepared prepared = Shell.Prepared.of(Demo.riffs().get(0), tap, Clock.system(), 5);
+        shell = new Shell(stage, prepared, prompts);
         stage.show();
     }
 

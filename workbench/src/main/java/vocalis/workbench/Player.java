@@ -45,7 +45,7 @@ public final class Player implements AutoCloseable {
     private int strings;
     private long newest;
 
-    /** Starts sounding (or passing silently) at once. */
+    /** A player of a score; {@link #start} makes it sound. */
     public Player(Score first, OutputLine.Opener opener, Clock clock, long seed) {
         Ground ground = first.riff().ground();
         bankHz = SoundEvents.openHz(ground);
@@ -59,6 +59,10 @@ public final class Player implements AutoCloseable {
         engine = new Engine(RATE, settings, seed);
         output = new AudioOutput(engine, opener, clock, BUFFER);
         show(first);
+    }
+
+    /** Starts sounding, or passing silently. */
+    public void start() {
         output.start();
     }
 

@@ -2,7 +2,6 @@ package vocalis.core.choice;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -70,22 +69,28 @@ public final class Ranking {
         return cost;
     }
 
-    /** The candidate with the least cost. */
-    public Optional<Candidate> best(List<Candidate> candidates) {
-        return candidates.stream().min(order());
+    /** A candidate with its cost, reckoned once. */
+    private record Priced(Candidate candidate, double cost, String shape) {}
+
+    private List<Priced> priced(List<Candidate> candidates) {
+        List<Priced> all = new ArrayList<>(candidates.size());
+        for (Candidate c : candidates) {
+            all.add(new Priced(c, cost(c), c.voicing().shape().text()));
+        }
+        all.sort(Comparator.comparingDouble(Priced::cost).thenComparing(Priced::shape));
+        return all;
     }
 
-    private Comparator<Candidate> order() {
-        Map<Candidate, Double> costs = new HashMap<>();
-        return Comparator.comparingDouble((Candidate c) -> costs.computeIfAbsent(c, this::cost))
-                .thenComparing(c -> c.voicing().shape().text());
+    /** The candidate with the least cost. */
+    public Optional<Candidate> best(List<Candidate> candidates) {
+        return priced(candidates).stream().map(Priced::candidate).findFirst();
     }
 
     /** Cards, best and most different first: one per shape class, each with its places. */
     public List<Card> cards(List<Candidate> candidates) {
-        List<Candidate> sorted = candidates.stream().sorted(order()).toList();
         Map<ShapeClass, List<Candidate>> groups = new LinkedHashMap<>();
-        for (Candidate c : sorted) {
+        for (Priced p : priced(candidates)) {
+            Candidate c = p.candidate();
             groups.computeIfAbsent(c.voicing().shapeClass(), k -> new ArrayList<>()).add(c);
         }
         return spread(

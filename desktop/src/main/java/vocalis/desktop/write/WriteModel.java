@@ -72,6 +72,7 @@ public final class WriteModel {
     private final ObjectProperty<Zone> zone = new SimpleObjectProperty<>(Zone.BAND);
     private boolean hearing;
     private boolean keepCards;
+    private boolean begun;
 
     public WriteModel(Workspace workspace, Player player, Background background) {
         this.workspace = workspace;
@@ -85,8 +86,13 @@ public final class WriteModel {
         card.addListener(o -> refreshShown());
         place.addListener(o -> refreshShown());
         draft.addListener(o -> refreshShown());
-        requestCards();
         refreshShown();
+    }
+
+    /** Begins to look for cards; until then the screen shows what the riff has. */
+    public void begin() {
+        begun = true;
+        requestCards();
     }
 
     public Workspace workspace() {
@@ -223,6 +229,9 @@ public final class WriteModel {
     }
 
     private void requestCards() {
+        if (!begun) {
+            return;
+        }
         Ground ground = riff().ground();
         Family wanted = family.get();
         int root = currentChord().root();

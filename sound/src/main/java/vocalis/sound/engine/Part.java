@@ -22,7 +22,7 @@ final class Part {
     private Amplifier amp;
     private Amplifier incoming;
     private double fade;
-    private int restFrames;
+    private int restFrames = Integer.MAX_VALUE / 2;
 
     Part(double sampleRate, int mostStrings, int block, Amplifier amp, long seed) {
         this.sampleRate = sampleRate;
@@ -110,7 +110,10 @@ final class Part {
                 s.add(sum, 0, frames);
             }
         }
-        restFrames = sounding || incoming != null ? 0 : Math.min(restFrames + frames, 1 << 24);
+        restFrames =
+                sounding || incoming != null
+                        ? 0
+                        : Math.min(restFrames + frames, Integer.MAX_VALUE / 2);
         if (restFrames > AMP_TAIL_SECONDS * sampleRate) {
             return;
         }
