@@ -19,7 +19,8 @@ import vocalis.core.voicing.Voicing;
  * <p>Design: for each sounding pitch class taken as root, the set of intervals above it is read in
  * order: third or suspension, fifth, seventh, then what is left as extensions, additions and
  * alterations. A bass that sounds nowhere else may stand outside the chord, after the slash (C19).
- * The readings are ranked by heard root, then by simplicity, then by key.
+ * The readings are ranked by heard root (both, where it is ambiguous), then by simplicity, then by
+ * key.
  */
 public final class ChordNamer {
 
@@ -46,10 +47,10 @@ public final class ChordNamer {
             }
         }
         names.sort(
-                Comparator.comparingInt(
-                                (ChordName n) -> n.root().pitchClass() == heard.root() ? 0 : 1)
+                Comparator.comparingInt((ChordName n) -> heard.mayBe(n.root().pitchClass()) ? 0 : 1)
                         .thenComparingInt(ChordName::modifiers)
                         .thenComparingInt(n -> n.bass().isPresent() ? 1 : 0)
+                        .thenComparingInt(n -> n.root().pitchClass() == heard.root() ? 0 : 1)
                         .thenComparingInt(n -> inKey(n, key) ? 0 : 1)
                         .thenComparingInt(n -> n.suffix().length()));
         return names.stream().distinct().toList();

@@ -61,6 +61,13 @@ public record HeardRoot(int root, List<Support> ranking, boolean ambiguous, Stri
                 reason(notes, bass, key, first, second, ambiguous));
     }
 
+    /**
+     * Whether a pitch class is heard as the root: the winner, or one that comes too close to it.
+     */
+    public boolean mayBe(int pitchClass) {
+        return pitchClass == root || (ambiguous && ranking.get(1).pitchClass() == pitchClass);
+    }
+
     private static int support(int candidate, List<Sounding> notes, int bass, Optional<Key> key) {
         int sum = 0;
         for (Sounding s : notes) {

@@ -20,6 +20,8 @@ import vocalis.core.voicing.Voicing;
  * @param steps intervals between neighbouring voices in semitones, from the lowest up
  * @param bass the lowest note
  * @param heard the heard root with its reason
+ * @param root pitch class that degrees are counted from: the heard root, or the one the voicing is
+ *     built for where that is heard as well
  * @param outside notes outside the scale, spelled, without doublings
  */
 public record Readout(
@@ -30,6 +32,7 @@ public record Readout(
         List<Integer> steps,
         Note bass,
         HeardRoot heard,
+        int root,
         List<Note> outside) {
 
     /**
@@ -37,7 +40,7 @@ public record Readout(
      *
      * @param source string, fret and MIDI number
      * @param note spelled
-     * @param ofChord degree above the heard root
+     * @param ofChord degree above {@link Readout#root}
      * @param ofKey degree above the tonic
      * @param inScale whether the scale has it
      */
@@ -54,11 +57,12 @@ public record Readout(
     /** Reads a voicing in a key. */
     public static Readout of(Voicing voicing, Key key) {
         HeardRoot heard = HeardRoot.of(voicing, Optional.of(key));
+        int root = heard.mayBe(voicing.root()) ? voicing.root() : heard.root();
         List<ChordName> names = ChordNamer.names(voicing, Optional.of(key));
         List<Voice> voices =
                 voicing.soundings().stream()
                         .sorted(Comparator.comparingInt(Sounding::midi))
-                        .map(s -> voice(s, voicing, heard.root(), key))
+                        .map(s -> voice(s, voicing, root, key))
                         .toList();
         List<Integer> steps = new ArrayList<>();
         for (int i = 1; i < voices.size(); i++) {
@@ -79,6 +83,7 @@ public record Readout(
                 steps,
                 voices.get(0).note(),
                 heard,
+                root,
                 outside);
     }
 

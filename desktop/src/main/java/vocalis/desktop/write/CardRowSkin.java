@@ -10,6 +10,7 @@ import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.choice.Card;
 import vocalis.core.harmony.ChordNamer;
+import vocalis.core.harmony.Readout;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
@@ -165,10 +166,11 @@ final class CardRowSkin extends CanvasSkin<CardRow> {
         int high = b.midi(b.strings() - 1, Math.min(20, b.frets())) + 1;
         stroke(g, c.line(), 1, left, y + 0.5, right, y + 0.5);
         g.setLineCap(StrokeLineCap.ROUND);
+        int heard = Readout.of(v, model.key()).root();
         for (Sounding s : v.soundings()) {
             double x =
                     left + Math.min(1, (double) (s.midi() - low) / (high - low)) * (right - left);
-            boolean root = Math.floorMod(s.midi() - v.root(), 12) == 0;
+            boolean root = s.pitchClass() == heard;
             Paint paint = root ? c.rootPaint() : s.open() ? c.openPaint() : c.ink();
             stroke(g, paint, 4, x, y - 6, x, y + 6);
         }

@@ -118,7 +118,7 @@ final class NeckSkin extends CanvasSkin<Neck> {
         Neck c = getSkinnable();
         Key key = model.key();
         for (int s = 0; s < board.strings(); s++) {
-            for (int f = 0; f <= board.frets(); f++) {
+            for (int f = 1; f <= board.frets(); f++) {
                 int midi = board.midi(s, f);
                 if (key.contains(midi)) {
                     String label =
@@ -126,7 +126,7 @@ final class NeckSkin extends CanvasSkin<Neck> {
                                     ? key.spell(midi).symbol()
                                     : key.degree(midi).symbol();
                     double x = geometry.mark(f);
-                    g.setFill(f == 0 ? c.back() : c.raised());
+                    g.setFill(c.raised());
                     g.fillRect(x - 7, geometry.y(s) - 6, 14, 12);
                     text(g, label, x, geometry.y(s), c.smallFont(), c.dim(), TextAlignment.CENTER);
                 }

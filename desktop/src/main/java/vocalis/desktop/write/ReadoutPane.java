@@ -71,7 +71,7 @@ final class ReadoutPane extends VBox {
                         .limit(2)
                         .map(ChordName::symbol)
                         .collect(Collectors.joining(", "));
-        boolean plain = r.different() == 2 && r.bass().midi() % 12 == r.heard().root();
+        boolean plain = r.different() == 2 && r.bass().midi() % 12 == r.root();
         boolean say = !others.isEmpty() && !plain;
         also.setText(say ? "also " + others : "");
         also.setManaged(say);
@@ -147,7 +147,7 @@ final class ReadoutPane extends VBox {
     }
 
     private static String bassInWords(Readout r) {
-        int above = Math.floorMod(r.bass().midi() - r.heard().root(), 12);
+        int above = Math.floorMod(r.bass().midi() - r.root(), 12);
         return r.bass().symbol() + ", the " + (above == 0 ? "root" : Degree.above(above).symbol());
     }
 
