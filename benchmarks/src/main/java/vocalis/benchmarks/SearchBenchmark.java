@@ -20,6 +20,7 @@ import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 
 /**
@@ -36,6 +37,8 @@ public class SearchBenchmark {
     @Param({"POWER", "FOURTH", "OCTAVE"})
     public Family family;
 
+    private static final Key KEY = Key.parse("A minor");
+
     private final Fretboard board = new Fretboard(Instrument.of(Tuning.STANDARD), 0);
     private Catalogue warm;
 
@@ -46,7 +49,7 @@ public class SearchBenchmark {
     }
 
     private List<Card> cards(Catalogue catalogue) {
-        return new Ranking(family, List.of())
+        return new Ranking(family, List.of(), KEY)
                 .cards(catalogue.candidates(board, Hand.MEDIUM, family, 9));
     }
 

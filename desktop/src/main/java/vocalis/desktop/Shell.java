@@ -176,9 +176,23 @@ final class Shell {
                         item("Note names or degrees\tN", () -> flip(model.noteNamesProperty())),
                         item("Scale on the neck\tS", () -> flip(model.scaleStepsProperty())),
                         item("Dark or light\tCtrl T", this::switchTheme));
+        Menu harmony = new Menu("H_armony");
+        harmony.getItems()
+                .addAll(
+                        item(
+                                "Compare this voicing\tC",
+                                () -> write.binding(KeyCode.C).action().run()),
+                        item("Idle fingers\tI", () -> write.binding(KeyCode.I).action().run()),
+                        item(
+                                "Over the twelve basses\tB",
+                                () -> write.binding(KeyCode.B).action().run()),
+                        item("Drone map\tD", () -> write.binding(KeyCode.D).action().run()),
+                        item(
+                                "Keys that fit the riff\tK",
+                                () -> write.binding(KeyCode.K).action().run()));
         Menu help = new Menu("_Help");
         help.getItems().add(item("All keys\tF1", () -> scene.getRoot().fireEvent(f1())));
-        MenuBar bar = new MenuBar(file, edit, view, help);
+        MenuBar bar = new MenuBar(file, edit, view, harmony, help);
         bar.setId("menus");
         return bar;
     }

@@ -129,13 +129,12 @@ class WindowTest {
                                 () ->
                                         model().familyProperty().get() == family
                                                 && !model().cardsProperty().get().isEmpty()
-                                                && family.recipe()
-                                                        .accepts(
-                                                                model().cardsProperty()
-                                                                        .get()
-                                                                        .get(0)
-                                                                        .first()
-                                                                        .voicing())));
+                                                && family.accepts(
+                                                        model().cardsProperty()
+                                                                .get()
+                                                                .get(0)
+                                                                .first()
+                                                                .voicing())));
     }
 
     private Point2D at(Node node, double x, double y) {
@@ -406,7 +405,7 @@ class WindowTest {
             KeyCode digit = KeyCode.getKeyCode(String.valueOf(family.digit()));
             press(robot, KeyCode.CONTROL, digit);
             List<Sounding> notes = chord(0).candidate().voicing().soundings();
-            assertThat(family.recipe().accepts(chord(0).candidate().voicing())).isTrue();
+            assertThat(family.accepts(chord(0).candidate().voicing())).isTrue();
             sleep(SETTLE);
             tap.clear();
             sleep(2.4);

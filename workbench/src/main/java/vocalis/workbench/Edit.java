@@ -9,7 +9,11 @@ import vocalis.core.riff.Member;
 import vocalis.core.riff.NamedRiff;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Root;
+import vocalis.core.riff.RootSpan;
+import vocalis.core.riff.Score;
 import vocalis.core.riff.Touch;
+import vocalis.core.riff.Treatment;
+import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 
 /**
@@ -44,6 +48,33 @@ public sealed interface Edit {
         @Override
         public NamedRiff apply(NamedRiff before) {
             return before.with(before.riff().withGround(ground));
+        }
+    }
+
+    /** Reads the riff in another key: every root and voicing stays where it sounds. */
+    record Reinterpret(Key key, Score score) implements Edit {
+        @Override
+        public String label() {
+            return "read in " + key;
+        }
+
+        @Override
+        public NamedRiff apply(NamedRiff before) {
+            Riff riff = before.riff();
+            List<RootSpan> roots = new ArrayList<>();
+            List<Treatment> treatments = new ArrayList<>();
+            for (int i = 0; i < riff.roots().size(); i++) {
+                Score.Chord chord = score.chords().get(i);
+                roots.add(new RootSpan(Root.of(key, chord.root()), riff.roots().get(i).length()));
+                Treatment t = riff.treatments().get(i);
+                Member same =
+                        chord.byHand()
+                                ? t.member().orElseThrow()
+                                : Member.Found.of(chord.candidate().voicing());
+                treatments.add(t.with(t.family(), same));
+            }
+            return before.with(
+                    riff.withRoots(roots, treatments).withGround(riff.ground().withKey(key)));
         }
     }
 

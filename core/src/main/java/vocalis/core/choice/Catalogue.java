@@ -1,12 +1,16 @@
 package vocalis.core.choice;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
+import vocalis.core.instrument.Shape;
 import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Playability;
 import vocalis.core.voicing.VoicingSearch;
 
 /**
@@ -29,9 +33,28 @@ public final class Catalogue {
         return found.computeIfAbsent(new Query(board, hand, family, root), Catalogue::search);
     }
 
+    /** The search asks for a fingering of every shape it finishes; the one it got is kept. */
     private static List<Candidate> search(Query q) {
-        return VoicingSearch.all(q.family.recipe(), q.board, q.root, q.hand).stream()
-                .map(v -> new Candidate(v, Fingering.of(q.board, v.shape(), q.hand).orElseThrow()))
+        Map<Shape, Fingering> held = new HashMap<>();
+        Playability remembering =
+                new Playability() {
+                    @Override
+                    public boolean withinReach(Fretboard board, int low, int high) {
+                        return q.hand.withinReach(board, low, high);
+                    }
+
+                    @Override
+                    public boolean playable(Fretboard board, Shape shape) {
+                        if (held.containsKey(shape)) {
+                            return true;
+                        }
+                        Optional<Fingering> f = Fingering.of(board, shape, q.hand);
+                        f.ifPresent(x -> held.put(shape, x));
+                        return f.isPresent();
+                    }
+                };
+        return VoicingSearch.all(q.family, q.board, q.root, remembering).stream()
+                .map(v -> new Candidate(v, held.get(v.shape())))
                 .toList();
     }
 }

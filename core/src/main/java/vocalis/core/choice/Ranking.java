@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import vocalis.core.hands.Move;
 import vocalis.core.instrument.Shape;
+import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.ShapeClass;
 
@@ -19,6 +20,7 @@ import vocalis.core.voicing.ShapeClass;
 public final class Ranking {
 
     private static final double PER_VOICE_OFF_USUAL = 0.9;
+    private static final double PER_NOTE_OUTSIDE = 1.2;
     private static final double PER_100_MM_TRAVEL = 0.9;
     private static final double PER_ANCHOR = 0.25;
     private static final double PER_SEMITONE_OF_REGISTER = 0.08;
@@ -32,13 +34,18 @@ public final class Ranking {
     private static final int SPREAD = 24;
 
     private final Family family;
+    private final boolean[] inScale = new boolean[12];
     private final List<Shape> neighbours;
 
     /**
      * @param family whose usual thickness counts
      * @param neighbours shapes before and after, to which the hand should stay near; may be empty
+     * @param key whose scale the notes should be in
      */
-    public Ranking(Family family, List<Shape> neighbours) {
+    public Ranking(Family family, List<Shape> neighbours, Key key) {
+        for (int pc = 0; pc < 12; pc++) {
+            inScale[pc] = key.contains(pc);
+        }
         this.family = family;
         this.neighbours = List.copyOf(neighbours);
     }
@@ -47,12 +54,22 @@ public final class Ranking {
     public double cost(Candidate c) {
         Shape shape = c.voicing().shape();
         double cost = c.fingering().effort();
-        cost +=
-                PER_VOICE_OFF_USUAL
-                        * Math.abs(c.voicing().voices() - family.recipe().usualVoices());
+        cost += PER_VOICE_OFF_USUAL * Math.abs(c.voicing().voices() - family.usualVoices());
         cost += PER_FRET * c.position() + PER_FRET_PAST_NINE * Math.max(0, c.position() - 9);
         cost += PER_STRING_FROM_LOWEST * c.lowString();
-        long open = shape.frets().stream().filter(f -> f == 0).count();
+        int open = 0;
+        int outside = 0;
+        for (int string = 0; string < shape.strings(); string++) {
+            int fret = shape.fret(string);
+            if (fret >= 0) {
+                open += fret == 0 ? 1 : 0;
+                outside |=
+                        inScale[c.voicing().board().midi(string, fret) % 12]
+                                ? 0
+                                : 1 << c.voicing().board().midi(string, fret) % 12;
+            }
+        }
+        cost += PER_NOTE_OUTSIDE * Integer.bitCount(outside);
         cost += PER_OPEN_STRING * open;
         if (open > 0 && shape.highestFretted() > 4) {
             cost += OPEN_BESIDE_FRETTED * (shape.highestFretted() - 4);
@@ -97,39 +114,50 @@ public final class Ranking {
                 groups.entrySet().stream().map(e -> new Card(e.getKey(), e.getValue())).toList());
     }
 
-    /** Takes the next card by its cost plus a charge for what the cards before it already show. */
-    private List<Card> spread(List<Card> cards) {
-        List<Card> rest = new ArrayList<>(cards);
-        List<Double> costs = new ArrayList<>();
-        cards.forEach(c -> costs.add(cost(c.first())));
-        List<Card> out = new ArrayList<>();
-        while (!rest.isEmpty() && out.size() < SPREAD) {
-            int next = 0;
-            for (int i = 1; i < rest.size(); i++) {
-                if (costs.get(i) < costs.get(next)) {
-                    next = i;
-                }
+    /** A card on offer: what it costs now, the strings it uses as bits, where it lies. */
+    private static final class Offered {
+        final Card card;
+        final int strings;
+        final int position;
+        double cost;
+
+        Offered(Card card, double cost) {
+            this.card = card;
+            this.cost = cost;
+            this.position = card.first().position();
+            int bits = 0;
+            Shape shape = card.first().voicing().shape();
+            for (int s = 0; s < shape.strings(); s++) {
+                bits |= shape.sounds(s) ? 1 << s : 0;
             }
-            Card taken = rest.remove(next);
-            costs.remove(next);
-            out.add(taken);
-            for (int i = 0; i < rest.size(); i++) {
-                costs.set(i, costs.get(i) + likeness(rest.get(i).first(), taken.first()));
-            }
+            this.strings = bits;
         }
-        out.addAll(rest);
-        return List.copyOf(out);
+
+        /** The charge for what a card before it already shows. */
+        double likeness(Offered shown) {
+            double charge = strings == shown.strings ? SAME_STRINGS : 0;
+            return Math.abs(position - shown.position) <= 2 ? charge + SAME_POSITION : charge;
+        }
     }
 
-    private static double likeness(Candidate c, Candidate shown) {
-        double charge = 0;
-        if (shown.voicing().shape().sounded().equals(c.voicing().shape().sounded())) {
-            charge += SAME_STRINGS;
+    /** Takes the next card by its cost plus a charge for what the cards before it already show. */
+    private List<Card> spread(List<Card> cards) {
+        List<Offered> rest = new ArrayList<>();
+        cards.forEach(c -> rest.add(new Offered(c, cost(c.first()))));
+        List<Card> out = new ArrayList<>();
+        while (!rest.isEmpty() && out.size() < SPREAD) {
+            Offered next = rest.get(0);
+            for (Offered o : rest) {
+                next = o.cost < next.cost ? o : next;
+            }
+            rest.remove(next);
+            out.add(next.card);
+            for (Offered o : rest) {
+                o.cost += o.likeness(next);
+            }
         }
-        if (Math.abs(shown.position() - c.position()) <= 2) {
-            charge += SAME_POSITION;
-        }
-        return charge;
+        rest.forEach(o -> out.add(o.card));
+        return List.copyOf(out);
     }
 
     /** Lowest and highest MIDI number of a shape. */

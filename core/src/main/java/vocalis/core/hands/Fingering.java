@@ -54,6 +54,11 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
      * The easiest fingering within the hand's reach, or empty when no hand of that size holds it.
      */
     public static Optional<Fingering> of(Fretboard board, Shape shape, Hand hand) {
+        return of(board, shape, hand, List.of());
+    }
+
+    /** The easiest fingering in which the given presses stay as they are. */
+    static Optional<Fingering> of(Fretboard board, Shape shape, Hand hand, List<Press> staying) {
         int low = shape.lowestFretted();
         int high = shape.highestFretted();
         if (low == 0) {
@@ -74,7 +79,8 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
         double ease = Math.pow(reach / hand.comfortMm(), 2) * REACH;
         Fingering best = null;
         for (List<Press> runs : cuts) {
-            Fingering f = withFingers(runs, ease + INNER_SILENCE * innerSilences(shape), reach);
+            Fingering f =
+                    withFingers(runs, ease + INNER_SILENCE * innerSilences(shape), reach, staying);
             if (f != null && (best == null || f.effort < best.effort)) {
                 best = f;
             }
@@ -152,7 +158,8 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
         return true;
     }
 
-    private static Fingering withFingers(List<Press> runs, double base, double reach) {
+    private static Fingering withFingers(
+            List<Press> runs, double base, double reach, List<Press> staying) {
         int n = runs.size();
         Fingering best = null;
         for (int mask = 1; n <= 4 && mask < 16; mask++) {
@@ -168,7 +175,9 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
                 presses.add(new Press(finger, run.fret(), run.lowString(), run.highString()));
             }
             double effort = base + effort(presses);
-            if (possible(presses) && (best == null || effort < best.effort)) {
+            if (possible(presses)
+                    && presses.containsAll(staying)
+                    && (best == null || effort < best.effort)) {
                 best = new Fingering(presses, effort, reach);
             }
         }

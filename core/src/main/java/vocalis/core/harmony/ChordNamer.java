@@ -56,6 +56,30 @@ public final class ChordNamer {
         return names.stream().distinct().toList();
     }
 
+    /** The best name of a voicing over another bass, a pitch class that need not sound in it. */
+    public static ChordName over(Voicing voicing, int bass, Optional<Key> key) {
+        Set<Integer> all = new TreeSet<>(voicing.pitchClasses());
+        all.add(bass);
+        List<ChordName> names = new ArrayList<>();
+        for (int root : all) {
+            names.add(read(root, all, bass, voicing.voices() + 1, key));
+            if (root != bass && !voicing.pitchClasses().contains(bass)) {
+                names.add(
+                        read(
+                                root,
+                                new TreeSet<>(voicing.pitchClasses()),
+                                bass,
+                                voicing.voices(),
+                                key));
+            }
+        }
+        names.sort(
+                Comparator.comparingInt(ChordName::modifiers)
+                        .thenComparingInt(n -> n.root().pitchClass() == bass ? 0 : 1)
+                        .thenComparingInt(n -> n.suffix().length()));
+        return names.get(0);
+    }
+
     /** The best exact name. */
     public static ChordName name(Voicing voicing, Optional<Key> key) {
         return names(voicing, key).get(0);
@@ -87,6 +111,7 @@ public final class ChordNamer {
         private final Set<Integer> left = new TreeSet<>();
         private final List<String> added = new ArrayList<>();
         private int modifiers;
+        private boolean minorThird;
 
         Reading(int root, Set<Integer> pcs) {
             for (int pc : pcs) {
@@ -97,7 +122,8 @@ public final class ChordNamer {
 
         String suffix() {
             boolean major = left.remove(4);
-            boolean minor = !major && left.contains(3) && left.remove(3);
+            boolean minor = !major && left.remove(3);
+            minorThird = minor;
             boolean third = major || minor;
             boolean pure = left.remove(7);
             String fifth = pure ? "" : alteredFifth(minor);
@@ -110,6 +136,7 @@ public final class ChordNamer {
             }
             String seventh = fullyDim ? "7" : seventh();
             boolean hasSeventh = !seventh.isEmpty() && !fullyDim;
+            seventh = extended(seventh, third);
             String suspended = third ? "" : suspension(hasSeventh, noFifth);
             boolean bareFifth = !third && suspended.isEmpty() && pure && seventh.isEmpty();
             String sixth = hasSeventh || fullyDim ? "" : sixth(third, bareFifth);
@@ -118,7 +145,7 @@ public final class ChordNamer {
             if (!fifth.isEmpty() && !(dim && !hasSeventh) && !aug) {
                 add(fifth);
             }
-            nameRest(hasSeventh);
+            nameRest();
             if (!third && suspended.isEmpty() && !(bareFifth && sixth.isEmpty())) {
                 add("no3");
             }
@@ -145,6 +172,11 @@ public final class ChordNamer {
             return "";
         }
 
+        /** A ninth that no altered ninth stands beside. */
+        private boolean plainNinth() {
+            return left.contains(2) && !left.contains(1) && !left.contains(3);
+        }
+
         /** {@code 7}, {@code 9}, {@code maj7}, {@code maj9}, or nothing. */
         private String seventh() {
             boolean flat = left.remove(10);
@@ -152,11 +184,29 @@ public final class ChordNamer {
             if (!flat && !sharp) {
                 return "";
             }
-            String number = left.contains(2) && !left.contains(1) ? "9" : "7";
+            String number = plainNinth() ? "9" : "7";
             if (number.equals("9")) {
                 left.remove(2);
             }
             return (sharp ? "maj" : "") + number;
+        }
+
+        /**
+         * A ninth with the sixth above it is a thirteenth; with the fourth over a minor third an
+         * eleventh.
+         */
+        private String extended(String seventh, boolean third) {
+            if (!seventh.endsWith("9") || !third) {
+                return seventh;
+            }
+            String stem = seventh.substring(0, seventh.length() - 1);
+            if (left.remove(9)) {
+                return stem + "13";
+            }
+            if (minorThird && left.remove(5)) {
+                return stem + "11";
+            }
+            return seventh;
         }
 
         private String suspension(boolean hasSeventh, boolean noFifth) {
@@ -176,7 +226,8 @@ public final class ChordNamer {
                 return "";
             }
             left.remove(9);
-            if (left.remove(2)) {
+            if (plainNinth()) {
+                left.remove(2);
                 return "6/9";
             }
             return "6";
@@ -206,17 +257,17 @@ public final class ChordNamer {
             return join != null ? join : (minor ? "m" : "") + seventh + sixth;
         }
 
-        private void nameRest(boolean hasSeventh) {
+        private void nameRest() {
             for (int semitones : List.copyOf(left)) {
                 String name =
                         switch (semitones) {
                             case 1 -> "♭9";
-                            case 2 -> hasSeventh ? "9" : "add9";
+                            case 2 -> "add9";
                             case 3 -> "♯9";
-                            case 5 -> hasSeventh ? "11" : "add11";
+                            case 5 -> "add11";
                             case 6 -> "♯11";
                             case 8 -> "♭13";
-                            case 9 -> hasSeventh ? "13" : "add13";
+                            case 9 -> "add13";
                             case 10 -> "add♭7";
                             default -> "addmaj7";
                         };

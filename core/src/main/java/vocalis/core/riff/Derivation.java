@@ -96,7 +96,7 @@ public final class Derivation {
                             + key.spell(root)
                             + " cannot be held here; the best one is played instead.");
         }
-        return new Ranking(family, before).best(all).orElseThrow();
+        return new Ranking(family, before, key).best(all).orElseThrow();
     }
 
     private static double distance(Candidate c, Member.Found chosen) {

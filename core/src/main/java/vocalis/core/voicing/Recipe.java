@@ -1,5 +1,6 @@
 package vocalis.core.voicing;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 
@@ -7,24 +8,38 @@ import java.util.Set;
  * What a family asks of a voicing; one exhaustive search serves them all. Degrees are semitones
  * above the root, 0 to 11.
  *
- * @param allowed degrees that may sound
+ * @param allowed degrees that may sound (with drones: that may be fretted)
  * @param required degrees that must sound
  * @param bass degrees that the lowest note may be
- * @param minVoices fewest sounded strings
- * @param maxVoices most sounded strings
- * @param innerSilences least and most silent strings between sounded ones, inclusive
+ * @param voices fewest and most sounded strings
+ * @param innerSilences fewest and most silent strings between sounded ones
  * @param steps semitones that neighbouring sounded strings may lie apart; empty for any above zero
+ * @param opens what open strings may do
  * @param usualVoices the thickness that players take where nothing else is said
  */
 public record Recipe(
         Set<Integer> allowed,
         Set<Integer> required,
         Set<Integer> bass,
-        int minVoices,
-        int maxVoices,
+        Range voices,
         Range innerSilences,
         Set<Integer> steps,
+        Opens opens,
         int usualVoices) {
+
+    /** What open strings may do. */
+    public enum Opens {
+        /** Sound like fretted notes, where their degree is allowed. */
+        AS_FRETTED,
+        /**
+         * Ring as drones of any degree above, below or inside a fretted shape of two notes or more.
+         */
+        DRONES,
+        /** One drone of any degree, strictly between two fretted notes. */
+        DRONE_INSIDE,
+        /** At least one must sound, and nothing lies past the fourth fret: open-position forms. */
+        OPEN_POSITION
+    }
 
     /** Both ends inclusive. */
     public record Range(int least, int most) {
@@ -33,7 +48,14 @@ public record Recipe(
                 throw new IllegalArgumentException("range " + least + " to " + most + " is empty");
             }
         }
+
+        boolean holds(int n) {
+            return n >= least && n <= most;
+        }
     }
+
+    /** Last fret of an open-position form. */
+    static final int OPEN_POSITION_FRETS = 4;
 
     public Recipe {
         allowed = Set.copyOf(allowed);
@@ -44,41 +66,97 @@ public record Recipe(
             throw new IllegalArgumentException(
                     "required and bass degrees must be among the allowed ones");
         }
-        if (minVoices < 1 || maxVoices < minVoices) {
-            throw new IllegalArgumentException(
-                    "voices from " + minVoices + " to " + maxVoices + " cannot be had");
+        if (voices.least() < 1) {
+            throw new IllegalArgumentException("a voicing has a voice at least");
         }
+    }
+
+    /** All of {@code degrees} must sound, with any of {@code bass} lowest. */
+    static Recipe all(Set<Integer> degrees, Set<Integer> bass, Range voices, int innerSilences) {
+        return new Recipe(
+                degrees,
+                degrees,
+                bass,
+                voices,
+                new Range(0, innerSilences),
+                Set.of(),
+                Opens.AS_FRETTED,
+                voices.least());
+    }
+
+    Recipe opening(Opens how) {
+        return new Recipe(allowed, required, bass, voices, innerSilences, steps, how, usualVoices);
     }
 
     /** Whether a finished voicing satisfies the recipe; the search prunes with the same rules. */
     public boolean accepts(Voicing voicing) {
-        List<Sounding> s = voicing.soundings();
-        if (s.size() < minVoices || s.size() > maxVoices) {
+        List<Sounding> notes = voicing.soundings();
+        if (!voices.holds(notes.size()) || !innerSilences.holds(voicing.innerSilences())) {
             return false;
         }
-        if (voicing.innerSilences() < innerSilences.least()
-                || voicing.innerSilences() > innerSilences.most()) {
-            return false;
-        }
-        for (int i = 0; i < s.size(); i++) {
-            if (!allowed.contains(degree(s.get(i), voicing.root()))) {
+        Sounding lowest = notes.stream().min(Comparator.comparingInt(Sounding::midi)).orElseThrow();
+        for (int i = 0; i < notes.size(); i++) {
+            Sounding n = notes.get(i);
+            if (!mayStand(degree(n, voicing.root()), n.open())) {
                 return false;
             }
-            if (i > 0 && !stepAllowed(s.get(i).midi() - s.get(i - 1).midi())) {
+            if (i > 0 && !stepAllowed(n.midi() - notes.get(i - 1).midi())) {
                 return false;
             }
         }
-        return bass.contains(degree(s.get(0), voicing.root()))
-                && required.stream()
-                        .allMatch(d -> s.stream().anyMatch(n -> degree(n, voicing.root()) == d));
+        boolean bassFits =
+                bass.contains(degree(lowest, voicing.root()))
+                        || (opens == Opens.DRONES && lowest.open());
+        boolean complete =
+                required.stream()
+                        .allMatch(
+                                d ->
+                                        notes.stream()
+                                                .anyMatch(
+                                                        n ->
+                                                                degree(n, voicing.root()) == d
+                                                                        && (!drones()
+                                                                                || !n.open())));
+        return bassFits && complete && opensFit(voicing, notes);
+    }
+
+    private boolean opensFit(Voicing voicing, List<Sounding> notes) {
+        long open = notes.stream().filter(Sounding::open).count();
+        long fretted = notes.size() - open;
+        return switch (opens) {
+            case AS_FRETTED -> true;
+            case DRONES -> open >= 1 && fretted >= 2;
+            case DRONE_INSIDE ->
+                    open == 1
+                            && fretted == 2
+                            && !notes.get(0).open()
+                            && !notes.get(notes.size() - 1).open();
+            case OPEN_POSITION ->
+                    open >= 1
+                            && fretted >= 1
+                            && voicing.shape().highestFretted() <= OPEN_POSITION_FRETS;
+        };
+    }
+
+    /** Whether open strings may be of any degree. */
+    boolean drones() {
+        return opens == Opens.DRONES || opens == Opens.DRONE_INSIDE;
+    }
+
+    /** Whether a note of a degree may sound on a string that is open or fretted. */
+    boolean mayStand(int degree, boolean open) {
+        return (open && drones()) || allowed.contains(degree);
     }
 
     /** Whether neighbouring sounded strings may lie this many semitones apart. */
     boolean stepAllowed(int semitones) {
+        if (drones()) {
+            return semitones != 0;
+        }
         return semitones > 0 && (steps.isEmpty() || steps.contains(semitones));
     }
 
-    private static int degree(Sounding note, int root) {
+    static int degree(Sounding note, int root) {
         return Math.floorMod(note.midi() - root, 12);
     }
 }

@@ -43,7 +43,7 @@ class FingeringTest {
         List<Voicing> all = new ArrayList<>();
         for (Family family : Family.values()) {
             for (int root = 0; root < 12; root++) {
-                all.addAll(VoicingSearch.all(family.recipe(), STANDARD, root, Hand.MEDIUM));
+                all.addAll(VoicingSearch.all(family, STANDARD, root, Hand.MEDIUM));
             }
         }
         assertThat(all.size()).isGreaterThan(1000);

@@ -21,12 +21,14 @@ class VoicingSearchTest {
     private static Set<Shape> bruteForce(Family family, Fretboard board, int root, Hand hand) {
         Set<Shape> found = new HashSet<>();
         int n = board.strings();
+        boolean narrow =
+                family == Family.POWER || family == Family.FOURTH || family == Family.OCTAVE;
         List<List<Integer>> perString = new ArrayList<>();
         for (int s = 0; s < n; s++) {
             List<Integer> frets = new ArrayList<>(List.of(-1));
             for (int f = 0; f <= board.frets(); f++) {
                 int interval = Math.floorMod(board.midi(s, f) - root, 12);
-                if (interval == 0 || (interval == 7 && family != Family.OCTAVE)) {
+                if (!narrow || f == 0 || interval == 0 || interval == 7) {
                     frets.add(f);
                 }
             }
@@ -40,49 +42,214 @@ class VoicingSearchTest {
                 frets[s] = perString.get(s).get((int) (rest % perString.get(s).size()));
                 rest /= perString.get(s).size();
             }
-            if (wanted(family, frets, board, root, hand)) {
+            Grip grip = Grip.of(frets, board, root);
+            if (grip.notes.size() >= 2
+                    && wanted(family, grip)
+                    && hand.playable(board, Shape.of(frets))) {
                 found.add(Shape.of(frets));
             }
         }
         return found;
     }
 
-    /** The families restated in plain conditions (common practice), apart from the recipes. */
-    private static boolean wanted(
-            Family family, int[] frets, Fretboard board, int root, Hand hand) {
-        List<Integer> strings = new ArrayList<>();
-        List<Integer> notes = new ArrayList<>();
-        for (int s = 0; s < frets.length; s++) {
-            if (frets[s] >= 0) {
-                strings.add(s);
-                notes.add(board.midi(s, frets[s]));
+    /** Plain facts about a grip, apart from the program's own types. */
+    private static final class Grip {
+        final List<Integer> notes = new ArrayList<>();
+        final List<Integer> degrees = new ArrayList<>();
+        final List<Boolean> open = new ArrayList<>();
+        int gaps;
+        boolean ascending = true;
+        int lowest;
+        int highestFret;
+
+        static Grip of(int[] frets, Fretboard board, int root) {
+            Grip g = new Grip();
+            int first = -1;
+            int last = -1;
+            for (int s = 0; s < frets.length; s++) {
+                if (frets[s] >= 0) {
+                    int midi = board.midi(s, frets[s]);
+                    g.ascending &= g.notes.isEmpty() || midi > g.notes.get(g.notes.size() - 1);
+                    g.notes.add(midi);
+                    g.degrees.add(Math.floorMod(midi - root, 12));
+                    g.open.add(frets[s] == 0);
+                    g.highestFret = Math.max(g.highestFret, frets[s]);
+                    first = first < 0 ? s : first;
+                    last = s;
+                }
             }
+            if (!g.notes.isEmpty()) {
+                g.gaps = last - first + 1 - g.notes.size();
+                g.lowest = g.degrees.get(g.notes.indexOf(java.util.Collections.min(g.notes)));
+            }
+            return g;
         }
-        if (notes.size() < 2) {
+
+        Set<Integer> set() {
+            return new HashSet<>(degrees);
+        }
+
+        Set<Integer> fretted() {
+            Set<Integer> all = new HashSet<>();
+            for (int i = 0; i < degrees.size(); i++) {
+                if (!open.get(i)) {
+                    all.add(degrees.get(i));
+                }
+            }
+            return all;
+        }
+
+        long opens() {
+            return open.stream().filter(o -> o).count();
+        }
+
+        int step(int i) {
+            return notes.get(i) - notes.get(i - 1);
+        }
+    }
+
+    /** The families restated in plain conditions (common practice), apart from the recipes. */
+    private static boolean wanted(Family family, Grip g) {
+        int n = g.notes.size();
+        return switch (family) {
+            case POWER ->
+                    g.ascending && g.set().equals(Set.of(0, 7)) && g.lowest == 0 && g.gaps <= 3;
+            case FOURTH ->
+                    g.set().equals(Set.of(0, 7))
+                            && g.lowest == 7
+                            && n <= 3
+                            && g.gaps == 0
+                            && (g.step(1) == 5)
+                            && (n == 2 || g.step(2) == 7);
+            case THIRD ->
+                    n == 2
+                            && g.gaps <= 3
+                            && (g.set().equals(Set.of(0, 3)) && Set.of(3, 9, 15).contains(g.step(1))
+                                    || g.set().equals(Set.of(0, 4))
+                                            && Set.of(4, 8, 16).contains(g.step(1)));
+            case OCTAVE -> octave(g, n);
+            case TRIAD -> triad(g, n);
+            case SUSPENDED -> suspended(g, n);
+            case EXTENDED -> extended(g, n);
+            case DRONE -> drone(g, n);
+            case SUBSTITUTE -> substitute(g, n);
+        };
+    }
+
+    private static boolean octave(Grip g, int n) {
+        boolean plain =
+                n == 2
+                        && g.set().equals(Set.of(0))
+                        && g.step(1) == 12
+                        && g.gaps >= 1
+                        && g.gaps <= 2;
+        boolean around =
+                n == 3
+                        && g.gaps <= 1
+                        && g.opens() == 1
+                        && g.open.get(1)
+                        && g.fretted().equals(Set.of(0))
+                        && g.lowest == 0
+                        && g.step(1) != 0
+                        && g.step(2) != 0;
+        return plain || around;
+    }
+
+    private static boolean triad(Grip g, int n) {
+        Set<Set<Integer>> four =
+                Set.of(Set.of(0, 4, 7), Set.of(0, 3, 7), Set.of(0, 3, 6), Set.of(0, 4, 8));
+        boolean three = n == 3 && g.gaps == 0 && g.ascending && four.contains(g.set());
+        boolean openForm =
+                n >= 4
+                        && g.gaps == 0
+                        && g.ascending
+                        && g.lowest == 0
+                        && (g.set().equals(Set.of(0, 4, 7)) || g.set().equals(Set.of(0, 3, 7)))
+                        && g.opens() >= 1
+                        && g.opens() < n
+                        && g.highestFret <= 4;
+        return three || openForm;
+    }
+
+    private static boolean suspended(Grip g, int n) {
+        boolean three = Set.of(Set.of(0, 2, 7), Set.of(0, 5, 7), Set.of(0, 6, 7)).contains(g.set());
+        boolean four =
+                Set.of(
+                                Set.of(0, 2, 4, 7),
+                                Set.of(0, 2, 3, 7),
+                                Set.of(0, 4, 5, 7),
+                                Set.of(0, 3, 5, 7),
+                                Set.of(0, 4, 7, 9),
+                                Set.of(0, 3, 7, 9))
+                        .contains(g.set());
+        return g.ascending
+                && (three && n == 3 && g.gaps <= 1 && (g.lowest == 0 || g.lowest == 7)
+                        || three
+                                && n == 4
+                                && g.gaps <= (g.set().contains(6) ? 1 : 0)
+                                && g.lowest == 0
+                        || four && (n == 4 || n == 5) && g.gaps == 0 && g.lowest == 0);
+    }
+
+    private static boolean extended(Grip g, int n) {
+        boolean shell =
+                Set.of(
+                                Set.of(0, 4, 10),
+                                Set.of(0, 3, 10),
+                                Set.of(0, 4, 11),
+                                Set.of(0, 5, 10),
+                                Set.of(0, 3, 6),
+                                Set.of(0, 4, 8))
+                        .contains(g.set());
+        boolean full =
+                Set.of(
+                                Set.of(0, 4, 7, 10),
+                                Set.of(0, 3, 7, 10),
+                                Set.of(0, 4, 7, 11),
+                                Set.of(0, 3, 7, 11),
+                                Set.of(0, 5, 7, 10),
+                                Set.of(0, 2, 4, 10),
+                                Set.of(0, 2, 3, 10),
+                                Set.of(0, 2, 4, 11),
+                                Set.of(0, 3, 5, 10),
+                                Set.of(0, 3, 6, 10),
+                                Set.of(0, 3, 6, 9),
+                                Set.of(0, 4, 6, 10),
+                                Set.of(0, 4, 8, 10),
+                                Set.of(0, 1, 4, 10),
+                                Set.of(0, 3, 4, 10))
+                        .contains(g.set());
+        return g.ascending && g.lowest == 0 && g.gaps <= 1 && (shell && n == 3 || full && n == 4);
+    }
+
+    private static boolean drone(Grip g, int n) {
+        boolean unison = false;
+        for (int i = 1; i < n; i++) {
+            unison |= g.step(i) == 0;
+        }
+        boolean movable = Set.of(Set.of(0, 7), Set.of(0, 4), Set.of(0, 3)).contains(g.fretted());
+        int low = g.notes.indexOf(java.util.Collections.min(g.notes));
+        boolean bass = g.open.get(low) || g.fretted().contains(g.lowest);
+        return n >= 4
+                && g.gaps == 0
+                && !unison
+                && movable
+                && bass
+                && g.opens() >= 1
+                && n - g.opens() >= 2;
+    }
+
+    private static boolean substitute(Grip g, int n) {
+        if (!g.ascending) {
             return false;
         }
-        int gaps = strings.get(strings.size() - 1) - strings.get(0) + 1 - strings.size();
-        boolean hasRoot = notes.stream().anyMatch(m -> Math.floorMod(m - root, 12) == 0);
-        boolean hasFifth = notes.stream().anyMatch(m -> Math.floorMod(m - root, 12) == 7);
-        int bass = Math.floorMod(notes.get(0) - root, 12);
-        for (int i = 1; i < notes.size(); i++) {
-            int step = notes.get(i) - notes.get(i - 1);
-            if (step <= 0 || (family == Family.FOURTH && step != 5 && step != 7)) {
-                return false;
-            }
-        }
-        boolean rules =
-                switch (family) {
-                    case POWER ->
-                            hasRoot && hasFifth && bass == 0 && notes.size() <= 6 && gaps <= 3;
-                    case FOURTH ->
-                            hasRoot && hasFifth && bass == 7 && notes.size() <= 3 && gaps == 0;
-                    case OCTAVE ->
-                            notes.size() == 2
-                                    && notes.get(1) - notes.get(0) == 12
-                                    && (gaps == 1 || gaps == 2);
-                };
-        return rules && hand.playable(board, Shape.of(frets));
+        Set<Integer> s = g.set();
+        return n == 3 && g.gaps <= 1 && s.equals(Set.of(6, 10, 4)) && g.lowest == 6
+                || n == 4 && g.gaps <= 1 && s.equals(Set.of(6, 10, 1, 4)) && g.lowest == 6
+                || n == 3
+                        && g.gaps == 0
+                        && Set.of(Set.of(4, 7, 11), Set.of(3, 7, 10), Set.of(8, 0, 3)).contains(s)
+                || n == 4 && g.gaps <= 1 && s.equals(Set.of(9, 0, 4, 7)) && g.lowest == 9;
     }
 
     @Test
@@ -90,25 +257,50 @@ class VoicingSearchTest {
         List<Fretboard> boards =
                 List.of(STANDARD, LOW_D, new Fretboard(Instrument.of(Tuning.STANDARD), 3));
         for (Fretboard board : boards) {
-            for (Family family : Family.values()) {
-                for (Hand hand : List.of(Hand.SMALL, Hand.LARGE)) {
-                    for (int root : new int[] {0, 4, 9}) {
-                        Set<Shape> ours =
-                                Set.copyOf(
-                                        VoicingSearch.all(family.recipe(), board, root, hand)
-                                                .stream()
-                                                .map(Voicing::shape)
-                                                .toList());
-                        assertThat(ours)
-                                .as(
-                                        "%s on %d, capo %d, %s hand",
-                                        family, root, board.capo(), hand.name())
-                                .isNotEmpty()
-                                .isEqualTo(bruteForce(family, board, root, hand));
-                    }
+            for (Family family : List.of(Family.POWER, Family.FOURTH, Family.OCTAVE)) {
+                for (int root : new int[] {0, 4, 9}) {
+                    same(family, board, root, root == 4 ? Hand.SMALL : Hand.LARGE);
                 }
             }
         }
+    }
+
+    /** All nine families, with every fret of four strings tried. */
+    @Test
+    void onFourStringsEveryFamilyIsWhatBruteForceFinds() {
+        Tuning four = Tuning.parse("four", "D3 G3 B3 E4");
+        Tuning low = Tuning.parse("four low", "D2 A2 D3 G3");
+        for (Family family : Family.values()) {
+            same(family, new Fretboard(new Instrument(four, 15, 648, false), 0), 9, Hand.MEDIUM);
+            same(family, new Fretboard(new Instrument(low, 15, 648, false), 1), 2, Hand.SMALL);
+        }
+    }
+
+    private static void same(Family family, Fretboard board, int root, Hand hand) {
+        Set<Shape> ours =
+                Set.copyOf(
+                        VoicingSearch.all(family, board, root, hand).stream()
+                                .map(Voicing::shape)
+                                .toList());
+        assertThat(ours)
+                .as(
+                        "%s on %d, %s, %s hand",
+                        family, root, board.instrument().tuning().name(), hand.name())
+                .isNotEmpty()
+                .isEqualTo(bruteForce(family, board, root, hand));
+    }
+
+    /** C4 to C7, C10 and C12 (common practice) are among what their families offer. */
+    @Test
+    void theShapesOfTheWiderFamiliesAreFound() {
+        assertThat(shapes(Family.DRONE, 0)).contains("x-3-5-5-0-0");
+        assertThat(shapes(Family.DRONE, 2)).contains("x-5-7-7-0-0");
+        assertThat(shapes(Family.DRONE, 6)).contains("x-9-11-11-0-0");
+        assertThat(shapes(Family.DRONE, 7)).contains("x-10-12-12-0-0", "x-10-9-0-8-0");
+        assertThat(shapes(Family.TRIAD, 2)).contains("x-x-7-7-6-x", "x-x-7-7-7-x");
+        assertThat(shapes(Family.TRIAD, 0)).contains("x-x-5-5-5-x");
+        assertThat(shapes(Family.THIRD, 9)).contains("5-3-x-x-x-x");
+        assertThat(shapes(Family.SUSPENDED, 2)).contains("x-5-7-7-x-4");
     }
 
     /** C1, C2, C3, C13, C16-like and C17 (common practice) are among what is offered. */
@@ -151,7 +343,7 @@ class VoicingSearchTest {
     }
 
     private static List<String> shapes(Family family, int root) {
-        return VoicingSearch.all(family.recipe(), STANDARD, root, Hand.MEDIUM).stream()
+        return VoicingSearch.all(family, STANDARD, root, Hand.MEDIUM).stream()
                 .map(v -> v.shape().text())
                 .toList();
     }

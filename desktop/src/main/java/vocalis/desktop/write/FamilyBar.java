@@ -6,10 +6,12 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import vocalis.core.riff.Score;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
@@ -17,7 +19,7 @@ import vocalis.core.voicing.Family;
 /**
  * The family keys, the count of what they hold, and the button that puts a voicing into the riff.
  */
-final class FamilyBar extends HBox {
+final class FamilyBar extends VBox {
 
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
@@ -25,21 +27,24 @@ final class FamilyBar extends HBox {
     private final Map<Family, Button> keys = new EnumMap<>(Family.class);
     private final Label count = new Label();
     private final Button use = new Button("Use it  ⏎");
+    private final TextField find = new TextField();
     private final Button whole = new Button("Whole riff");
 
     FamilyBar(WriteModel model) {
         this.model = model;
         getStyleClass().add("family-bar");
-        setAlignment(Pos.CENTER_LEFT);
+        HBox top = new HBox(2);
+        top.setAlignment(Pos.CENTER_LEFT);
         for (Family f : Family.values()) {
-            Button key = new Button(f.digit() + "  " + f.label());
+            Button key = new Button(f.digit() + " " + f.shortLabel());
             key.getStyleClass().add("family-key");
             key.setFocusTraversable(false);
+            key.setId("family-" + f.digit());
             key.setOnAction(e -> model.browse(f));
             key.setTooltip(new Tooltip(f.label() + ": " + f.effect()));
             keys.put(f, key);
         }
-        getChildren().addAll(keys.values());
+        top.getChildren().addAll(keys.values());
         whole.getStyleClass().add("quiet-button");
         whole.setFocusTraversable(false);
         whole.setTooltip(
@@ -51,9 +56,18 @@ final class FamilyBar extends HBox {
         use.setFocusTraversable(false);
         use.setOnAction(e -> model.useShown());
         count.getStyleClass().add("caption");
+        find.setPromptText("find a shape, a name or notes");
+        find.setId("find");
+        find.getStyleClass().add("find");
+        find.setTooltip(new Tooltip("x-9-11-11-0-0, F#7sus4, or F# C# B E (Ctrl F)"));
+        find.setOnAction(e -> search());
+        find.setPrefWidth(220);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        getChildren().addAll(whole, gap, count, use);
+        HBox row = new HBox(10, count, gap, whole, find, use);
+        row.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(top, row);
+        setSpacing(3);
         model.familyProperty().addListener(o -> refresh());
         model.cardsProperty().addListener(o -> refresh());
         model.scoreProperty().addListener(o -> refresh());
@@ -62,20 +76,34 @@ final class FamilyBar extends HBox {
         refresh();
     }
 
+    /** Puts the caret into the field that finds. */
+    void focusFind() {
+        find.requestFocus();
+        find.selectAll();
+    }
+
+    private void search() {
+        try {
+            model.find(find.getText());
+            model.zoneProperty().set(Zone.CARDS);
+        } catch (IllegalArgumentException e) {
+            count.setText(e.getMessage());
+        }
+    }
+
     private void refresh() {
         Family chosen = model.familyProperty().get();
-        keys.forEach((f, b) -> b.pseudoClassStateChanged(CHOSEN, f == chosen));
+        boolean searched = model.found().isPresent();
+        keys.forEach((f, b) -> b.pseudoClassStateChanged(CHOSEN, f == chosen && !searched));
         Score.Chord chord = model.currentChord();
         Key key = model.key();
         int voicings = model.cardsProperty().get().stream().mapToInt(c -> c.places().size()).sum();
         int cards = model.cardsProperty().get().size();
-        count.setText(
-                voicings
-                        + " on "
-                        + key.spell(chord.root())
-                        + " as "
-                        + cards
-                        + (cards == 1 ? " shape" : " shapes"));
+        String what =
+                model.found()
+                        .map(f -> "found for " + f + ": ")
+                        .orElse(chosen.label() + " on " + key.spell(chord.root()) + ": ");
+        count.setText(what + voicings + " in " + cards + (cards == 1 ? " shape" : " shapes"));
         use.setDisable(model.shownIsInRiff());
     }
 }

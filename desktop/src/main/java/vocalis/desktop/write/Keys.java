@@ -66,16 +66,33 @@ public final class Keys {
         }
     }
 
+    /** What the screen does that is not the model's alone. */
+    interface Actions {
+        void leave();
+
+        void find();
+
+        void idleFingers();
+
+        void compare();
+
+        void droneMap();
+
+        void bassSweep();
+
+        void modeFinder();
+    }
+
     private final WriteModel model;
     private final List<Binding> bindings = new ArrayList<>();
 
-    Keys(WriteModel model, Runnable leaveZone) {
+    Keys(WriteModel model, Actions actions) {
         this.model = model;
         band();
         lane();
         cards();
         neck();
-        everywhere(leaveZone);
+        everywhere(actions);
     }
 
     public List<Binding> bindings() {
@@ -179,9 +196,9 @@ public final class Keys {
         model.silenceString(model.neckStringProperty().get());
     }
 
-    private void everywhere(Runnable leaveZone) {
+    private void everywhere(Actions actions) {
         add(KeyCode.SPACE, false, false, "play the loop, stop it", model::togglePlay);
-        add(KeyCode.ESCAPE, false, false, "out again, back to the chords", leaveZone);
+        add(KeyCode.ESCAPE, false, false, "out again, back to the chords", actions::leave);
         add(
                 KeyCode.V,
                 false,
@@ -206,6 +223,12 @@ public final class Keys {
                 false,
                 "the scale on the neck",
                 () -> flip(model.scaleStepsProperty()));
+        add(KeyCode.F, true, false, "find a shape, a name or notes", actions::find);
+        add(KeyCode.I, false, false, "what the idle fingers can add", actions::idleFingers);
+        add(KeyCode.C, false, false, "set this voicing beside others", actions::compare);
+        add(KeyCode.D, false, false, "which open strings suit which key", actions::droneMap);
+        add(KeyCode.B, false, false, "the shape over the twelve basses", actions::bassSweep);
+        add(KeyCode.K, false, false, "which keys the riff's notes fit", actions::modeFinder);
         add(KeyCode.Z, true, false, "undo", model.workspace()::undo);
         add(KeyCode.Z, true, true, "redo", model.workspace()::redo);
         add(KeyCode.Y, true, false, "", model.workspace()::redo);
@@ -262,7 +285,8 @@ public final class Keys {
 
     private void pressed(KeyEvent e) {
         boolean plain = !e.isShortcutDown() && !e.isAltDown();
-        if (typesWords(e)
+        boolean escapes = e.getCode() == KeyCode.ESCAPE;
+        if (typesWords(e) && !escapes
                 || (types(e)
                         && plain
                         && e.getCode() != KeyCode.SPACE
@@ -334,13 +358,13 @@ public final class Keys {
     static String status(Zone zone) {
         return switch (zone) {
             case BAND ->
-                    "Chords: ←→  choose · ↑↓  root · 1 2 4 voice this chord · Ctrl 1 2 4 the whole riff"
+                    "Chords: ←→  choose · ↑↓  root · 1 to 9 voice this chord · Ctrl 1 to 9 the whole riff"
                             + " · Enter voicings";
             case LANE ->
                     "Lane: ←→  step · Enter stroke on or off · ↑↓  voices struck · M palm mute · A accent"
                             + " · Shift ←→  length";
             case CARDS ->
-                    "Voicings: ←→  shape · ↑↓  place on the neck · 1 2 4 other family · Enter put it into"
+                    "Voicings: ←→  shape · ↑↓  place on the neck · 1 to 9 other family · Enter put it into"
                             + " the riff · Esc out";
             case NECK ->
                     "Neck: arrows move · Enter sound or silence · X silence the string · Ctrl Enter put it"
@@ -353,8 +377,8 @@ public final class Keys {
     public void sheet(Consumer<String> section, java.util.function.BiConsumer<String, String> row) {
         section.accept("Everywhere");
         row.accept("H held", "hear what the caret is on, until released");
-        row.accept("1  2  4", "power chord, inverted fourth, octave");
-        row.accept("Ctrl 1  2  4", "the whole riff in that family");
+        row.accept("1 to 9", "voice the chord in that family; among voicings, show it");
+        row.accept("Ctrl 1 to 9", "the whole riff in that family");
         rows(null, row);
         Map<Zone, String> names =
                 Map.of(

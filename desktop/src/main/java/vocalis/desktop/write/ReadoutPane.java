@@ -11,7 +11,9 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import vocalis.core.hands.Fingering;
+import vocalis.core.hands.Muting;
 import vocalis.core.harmony.ChordName;
+import vocalis.core.harmony.Context;
 import vocalis.core.harmony.Readout;
 import vocalis.core.theory.Degree;
 
@@ -76,6 +78,7 @@ final class ReadoutPane extends VBox {
         also.setText(say ? "also " + others : "");
         also.setManaged(say);
         reason.setText(r.heard().reason());
+        reason.setTooltip(new Tooltip(support(r)));
         fit.setText(fitInWords(r));
         figures.getChildren().clear();
         int sounded = r.voices().size();
@@ -100,10 +103,42 @@ final class ReadoutPane extends VBox {
                 r.steps().isEmpty() ? "one note alone" : r.stepsInWords(),
                 "The distance from each voice to the next above it.");
         row("bass", bassInWords(r), "The lowest note, and what it is to the heard root.");
+        contextRows(r);
         handRows();
         String said = String.join("\n", model.score().remarks());
         remarks.setText(said);
         remarks.setManaged(!said.isEmpty());
+    }
+
+    private void contextRows(Readout r) {
+        var v = model.shownProperty().get();
+        var key = model.key();
+        String borrowed = Context.borrowed(r.root(), key) ? ", borrowed" : "";
+        row(
+                "in the key",
+                Context.numeral(v, r.root(), key)
+                        + borrowed
+                        + "; tension "
+                        + Context.tension(v, key)
+                        + " of 100",
+                "Roman numeral of the heard root. Tension from notes outside, roughness, an unclear root and a"
+                        + " bass that is not the root; docs/figures.md has the weights.");
+        int n = model.score().chords().size();
+        if (n > 1) {
+            var next =
+                    model.score()
+                            .chords()
+                            .get((model.chordProperty().get() + 1) % n)
+                            .candidate()
+                            .voicing();
+            int pull = Context.pull(v, next);
+            String into = Readout.of(next, key).name().symbol();
+            row(
+                    "pull",
+                    (pull == 0 ? "none" : String.valueOf(pull)) + " into " + into,
+                    "One for each voice that can move a semitone into the next chord, two more for a tritone that"
+                            + " resolves.");
+        }
     }
 
     private void handRows() {
@@ -119,6 +154,21 @@ final class ReadoutPane extends VBox {
                 "fingers",
                 f.presses().isEmpty() ? "open strings alone" : f.inWords(),
                 "The easiest fingering found: finger and fret.");
+        Muting muting = Muting.of(model.shownProperty().get().shape(), f);
+        if (!muting.silences().isEmpty()) {
+            row(
+                    "silence",
+                    muting.inWords(),
+                    "What keeps each string quiet that is not meant to sound.");
+        }
+        row(
+                "strike",
+                muting.schools().isEmpty()
+                        ? "none that is clean"
+                        : muting.schools().stream()
+                                .map(Muting.School::words)
+                                .collect(Collectors.joining("; ")),
+                "The ways of striking that leave the unwanted strings quiet.");
         if (!f.presses().isEmpty()) {
             row(
                     "reach",
@@ -130,6 +180,15 @@ final class ReadoutPane extends VBox {
                                     + " in comfort",
                     "Distance along the neck between the outermost fingers, at this scale length and fret.");
         }
+    }
+
+    /** The numbers behind the heard root. */
+    private String support(Readout r) {
+        return "Support of each note as root: "
+                + r.heard().ranking().stream()
+                        .limit(6)
+                        .map(s -> model.key().spell(s.pitchClass()) + " " + s.weight())
+                        .collect(Collectors.joining(", "));
     }
 
     private String fitInWords(Readout r) {

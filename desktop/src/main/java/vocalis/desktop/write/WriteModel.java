@@ -17,6 +17,7 @@ import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
 import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Fingering;
+import vocalis.core.hands.IdleFingers;
 import vocalis.core.harmony.Readout;
 import vocalis.core.instrument.Shape;
 import vocalis.core.rhythm.Ticks;
@@ -70,6 +71,7 @@ public final class WriteModel {
     private final BooleanProperty noteNames = new SimpleBooleanProperty();
     private final BooleanProperty scaleSteps = new SimpleBooleanProperty();
     private final ObjectProperty<Zone> zone = new SimpleObjectProperty<>(Zone.BAND);
+    private String found;
     private boolean hearing;
     private boolean keepCards;
     private boolean begun;
@@ -228,17 +230,48 @@ public final class WriteModel {
         refreshShown();
     }
 
+    /** What was searched for, while its answers stand in the row. */
+    public Optional<String> found() {
+        return Optional.ofNullable(found);
+    }
+
+    /**
+     * Finds a shape ({@code x-9-11-11-0-0}), the voicings of a name ({@code F#7sus4}) or of notes
+     * ({@code F# C# B E}).
+     *
+     * @throws IllegalArgumentException when the text is none of these
+     */
+    public void find(String text) {
+        Finder.Query query = Finder.parse(text, riff().ground().board());
+        if (query.shape().isPresent()) {
+            draft.set(query.shape().get());
+            card.set(BY_HAND);
+            refreshShown();
+            return;
+        }
+        found = query.text();
+        draft.set(null);
+        Ground ground = riff().ground();
+        List<Shape> near = neighbours();
+        Family nearest = family.get();
+        cardChannel.request(
+                () ->
+                        new Ranking(nearest, near, ground.key())
+                                .cards(Finder.candidates(query, ground.board(), workspace.hand())));
+    }
+
     private void requestCards() {
         if (!begun) {
             return;
         }
+        found = null;
         Ground ground = riff().ground();
         Family wanted = family.get();
         int root = currentChord().root();
         List<Shape> near = neighbours();
         cardChannel.request(
                 () ->
-                        new Ranking(wanted, near)
+                        new Ranking(wanted, near, ground.key())
                                 .cards(
                                         workspace
                                                 .catalogue()
@@ -291,6 +324,21 @@ public final class WriteModel {
         place.set(0);
     }
 
+    /** The fretted additions that free fingers can make to what is shown. */
+    public List<IdleFingers.Addition> idleFingers() {
+        Voicing v = shown.get();
+        return shownFingering()
+                .map(f -> IdleFingers.of(v.board(), v.shape(), f, workspace.hand()))
+                .orElse(List.of());
+    }
+
+    /** Takes a shape as built by hand. */
+    public void take(Shape shape) {
+        draft.set(shape);
+        card.set(BY_HAND);
+        refreshShown();
+    }
+
     private void refreshShown() {
         Voicing v = currentChord().candidate().voicing();
         if (card.get() == BY_HAND) {
@@ -301,7 +349,8 @@ public final class WriteModel {
         } else if (card.get() < cards.get().size()) {
             List<Candidate> places = cards.get().get(card.get()).places();
             Voicing offered = places.get(Math.min(place.get(), places.size() - 1)).voicing();
-            if (offered.root() == currentChord().root() && offered.board().equals(v.board())) {
+            if ((found != null || offered.root() == currentChord().root())
+                    && offered.board().equals(v.board())) {
                 v = offered;
             }
         }
@@ -403,6 +452,9 @@ public final class WriteModel {
     /** Shows the cards of a family without changing the riff. */
     public void browse(Family other) {
         draft.set(null);
+        if (found != null && family.get() == other) {
+            requestCards();
+        }
         family.set(other);
     }
 
@@ -645,6 +697,19 @@ public final class WriteModel {
                             : currentChord().candidate().voicing().shape();
             player.hear(shape);
         }
+    }
+
+    /** Sounds a shape. */
+    public void hear(Shape shape) {
+        if (!hearing) {
+            hearing = true;
+            player.hear(shape);
+        }
+    }
+
+    /** Takes another key without moving a note: roots and chosen shapes are restated in it. */
+    public void reinterpret(Key other) {
+        apply(new Edit.Reinterpret(other, score()));
     }
 
     /** Sounds what the neck shows. */

@@ -1,6 +1,7 @@
 package vocalis.desktop.write;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -15,6 +16,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import vocalis.core.hands.IdleFingers;
+import vocalis.core.harmony.ChordNamer;
+import vocalis.core.voicing.Voicing;
 
 /** The Write screen: ground and transport, voice band, lane, voicings with the neck, readout. */
 public final class WritePane extends BorderPane {
@@ -27,6 +31,8 @@ public final class WritePane extends BorderPane {
     private final CardRow cards;
     private final Neck neck;
     private final Keys keys;
+    private FamilyBar families;
+    private final Compare compare;
     private final Label status = new Label();
     private final Label message = new Label();
 
@@ -41,9 +47,10 @@ public final class WritePane extends BorderPane {
         cards.setId("cards");
         neck = new Neck(model);
         neck.setId("neck");
+        compare = new Compare(model);
         ground = new GroundBar(model);
         transport = new Transport(model, band, lane);
-        keys = new Keys(model, this::leave);
+        keys = new Keys(model, new Deeds());
         setTop(top());
         setCenter(middle());
         setBottom(statusLine());
@@ -73,11 +80,11 @@ public final class WritePane extends BorderPane {
         VBox.setVgrow(band, Priority.ALWAYS);
         band.setMinHeight(170);
         band.setPrefHeight(220);
-        cards.setMinHeight(84);
-        cards.setPrefHeight(84);
+        cards.setMinHeight(78);
+        cards.setPrefHeight(78);
         neck.setMinHeight(150);
-        neck.setPrefHeight(168);
-        FamilyBar families = new FamilyBar(model);
+        neck.setPrefHeight(158);
+        families = new FamilyBar(model);
         VBox voicings = new VBox(families, cards, neck);
         voicings.getStyleClass().add("voicings");
         HBox.setHgrow(voicings, Priority.ALWAYS);
@@ -166,6 +173,83 @@ public final class WritePane extends BorderPane {
         }
         model.zoneProperty().set(Zone.BAND);
         band.requestFocus();
+    }
+
+    private final class Deeds implements Keys.Actions {
+        @Override
+        public void leave() {
+            WritePane.this.leave();
+        }
+
+        @Override
+        public void find() {
+            families.focusFind();
+        }
+
+        @Override
+        public void idleFingers() {
+            idleMenu().show(neck, javafx.geometry.Side.TOP, NeckGeometry.BEFORE_NUT, 0);
+        }
+
+        @Override
+        public void compare() {
+            compare.add(model.shownProperty().get());
+            compare.show(getScene());
+        }
+
+        @Override
+        public void droneMap() {
+            Sheets.droneMap(model, getScene());
+        }
+
+        @Override
+        public void bassSweep() {
+            Sheets.bassSweep(model, getScene());
+        }
+
+        @Override
+        public void modeFinder() {
+            Sheets.modeFinder(model, getScene());
+        }
+    }
+
+    /** What the idle fingers can add, each with what it makes of the chord. */
+    private ContextMenu idleMenu() {
+        ContextMenu menu = new ContextMenu();
+        int strings = model.riff().ground().board().strings();
+        for (IdleFingers.Addition a : model.idleFingers()) {
+            Voicing v = model.shownProperty().get();
+            Voicing with = new Voicing(a.shape(), v.board(), v.root());
+            String name = ChordNamer.name(with, Optional.of(model.key())).symbol();
+            MenuItem item =
+                    new MenuItem(
+                            name
+                                    + "\tfinger "
+                                    + a.finger()
+                                    + ", string "
+                                    + (strings - a.string())
+                                    + ", fret "
+                                    + a.fret());
+            item.setOnAction(e -> model.take(a.shape()));
+            menu.getItems().add(item);
+            if (menu.getItems().size() == 18) {
+                break;
+            }
+        }
+        if (menu.getItems().isEmpty()) {
+            MenuItem none = new MenuItem("No idle finger reaches another note here");
+            none.setDisable(true);
+            menu.getItems().add(none);
+        }
+        return menu;
+    }
+
+    /** Opens a sheet of the screen; for the menus. */
+    public Keys.Binding binding(KeyCode code) {
+        return keys.bindings().stream()
+                .filter(b -> b.zone() == null && b.code() == code && !b.ctrl() && !b.shift())
+                .findFirst()
+                .orElseThrow();
     }
 
     /** Says something short at the foot of the window. */

@@ -1,0 +1,165 @@
+package vocalis.core.harmony;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+import vocalis.core.theory.Degree;
+import vocalis.core.theory.Key;
+import vocalis.core.theory.Mode;
+import vocalis.core.theory.Spelling;
+import vocalis.core.voicing.Voicing;
+
+/**
+ * A voicing in its key and between its neighbours: Roman numeral, fit, pull and tension. Formulas
+ * and weights in docs/figures.md.
+ */
+public final class Context {
+
+    private static final String[] NUMERALS = {"I", "II", "III", "IV", "V", "VI", "VII"};
+    private static final int PER_NOTE_OUTSIDE = 15;
+    private static final int MOST_OUTSIDE = 45;
+    private static final int AMBIGUOUS = 10;
+    private static final int BASS_NOT_ROOT = 10;
+    private static final double MOST_ROUGH = 35;
+
+    /**
+     * Roughness against the plain power chord at which its share of the tension is half used up.
+     */
+    private static final double HALF_ROUGH = 1.5;
+
+    private Context() {}
+
+    /**
+     * The Roman numeral of a chord: the degree of its root, lower case where a minor third sounds
+     * without a major one, with ° and + for diminished and augmented triads.
+     *
+     * @param root pitch class of the root
+     */
+    public static String numeral(Voicing v, int root, Key key) {
+        Degree degree = key.degree(root);
+        boolean minor = has(v, root, 3) && !has(v, root, 4);
+        boolean pure = has(v, root, 7);
+        String number = NUMERALS[degree.number() - 1];
+        String accidental = degree.symbol().replaceAll("\\d", "");
+        String mark = "";
+        if (minor && !pure && has(v, root, 6)) {
+            mark = "°";
+        } else if (has(v, root, 4) && !pure && has(v, root, 8)) {
+            mark = "+";
+        }
+        return accidental + (minor ? number.toLowerCase(java.util.Locale.ROOT) : number) + mark;
+    }
+
+    /** Whether the root is not a note of the scale: the chord is borrowed or chromatic. */
+    public static boolean borrowed(int root, Key key) {
+        return !key.contains(root);
+    }
+
+    private static boolean has(Voicing v, int root, int semitones) {
+        return v.pitchClasses().contains(Math.floorMod(root + semitones, 12));
+    }
+
+    /**
+     * Pull of a chord into the next: 1 for each voice that can move by a semitone into a note of
+     * it, 2 more for each tritone of the chord both of whose notes do.
+     */
+    public static int pull(Voicing from, Voicing to) {
+        TreeSet<Integer> next = new TreeSet<>(to.pitchClasses());
+        List<Integer> moving = new ArrayList<>();
+        for (int pc : from.pitchClasses()) {
+            boolean stays = next.contains(pc);
+            boolean resolves = next.contains((pc + 1) % 12) || next.contains((pc + 11) % 12);
+            if (!stays && resolves) {
+                moving.add(pc);
+            }
+        }
+        int tritones = 0;
+        for (int pc : moving) {
+            if (pc < 6 && moving.contains(pc + 6)) {
+                tritones++;
+            }
+        }
+        return moving.size() + 2 * tritones;
+    }
+
+    /** Tension of a voicing in its key, 0 to 100. */
+    public static int tension(Voicing v, Key key) {
+        long outside = v.pitchClasses().stream().filter(p -> !key.contains(p)).count();
+        double sum = Math.min(MOST_OUTSIDE, PER_NOTE_OUTSIDE * outside);
+        HeardRoot heard = HeardRoot.of(v, Optional.of(key));
+        sum += heard.ambiguous() ? AMBIGUOUS : 0;
+        sum += Math.floorMod(v.bass(), 12) == heard.root() ? 0 : BASS_NOT_ROOT;
+        double rough = Math.max(0, roughnessAgainstPowerChord(v, heard.root()) - 1);
+        sum += MOST_ROUGH * rough / (rough + HALF_ROUGH);
+        return (int) Math.round(Math.min(100, sum));
+    }
+
+    /**
+     * Roughness of a voicing over that of the plain power chord (1-5-8) on the same root, from its
+     * bass up.
+     */
+    public static double roughnessAgainstPowerChord(Voicing v, int root) {
+        int bass = v.bass();
+        int low = bass + Math.floorMod(root - bass + 6, 12) - 6;
+        return Roughness.of(v.midi()) / Roughness.of(List.of(low, low + 7, low + 12));
+    }
+
+    /**
+     * A key that a set of notes fits.
+     *
+     * @param key tonic and mode
+     * @param outside notes of the set that it lacks
+     */
+    public record Fit(Key key, List<Integer> outside) {}
+
+    /**
+     * The keys that hold most of a set of notes, best first: fewest notes outside, then those whose
+     * tonic and fifth are among them, then the smaller scale.
+     *
+     * @param pitchClasses the notes of the riff
+     * @param modes the modes to try
+     */
+    public static List<Fit> modes(TreeSet<Integer> pitchClasses, List<Mode> modes) {
+        List<Fit> fits = new ArrayList<>();
+        for (Mode mode : modes) {
+            for (int pc = 0; pc < 12; pc++) {
+                Key key = new Key(Spelling.plain(pc), mode);
+                fits.add(
+                        new Fit(key, pitchClasses.stream().filter(p -> !key.contains(p)).toList()));
+            }
+        }
+        fits.sort(
+                Comparator.comparingInt((Fit f) -> f.outside().size())
+                        .thenComparingInt(f -> -anchors(f.key(), pitchClasses))
+                        .thenComparingInt(f -> f.key().mode().size()));
+        return fits;
+    }
+
+    private static int anchors(Key key, TreeSet<Integer> notes) {
+        int tonic = key.tonic().pitchClass();
+        return (notes.contains(tonic) ? 2 : 0) + (notes.contains((tonic + 7) % 12) ? 1 : 0);
+    }
+
+    /**
+     * What one voicing becomes over a bass.
+     *
+     * @param bass spelled bass
+     * @param name best exact name with that bass
+     * @param degrees the shape's notes above the bass
+     */
+    public record OverBass(Spelling bass, ChordName name, List<Degree> degrees) {}
+
+    /** A voicing over each of the twelve basses, renamed (C18). */
+    public static List<OverBass> bassSweep(Voicing v, Key key) {
+        List<OverBass> all = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            int pc = (key.tonic().pitchClass() + i) % 12;
+            List<Degree> degrees =
+                    v.midi().stream().map(m -> Degree.above(m - pc)).distinct().toList();
+            all.add(new OverBass(key.spell(pc), ChordNamer.over(v, pc, Optional.of(key)), degrees));
+        }
+        return all;
+    }
+}

@@ -1,0 +1,286 @@
+package vocalis.desktop.write;
+
+import java.util.List;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+import vocalis.core.harmony.Context;
+import vocalis.core.harmony.DroneMap;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Score;
+import vocalis.core.theory.Degree;
+import vocalis.core.theory.Key;
+import vocalis.core.theory.Mode;
+import vocalis.core.theory.Spelling;
+import vocalis.core.voicing.Voicing;
+
+/** Sheets beside the Write screen: drone map, bass sweep, mode finder. Esc closes each. */
+final class Sheets {
+
+    private static final PseudoClass NOW = PseudoClass.getPseudoClass("now");
+    private static final int MOST_FITS = 14;
+
+    private Sheets() {}
+
+    /** Opens a window of the program's look that Esc closes. */
+    static Stage open(Scene owner, String title, Node content, double width, double height) {
+        ScrollPane scroll = new ScrollPane(content);
+        scroll.setFitToWidth(true);
+        Scene scene = new Scene(scroll, width, height);
+        scene.getRoot().getStyleClass().add("shell");
+        scene.getStylesheets().setAll(owner.getStylesheets());
+        Stage stage = new Stage();
+        stage.initOwner(owner.getWindow());
+        stage.setTitle(title + " – Vocalis");
+        stage.setScene(scene);
+        scene.addEventFilter(
+                KeyEvent.KEY_PRESSED,
+                e -> {
+                    if (e.getCode() == KeyCode.ESCAPE) {
+                        stage.close();
+                    }
+                });
+        stage.show();
+        return stage;
+    }
+
+    static Label head(String s) {
+        return text(s, "help-head");
+    }
+
+    static Label caption(String s) {
+        return text(s, "caption");
+    }
+
+    static Label mono(String s) {
+        return text(s, "mono");
+    }
+
+    private static Label text(String s, String... styles) {
+        Label l = new Label(s);
+        l.getStyleClass().addAll(styles);
+        l.setWrapText(true);
+        return l;
+    }
+
+    /**
+     * Tuning by capo by key: which open strings are root, fifth, colour or rub; a cell sets the
+     * ground.
+     */
+    static void droneMap(WriteModel model, Scene owner) {
+        Ground ground = model.riff().ground();
+        DroneMap map = DroneMap.of(ground.instrument().tuning(), ground.key().mode());
+        GridPane grid = new GridPane();
+        grid.setHgap(3);
+        grid.setVgap(3);
+        Stage[] stage = new Stage[1];
+        for (int tonic = 0; tonic < 12; tonic++) {
+            Label l = text(Spelling.plain(tonic).symbol(), "figure-value");
+            l.setMinWidth(64);
+            l.setAlignment(Pos.CENTER);
+            grid.add(l, tonic + 1, 0);
+            Label rescue = text("capo " + map.rescue(tonic), "caption");
+            rescue.setMinWidth(64);
+            rescue.setAlignment(Pos.CENTER);
+            grid.add(rescue, tonic + 1, map.rows().size() + 1);
+        }
+        grid.add(text("best", "caption"), 0, map.rows().size() + 1);
+        Button[] first = new Button[1];
+        for (DroneMap.Row row : map.rows()) {
+            grid.add(
+                    text(row.capo() == 0 ? "no capo" : "capo " + row.capo(), "caption"),
+                    0,
+                    row.capo() + 1);
+            for (int tonic = 0; tonic < 12; tonic++) {
+                DroneMap.Cell cell = row.cells().get(tonic);
+                boolean now =
+                        row.capo() == ground.capo() && tonic == ground.key().tonic().pitchClass();
+                Button b = droneCell(cell, now);
+                b.setOnAction(
+                        e -> {
+                            model.setGround(
+                                    ground.withCapo(cell.capo()).withKey(cell.key()),
+                                    "key and capo");
+                            stage[0].close();
+                        });
+                if (now) {
+                    first[0] = b;
+                }
+                grid.add(b, tonic + 1, row.capo() + 1);
+            }
+        }
+        arrows(grid);
+        VBox content =
+                new VBox(
+                        12,
+                        text(
+                                "Open strings of "
+                                        + ground.instrument().tuning().letters()
+                                        + " against every "
+                                        + ground.key().mode().name()
+                                        + " key",
+                                "help-head"),
+                        text(
+                                "Each bar is a string from the lowest: tall for the root, half for the fifth, a dot for"
+                                        + " another note of the scale, hollow where it rubs. The number says how many are"
+                                        + " in the scale. Choosing a cell sets capo and key.",
+                                "caption"),
+                        grid);
+        content.getStyleClass().add("help");
+        stage[0] = open(owner, "Drone map", content, 960, 520);
+        if (first[0] != null) {
+            first[0].requestFocus();
+        }
+    }
+
+    private static Button droneCell(DroneMap.Cell cell, boolean now) {
+        HBox bars = new HBox(2);
+        bars.setAlignment(Pos.BOTTOM_CENTER);
+        bars.setMinHeight(18);
+        for (DroneMap.Role role : cell.roles()) {
+            Region r = new Region();
+            r.getStyleClass()
+                    .addAll("drone-bar", "drone-" + role.name().toLowerCase(java.util.Locale.ROOT));
+            bars.getChildren().add(r);
+        }
+        Button b = new Button(String.valueOf(cell.fits()), bars);
+        b.setContentDisplay(javafx.scene.control.ContentDisplay.TOP);
+        b.getStyleClass().add("drone-cell");
+        b.pseudoClassStateChanged(NOW, now);
+        String words =
+                cell.roles().stream()
+                        .map(r -> r.name().toLowerCase(java.util.Locale.ROOT))
+                        .collect(Collectors.joining(", "));
+        b.setTooltip(new Tooltip("from the lowest string: " + words));
+        b.setAccessibleText(cell.key() + ", capo " + cell.capo() + ": " + words);
+        return b;
+    }
+
+    /** Arrow keys walk the buttons of a grid. */
+    private static void arrows(GridPane grid) {
+        grid.addEventFilter(
+                KeyEvent.KEY_PRESSED,
+                e -> {
+                    if (!e.getCode().isArrowKey() || !(e.getTarget() instanceof Button from)) {
+                        return;
+                    }
+                    int column = GridPane.getColumnIndex(from);
+                    int row = GridPane.getRowIndex(from);
+                    switch (e.getCode()) {
+                        case LEFT -> column--;
+                        case RIGHT -> column++;
+                        case UP -> row--;
+                        default -> row++;
+                    }
+                    for (Node n : grid.getChildren()) {
+                        if (n instanceof Button
+                                && GridPane.getColumnIndex(n) == column
+                                && GridPane.getRowIndex(n) == row) {
+                            n.requestFocus();
+                        }
+                    }
+                    e.consume();
+                });
+    }
+
+    /** The voicing shown over each of the twelve basses. */
+    static void bassSweep(WriteModel model, Scene owner) {
+        Voicing v = model.shownProperty().get();
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("figures");
+        grid.addRow(
+                0,
+                text("bass", "caption"),
+                text("becomes", "caption"),
+                text("its notes above the bass", "caption"));
+        Key key = model.key();
+        for (Context.OverBass o : Context.bassSweep(v, key)) {
+            String degrees =
+                    o.degrees().stream().map(Degree::symbol).collect(Collectors.joining("  "));
+            boolean inside = key.contains(o.bass().pitchClass());
+            grid.addRow(
+                    grid.getRowCount(),
+                    text(
+                            o.bass().symbol() + (inside ? "" : "  outside"),
+                            inside ? "figure-value" : "caption"),
+                    text(o.name().symbol(), "figure-value"),
+                    text(degrees, "figure-value"));
+        }
+        VBox content =
+                new VBox(10, text(v.shape().text() + " over the twelve basses", "help-head"), grid);
+        content.getStyleClass().add("help");
+        open(owner, "Bass sweep", content, 560, 460);
+    }
+
+    /** The keys that the riff's notes fit; choosing one sets the key. */
+    static void modeFinder(WriteModel model, Scene owner) {
+        TreeSet<Integer> notes = new TreeSet<>();
+        for (Score.Strike s : model.score().strikes()) {
+            s.notes().forEach(n -> notes.add(n.pitchClass()));
+        }
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("figures");
+        Stage[] stage = new Stage[1];
+        List<Context.Fit> fits = Context.modes(notes, Mode.builtIn());
+        for (Context.Fit fit : fits.subList(0, Math.min(MOST_FITS, fits.size()))) {
+            String outside =
+                    fit.outside().isEmpty()
+                            ? "every note fits"
+                            : fit.outside().stream()
+                                            .map(pc -> fit.key().spell(pc).symbol())
+                                            .collect(Collectors.joining(", "))
+                                    + " outside";
+            Button b = new Button(fit.key().symbol());
+            b.getStyleClass().add("quiet-button");
+            b.setOnAction(
+                    e -> {
+                        model.reinterpret(fit.key());
+                        stage[0].close();
+                    });
+            grid.addRow(
+                    grid.getRowCount(),
+                    b,
+                    text(outside, "caption"),
+                    text(deciding(fit, fits), "caption"));
+        }
+        String played =
+                notes.stream()
+                        .map(pc -> model.key().spell(pc).symbol())
+                        .collect(Collectors.joining("  "));
+        VBox content =
+                new VBox(
+                        10,
+                        text("Keys that fit " + played, "help-head"),
+                        text(
+                                "Choosing one re-reads the riff in that key; its notes stay where they are.",
+                                "caption"),
+                        grid);
+        content.getStyleClass().add("help");
+        stage[0] = open(owner, "Keys that fit", content, 640, 560);
+    }
+
+    /** The notes of a key's scale that the best key does not share: they decide between the two. */
+    private static String deciding(Context.Fit fit, List<Context.Fit> fits) {
+        Key best = fits.get(0).key();
+        String notes =
+                fit.key().scale().stream()
+                        .filter(s -> !best.contains(s.pitchClass()))
+                        .map(Spelling::symbol)
+                        .collect(Collectors.joining(", "));
+        return fit.key().equals(best) || notes.isEmpty() ? "" : notes + " would decide for it";
+    }
+}
