@@ -26,7 +26,12 @@ import vocalis.workbench.RiffFiles;
         name = "vocalis",
         version = "Vocalis 0.1.0",
         mixinStandardHelpOptions = true,
-        subcommands = Main.Render.class,
+        subcommands = {
+            NameCommand.class,
+            VoicingsCommand.class,
+            DronesCommand.class,
+            Main.Render.class
+        },
         description = "Write a riff and hear what each voicing does to it.",
         footer = {"", "Without a command the window opens: ./vocalis [FILE], ./vocalis --demo."})
 public final class Main implements Runnable {
@@ -78,7 +83,7 @@ public final class Main implements Runnable {
         @Option(
                 names = "--treatment",
                 paramLabel = "F",
-                description = "power, fourth or octave for every chord.")
+                description = "A family for every chord: power, fourth, third, octave, triad, …")
         private Family family;
 
         @Option(

@@ -20,6 +20,7 @@ import vocalis.core.voicing.ShapeClass;
 public final class Ranking {
 
     private static final double PER_VOICE_OFF_USUAL = 0.9;
+    private static final double FIFTH_UNDER_TRIAD = 0.8;
     private static final double PER_NOTE_OUTSIDE = 1.2;
     private static final double PER_100_MM_TRAVEL = 0.9;
     private static final double PER_ANCHOR = 0.25;
@@ -68,6 +69,10 @@ public final class Ranking {
                                 ? 0
                                 : 1 << c.voicing().board().midi(string, fret) % 12;
             }
+        }
+        if (family == Family.TRIAD
+                && Math.floorMod(c.voicing().bass() - c.voicing().root(), 12) == 7) {
+            cost -= FIFTH_UNDER_TRIAD;
         }
         cost += PER_NOTE_OUTSIDE * Integer.bitCount(outside);
         cost += PER_OPEN_STRING * open;

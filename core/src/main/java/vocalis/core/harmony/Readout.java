@@ -57,8 +57,19 @@ public record Readout(
     /** Reads a voicing in a key. */
     public static Readout of(Voicing voicing, Key key) {
         HeardRoot heard = HeardRoot.of(voicing, Optional.of(key));
-        int root = heard.mayBe(voicing.root()) ? voicing.root() : heard.root();
-        List<ChordName> names = ChordNamer.names(voicing, Optional.of(key));
+        int wanted = heard.mayBe(voicing.root()) ? voicing.root() : heard.root();
+        List<ChordName> names = new ArrayList<>(ChordNamer.names(voicing, Optional.of(key)));
+        int simplest = names.get(0).modifiers();
+        names.stream()
+                .filter(n -> n.root().pitchClass() == wanted && n.modifiers() <= simplest)
+                .findFirst()
+                .ifPresent(
+                        n -> {
+                            names.remove(n);
+                            names.add(0, n);
+                        });
+        int named = names.get(0).root().pitchClass();
+        int root = heard.mayBe(named) ? named : wanted;
         List<Voice> voices =
                 voicing.soundings().stream()
                         .sorted(Comparator.comparingInt(Sounding::midi))
@@ -88,13 +99,20 @@ public record Readout(
     }
 
     private static Voice voice(Sounding s, Voicing voicing, int root, Key key) {
-        boolean overAFifth =
-                Math.floorMod(s.midi() - root, 12) == 6
-                        && voicing.pitchClasses().contains(Math.floorMod(root + 7, 12));
-        Degree ofChord = overAFifth ? new Degree(4, 1) : Degree.above(s.midi() - root);
+        Degree ofChord = degree(Math.floorMod(s.midi() - root, 12), voicing, root);
         boolean inScale = key.contains(s.pitchClass());
         Note note = inScale ? key.note(s.midi()) : key.spell(root).above(ofChord).at(s.midi());
         return new Voice(s, note, ofChord, key.degree(s.pitchClass()), inScale);
+    }
+
+    /** As a chord says it: ♯4 over a fifth, ♯5 where a major third has no fifth beside it. */
+    private static Degree degree(int semitones, Voicing voicing, int root) {
+        boolean fifth = voicing.pitchClasses().contains(Math.floorMod(root + 7, 12));
+        boolean third = voicing.pitchClasses().contains(Math.floorMod(root + 4, 12));
+        if (semitones == 6 && fifth) {
+            return new Degree(4, 1);
+        }
+        return semitones == 8 && third && !fifth ? new Degree(5, 1) : Degree.above(semitones);
     }
 
     /** The intervals in words, such as {@code fifth, fourth}. */

@@ -93,7 +93,8 @@ final class Sheets {
             l.setMinWidth(64);
             l.setAlignment(Pos.CENTER);
             grid.add(l, tonic + 1, 0);
-            Label rescue = text("capo " + map.rescue(tonic), "caption");
+            Label rescue =
+                    text(map.rescue(tonic) == 0 ? "none" : "capo " + map.rescue(tonic), "caption");
             rescue.setMinWidth(64);
             rescue.setAlignment(Pos.CENTER);
             grid.add(rescue, tonic + 1, map.rows().size() + 1);

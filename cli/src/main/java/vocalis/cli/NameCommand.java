@@ -1,0 +1,140 @@
+package vocalis.cli;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import vocalis.core.harmony.ChordNamer;
+import vocalis.core.harmony.HeardRoot;
+import vocalis.core.harmony.Reading;
+import vocalis.core.instrument.Shape;
+import vocalis.core.theory.Degree;
+import vocalis.core.theory.Key;
+import vocalis.core.theory.Spelling;
+import vocalis.core.voicing.Sounding;
+import vocalis.core.voicing.Voicing;
+
+/** Names shapes: readings and the heard root. */
+@Command(
+        name = "name",
+        mixinStandardHelpOptions = true,
+        description = "Name shapes: readings, best first, and the heard root.")
+final class NameCommand implements Callable<Integer> {
+
+    private static final ObjectMapper MAPPER = new ObjectMapper();
+
+    @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
+
+    @Parameters(
+            paramLabel = "SHAPE",
+            arity = "1..*",
+            description =
+                    "Frets from the lowest string, x-5-7-7-x-x; - reads shapes from standard input.")
+    private List<String> shapes;
+
+    @Mixin private GroundOptions ground;
+
+    @Option(names = "--pedal", paramLabel = "D", description = "A bass under every shape.")
+    private String pedal;
+
+    @Override
+    public Integer call() throws IOException {
+        PrintWriter out = spec.commandLine().getOut();
+        if (shapes.equals(List.of("-"))) {
+            BufferedReader in =
+                    new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
+            for (String line = in.readLine(); line != null; line = in.readLine()) {
+                if (!line.isBlank()) {
+                    out.println(json(line.strip()));
+                }
+            }
+        } else {
+            for (String shape : shapes) {
+                out.println(ground.json() ? json(shape) : words(shape));
+            }
+        }
+        out.flush();
+        return 0;
+    }
+
+    private Voicing voicing(String text) {
+        return new Voicing(Shape.parse(text), ground.board(), 0);
+    }
+
+    private Optional<String> overPedal(Voicing v) {
+        return Optional.ofNullable(pedal)
+                .map(p -> ChordNamer.over(v, Spelling.parse(p).pitchClass(), ground.key()).ascii());
+    }
+
+    private String json(String text) throws IOException {
+        Voicing v = voicing(text);
+        Optional<Key> key = ground.key();
+        HeardRoot heard = HeardRoot.of(v, key);
+        ObjectNode n = MAPPER.createObjectNode();
+        n.put("shape", v.shape().text());
+        ArrayNode notes = n.putArray("notes");
+        ArrayNode midi = n.putArray("midi");
+        for (Sounding s : v.soundings()) {
+            notes.add(spell(s.pitchClass(), key).at(s.midi()).ascii());
+            midi.add(s.midi());
+        }
+        n.put("heardRoot", spell(heard.root(), key).ascii());
+        n.put("ambiguous", heard.ambiguous());
+        overPedal(v).ifPresent(p -> n.put("overPedal", p));
+        ArrayNode readings = n.putArray("readings");
+        for (Reading r : Reading.all(v, key)) {
+            ObjectNode o = readings.addObject();
+            o.put("kind", r.kind().name().toLowerCase(Locale.ROOT));
+            o.put("name", r.name().replace("♯", "#").replace("♭", "b"));
+            o.put("root", r.root().ascii());
+            o.put("bass", r.bass().ascii());
+            ArrayNode degrees = o.putArray("degrees");
+            r.degrees().forEach(d -> degrees.add(d.ascii()));
+            ArrayNode omitted = o.putArray("omitted");
+            r.omitted().forEach(d -> omitted.add(d.ascii()));
+        }
+        return MAPPER.writeValueAsString(n);
+    }
+
+    private static Spelling spell(int pitchClass, Optional<Key> key) {
+        return key.map(k -> k.spell(pitchClass)).orElseGet(() -> Spelling.plain(pitchClass));
+    }
+
+    private String words(String text) {
+        Voicing v = voicing(text);
+        List<String> lines = new ArrayList<>();
+        List<Reading> readings = Reading.all(v, ground.key());
+        lines.add(v.shape().text() + "  " + readings.get(0).name());
+        lines.add("  " + HeardRoot.of(v, ground.key()).reason());
+        for (Reading r : readings) {
+            String degrees =
+                    r.degrees().stream().map(Degree::symbol).collect(Collectors.joining(" "));
+            lines.add(
+                    "  "
+                            + r.kind().name().toLowerCase(Locale.ROOT)
+                            + "  "
+                            + r.name()
+                            + "  ("
+                            + degrees
+                            + "), "
+                            + r.reason());
+        }
+        overPedal(v).ifPresent(p -> lines.add("  over " + pedal + ": " + p));
+        return String.join(System.lineSeparator(), lines);
+    }
+}
