@@ -27,6 +27,7 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.riff.NamedRiff;
 import vocalis.desktop.view.Background;
+import vocalis.desktop.write.InstrumentDialog;
 import vocalis.desktop.write.WriteModel;
 import vocalis.desktop.write.WritePane;
 import vocalis.sound.device.Clock;
@@ -91,6 +92,7 @@ final class Shell {
                     keys.add(KeyCode.N, true, false, "new riff", this::newRiff);
                     keys.add(KeyCode.F2, false, false, "rename the riff", this::rename);
                     keys.add(KeyCode.T, true, false, "dark or light", this::switchTheme);
+                    keys.add(KeyCode.F3, false, false, "instrument and hand", this::instrument);
                     keys.add(KeyCode.F1, false, false, "all keys", () -> help.show(stage, theme));
                 });
         workspace.onChange(this::refresh);
@@ -169,7 +171,13 @@ final class Shell {
         Menu edit = new Menu("_Edit");
         undo.setOnAction(e -> workspace.undo());
         redo.setOnAction(e -> workspace.redo());
-        edit.getItems().addAll(undo, redo, new SeparatorMenuItem(), handMenu());
+        edit.getItems()
+                .addAll(
+                        undo,
+                        redo,
+                        new SeparatorMenuItem(),
+                        item("Instrument and hand…\tF3", this::instrument),
+                        handMenu());
         Menu view = new Menu("_View");
         view.getItems()
                 .addAll(
@@ -238,6 +246,27 @@ final class Shell {
                                     () -> workspace.setHand(hand)));
         }
         return hands;
+    }
+
+    private void instrument() {
+        var ground = workspace.content().riff().ground();
+        new InstrumentDialog(stage, ground.instrument(), workspace.hand())
+                .showAndWait()
+                .ifPresent(
+                        a -> {
+                            workspace.setHand(a.hand());
+                            var now = workspace.content().riff().ground();
+                            if (now.capo() > a.instrument().frets() - 12) {
+                                model.setGround(now.withCapo(0), "capo");
+                            }
+                            model.setGround(
+                                    workspace
+                                            .content()
+                                            .riff()
+                                            .ground()
+                                            .withInstrument(a.instrument()),
+                                    "instrument");
+                        });
     }
 
     private static void flip(javafx.beans.property.BooleanProperty p) {

@@ -193,7 +193,7 @@ class WindowTest {
         assertThat(fx(() -> model().chordProperty().get())).isEqualTo(1);
         robot.doubleClickOn(at(band, 420, 60));
         await("cards in focus", () -> fx(() -> model().zoneProperty().get()) == Zone.CARDS);
-        robot.clickOn("4  Octave");
+        robot.clickOn("#family-4");
         awaitCards(Family.OCTAVE);
         Node cards = robot.lookup("#cards").query();
         click(robot, cards, 250, 40);

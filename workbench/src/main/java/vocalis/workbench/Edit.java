@@ -2,6 +2,7 @@ package vocalis.workbench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import vocalis.core.riff.Cell;
 import vocalis.core.riff.Chords;
 import vocalis.core.riff.Ground;
@@ -106,6 +107,24 @@ public sealed interface Edit {
         @Override
         public NamedRiff apply(NamedRiff before) {
             return before.with(Chords.root(before.riff(), chord, root));
+        }
+    }
+
+    /** Puts a bass under a chord's voicing, or takes it away. */
+    record SetBass(int chord, Optional<Root> bass) implements Edit {
+        @Override
+        public String label() {
+            return bass.isPresent() ? "change bass" : "remove bass";
+        }
+
+        @Override
+        public String mergeKey() {
+            return "bass:" + chord;
+        }
+
+        @Override
+        public NamedRiff apply(NamedRiff before) {
+            return before.with(Chords.bass(before.riff(), chord, bass));
         }
     }
 

@@ -16,7 +16,7 @@ import vocalis.core.instrument.Shape;
  * and every choice of fingers is tried and the one with the least effort kept. Four notes a hand,
  * so the tree is tiny.
  *
- * @param presses one entry per finger used, ascending
+ * @param presses one entry per finger used, ascending, a thumb first
  * @param effort unitless, 0 (open strings) upward; the weights below are set by hand, from memory
  * @param reachMm distance between the outermost fretted frets
  */
@@ -29,12 +29,13 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
     private static final double LITTLE_FINGER = 0.15;
     private static final double INDEX_FREE = 0.3;
     private static final double REACH = 1.2;
+    private static final double THUMB = 1.1;
     private static final double INNER_SILENCE = 0.8;
 
     /**
      * One finger's work.
      *
-     * @param finger 1 (index) to 4 (little finger)
+     * @param finger 1 (index) to 4 (little finger), or 5 for the thumb
      * @param fret fret from the capo
      * @param lowString lowest string index it holds
      * @param highString highest string index it holds; the same unless it is a barre
@@ -85,8 +86,34 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
                 best = f;
             }
         }
-        return Optional.ofNullable(best);
+        return Optional.ofNullable(best == null ? withThumb(board, shape, hand, staying) : best);
     }
+
+    /**
+     * The thumb reaches over the neck and takes the lowest string near the other fingers' lowest
+     * fret, where the four fingers alone cannot hold the shape (common practice).
+     */
+    private static Fingering withThumb(
+            Fretboard board, Shape shape, Hand hand, List<Press> staying) {
+        int fret = shape.fret(0);
+        Shape rest = fret > 0 ? shape.with(0, Shape.SILENT) : shape;
+        if (fret <= 0 || rest.lowestFretted() == 0 || Math.abs(fret - rest.lowestFretted()) > 1) {
+            return null;
+        }
+        return of(board, rest, hand, staying)
+                .map(
+                        f -> {
+                            List<Press> presses = new ArrayList<>(f.presses());
+                            presses.add(0, new Press(THUMB_FINGER, fret, 0, 0));
+                            double reach =
+                                    board.spanMm(shape.lowestFretted(), shape.highestFretted());
+                            return new Fingering(presses, f.effort + THUMB, reach);
+                        })
+                .orElse(null);
+    }
+
+    /** Number that stands for the thumb in a {@link Press}. */
+    public static final int THUMB_FINGER = 5;
 
     /** Finger that holds a string, or 0 when none does. */
     public int fingerOn(int string) {
@@ -223,7 +250,7 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
 
     /** In words, such as {@code index 5, ring 7, little 7}. */
     public String inWords() {
-        String[] names = {"", "index", "middle", "ring", "little"};
+        String[] names = {"", "index", "middle", "ring", "little", "thumb"};
         return String.join(
                 ", ",
                 presses.stream()

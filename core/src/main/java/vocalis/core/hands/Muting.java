@@ -154,12 +154,29 @@ public record Muting(int strings, List<Silence> silences, List<School> schools) 
         return schools;
     }
 
+    /**
+     * Who plucks which string when pick and fingers strike together: the pick the lowest, then
+     * middle, ring and little finger; empty when there are more strings than that.
+     */
+    public static String pluckedBy(Shape shape) {
+        String[] who = {"pick", "middle", "ring", "little"};
+        List<Integer> sounded = shape.sounded();
+        if (sounded.size() > who.length) {
+            return "";
+        }
+        List<String> parts = new ArrayList<>();
+        for (int i = 0; i < sounded.size(); i++) {
+            parts.add(who[i] + " " + (shape.strings() - sounded.get(i)));
+        }
+        return String.join(", ", parts);
+    }
+
     /** The plan in words; empty when every string sounds. */
     public String inWords() {
         List<String> parts = new ArrayList<>();
-        String[] fingers = {"", "index", "middle finger", "ring finger", "little finger"};
+        String[] fingers = {"", "index", "middle finger", "ring finger", "little finger", "thumb"};
         for (By by : By.values()) {
-            for (int finger = 0; finger <= 4; finger++) {
+            for (int finger = 0; finger <= 5; finger++) {
                 int wanted = finger;
                 List<String> on =
                         silences.stream()

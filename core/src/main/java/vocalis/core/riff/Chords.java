@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.voicing.Family;
 
@@ -167,10 +168,20 @@ public final class Chords {
         return riff.withTreatments(treatments);
     }
 
+    /** Puts a bass under a chord's voicing, or takes it away. */
+    public static Riff bass(Riff riff, int chord, Optional<Root> bass) {
+        List<Treatment> treatments = new ArrayList<>(riff.treatments());
+        treatments.set(chord, treatments.get(chord).over(bass));
+        return riff.withTreatments(treatments);
+    }
+
     /** Takes back what was chosen for a chord in every family. */
     public static Riff bestMember(Riff riff, int chord) {
         List<Treatment> treatments = new ArrayList<>(riff.treatments());
-        treatments.set(chord, new Treatment(treatments.get(chord).family(), Map.of()));
+        treatments.set(
+                chord,
+                new Treatment(
+                        treatments.get(chord).family(), Map.of(), treatments.get(chord).bass()));
         return riff.withTreatments(treatments);
     }
 

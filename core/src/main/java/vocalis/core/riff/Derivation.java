@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
+import vocalis.core.choice.BassUnder;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Ranking;
@@ -65,11 +66,29 @@ public final class Derivation {
             List<Shape> before =
                     i == 0 ? List.of() : List.of(chords.get(i - 1).candidate().voicing().shape());
             Optional<Candidate> byHand = byHand(i, treatment, root);
-            Candidate candidate = byHand.orElseGet(() -> found(treatment, root, before));
+            Candidate candidate =
+                    over(i, byHand.orElseGet(() -> found(treatment, root, before)), treatment);
             chords.add(new Score.Chord(start, span.length(), root, candidate, byHand.isPresent()));
             start += span.length();
         }
         return chords;
+    }
+
+    private Candidate over(int chord, Candidate c, Treatment treatment) {
+        if (treatment.bass().isEmpty()) {
+            return c;
+        }
+        int bass = treatment.bass().get().pitchClass(key);
+        Optional<Candidate> put = BassUnder.put(c, bass, hand);
+        if (put.isEmpty()) {
+            remarks.add(
+                    "No bass "
+                            + key.spell(bass)
+                            + " can be held under chord "
+                            + (chord + 1)
+                            + " here; it is played without.");
+        }
+        return put.orElse(c);
     }
 
     private Candidate found(Treatment treatment, int root, List<Shape> before) {

@@ -44,6 +44,10 @@ public record Ground(
         return new Fretboard(instrument, capo);
     }
 
+    public Ground withInstrument(Instrument other) {
+        return new Ground(other, capo, key, tempo, meter, tone, a4Hz);
+    }
+
     public Ground withTuning(Tuning tuning) {
         return new Ground(
                 new Instrument(

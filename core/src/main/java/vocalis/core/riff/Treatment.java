@@ -12,12 +12,24 @@ import vocalis.core.voicing.Family;
  *
  * @param family the family in force
  * @param members the member chosen in each family; where none is, the best is taken
+ * @param bass the note put under the voicing, as a step of the key; empty for none
  */
-public record Treatment(Family family, Map<Family, Member> members) {
+public record Treatment(Family family, Map<Family, Member> members, Optional<Root> bass) {
 
     public Treatment {
         Objects.requireNonNull(family, "family");
+        Objects.requireNonNull(bass, "bass");
         members = Map.copyOf(members);
+    }
+
+    /** Without a bass of its own. */
+    public Treatment(Family family, Map<Family, Member> members) {
+        this(family, members, Optional.empty());
+    }
+
+    /** Another bass under the voicing, whichever family it takes. */
+    public Treatment over(Optional<Root> other) {
+        return new Treatment(family, members, other);
     }
 
     /** The best member of a family, whichever it turns out to be. */
@@ -32,7 +44,7 @@ public record Treatment(Family family, Map<Family, Member> members) {
 
     /** Another family, every choice kept. */
     public Treatment in(Family other) {
-        return new Treatment(other, members);
+        return new Treatment(other, members, bass);
     }
 
     /** Another member of the family in force. */
@@ -40,6 +52,6 @@ public record Treatment(Family family, Map<Family, Member> members) {
         Map<Family, Member> changed = new EnumMap<>(Family.class);
         changed.putAll(members);
         changed.put(chosenFamily, member);
-        return new Treatment(chosenFamily, changed);
+        return new Treatment(chosenFamily, changed, bass);
     }
 }

@@ -47,15 +47,24 @@ class FingeringTest {
             }
         }
         assertThat(all.size()).isGreaterThan(1000);
+        int thumbs = 0;
         for (Voicing v : all) {
             Fingering f = Fingering.of(STANDARD, v.shape(), Hand.MEDIUM).orElseThrow();
             assertThat(f.reachMm()).isLessThanOrEqualTo(Hand.MEDIUM.limitMm());
-            assertThat(f.presses().size()).isLessThanOrEqualTo(4);
-            for (int i = 1; i < f.presses().size(); i++) {
-                assertThat(f.presses().get(i).finger())
-                        .isGreaterThan(f.presses().get(i - 1).finger());
-                assertThat(f.presses().get(i).fret())
-                        .isGreaterThanOrEqualTo(f.presses().get(i - 1).fret());
+            List<Fingering.Press> fingers =
+                    f.presses().stream().filter(p -> p.finger() != Fingering.THUMB_FINGER).toList();
+            assertThat(fingers.size()).isLessThanOrEqualTo(4);
+            for (int i = 1; i < fingers.size(); i++) {
+                assertThat(fingers.get(i).finger()).isGreaterThan(fingers.get(i - 1).finger());
+                assertThat(fingers.get(i).fret()).isGreaterThanOrEqualTo(fingers.get(i - 1).fret());
+            }
+            for (Fingering.Press p : f.presses()) {
+                if (p.finger() == Fingering.THUMB_FINGER) {
+                    thumbs++;
+                    assertThat(p.lowString()).isZero();
+                    assertThat(p.barre()).isFalse();
+                    assertThat(Math.abs(p.fret() - fingers.get(0).fret())).isLessThanOrEqualTo(1);
+                }
             }
             for (int s : v.shape().sounded()) {
                 assertThat(f.fingerOn(s) > 0).isEqualTo(v.shape().fret(s) > 0);
@@ -66,6 +75,7 @@ class FingeringTest {
                 }
             }
         }
+        assertThat(thumbs).isPositive();
     }
 
     /** C21, common practice: A's octave is D's fifth, and the finger on string 4 fret 7 stays. */

@@ -2,19 +2,27 @@ package vocalis.desktop.write;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.function.Function;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.RadioMenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import vocalis.core.choice.Filter;
 import vocalis.core.riff.Score;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
+import vocalis.workbench.RiffFiles;
 
 /**
  * The family keys, the count of what they hold, and the button that puts a voicing into the riff.
@@ -27,6 +35,7 @@ final class FamilyBar extends VBox {
     private final Map<Family, Button> keys = new EnumMap<>(Family.class);
     private final Label count = new Label();
     private final Button use = new Button("Use it  ⏎");
+    private final MenuButton filters = new MenuButton("Filter");
     private final TextField find = new TextField();
     private final Button whole = new Button("Whole riff");
 
@@ -45,6 +54,13 @@ final class FamilyBar extends VBox {
             keys.put(f, key);
         }
         top.getChildren().addAll(keys.values());
+        Button own = new Button("0 Own");
+        own.getStyleClass().add("family-key");
+        own.setFocusTraversable(false);
+        own.setId("family-0");
+        own.setTooltip(new Tooltip("Your own shapes on this root; Ctrl B keeps the one shown"));
+        own.setOnAction(e -> browseOwn());
+        top.getChildren().add(own);
         whole.getStyleClass().add("quiet-button");
         whole.setFocusTraversable(false);
         whole.setTooltip(
@@ -61,10 +77,10 @@ final class FamilyBar extends VBox {
         find.getStyleClass().add("find");
         find.setTooltip(new Tooltip("x-9-11-11-0-0, F#7sus4, or F# C# B E (Ctrl F)"));
         find.setOnAction(e -> search());
-        find.setPrefWidth(220);
+        find.setPrefWidth(200);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox row = new HBox(10, count, gap, whole, find, use);
+        HBox row = new HBox(10, count, gap, whole, filters(), find, use);
         row.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(top, row);
         setSpacing(3);
@@ -74,6 +90,97 @@ final class FamilyBar extends VBox {
         model.shownProperty().addListener(o -> refresh());
         model.chordProperty().addListener(o -> refresh());
         refresh();
+    }
+
+    /** Says something in the place of the count. */
+    void say(String text) {
+        count.setText(text);
+    }
+
+    void browseOwn() {
+        try {
+            model.browseOwn();
+            model.zoneProperty().set(Zone.CARDS);
+        } catch (RiffFiles.RiffFileException e) {
+            count.setText(e.getMessage());
+        }
+    }
+
+    void keepShown() {
+        try {
+            model.keepShown();
+            count.setText(
+                    "kept as your own: " + model.shownProperty().get().shape() + " (0 shows them)");
+        } catch (RiffFiles.RiffFileException e) {
+            count.setText(e.getMessage());
+        }
+    }
+
+    private MenuButton filters() {
+        filters.getStyleClass().add("quiet-button");
+        filters.setId("filters");
+        choices(
+                Filter.Open.values(),
+                Filter.Open::words,
+                f -> v -> new Filter(v, f.position(), f.thickness(), f.strings(), f.comfortable()));
+        choices(
+                Filter.Position.values(),
+                Filter.Position::words,
+                f -> v -> new Filter(f.open(), v, f.thickness(), f.strings(), f.comfortable()));
+        choices(
+                Filter.Thickness.values(),
+                Filter.Thickness::words,
+                f -> v -> new Filter(f.open(), f.position(), v, f.strings(), f.comfortable()));
+        choices(
+                Filter.Strings.values(),
+                Filter.Strings::words,
+                f -> v -> new Filter(f.open(), f.position(), f.thickness(), v, f.comfortable()));
+        CheckMenuItem comfortable = new CheckMenuItem("inside comfort only");
+        comfortable
+                .selectedProperty()
+                .addListener(
+                        o -> {
+                            Filter f = model.filterProperty().get();
+                            model.filterProperty()
+                                    .set(
+                                            new Filter(
+                                                    f.open(),
+                                                    f.position(),
+                                                    f.thickness(),
+                                                    f.strings(),
+                                                    comfortable.isSelected()));
+                        });
+        filters.getItems().add(comfortable);
+        model.filterProperty()
+                .addListener(
+                        o ->
+                                filters.setText(
+                                        model.filterProperty().get().equals(Filter.NONE)
+                                                ? "Filter"
+                                                : "Filter (on)"));
+        return filters;
+    }
+
+    private <T> void choices(
+            T[] values, Function<T, String> words, Function<Filter, Function<T, Filter>> change) {
+        ToggleGroup group = new ToggleGroup();
+        for (T value : values) {
+            RadioMenuItem item = new RadioMenuItem(words.apply(value));
+            item.setToggleGroup(group);
+            item.setSelected(value == values[0]);
+            item.setOnAction(
+                    e ->
+                            model.filterProperty()
+                                    .set(change.apply(model.filterProperty().get()).apply(value)));
+            filters.getItems().add(item);
+        }
+        filters.getItems().add(new SeparatorMenuItem());
+    }
+
+    /** Opens the filter's menu. */
+    void showFilters() {
+        filters.requestFocus();
+        filters.show();
     }
 
     /** Puts the caret into the field that finds. */

@@ -22,7 +22,7 @@ public final class Keys {
 
     /** What the unshifted digit row types on a French layout. */
     private static final Map<String, Integer> AZERTY =
-            Map.of("&", 1, "é", 2, "\"", 3, "'", 4, "(", 5, "-", 6, "è", 7, "_", 8, "ç", 9);
+            Map.of("&", 1, "é", 2, "\"", 3, "'", 4, "(", 5, "-", 6, "è", 7, "_", 8, "ç", 9, "à", 0);
 
     /**
      * One key.
@@ -71,6 +71,12 @@ public final class Keys {
         void leave();
 
         void find();
+
+        void filter();
+
+        void keepShape();
+
+        void ownShapes();
 
         void idleFingers();
 
@@ -128,6 +134,13 @@ public final class Keys {
         in(z, KeyCode.RIGHT, "alt", "move the chord later", () -> model.moveChord(1));
         in(z, KeyCode.LEFT, "shift", "shorten the chord", () -> model.lengthenChord(-1));
         in(z, KeyCode.RIGHT, "shift", "lengthen the chord", () -> model.lengthenChord(1));
+        in(z, KeyCode.UP, "shift", "another bass under it, a step up", () -> model.stepBass(1));
+        in(
+                z,
+                KeyCode.DOWN,
+                "shift",
+                "another bass under it, a step down",
+                () -> model.stepBass(-1));
         in(z, KeyCode.D, "ctrl", "copy the chord", model::copyChord);
         in(z, KeyCode.K, "ctrl", "split the chord in two", model::splitChord);
         in(z, KeyCode.DELETE, "", "delete the chord", model::deleteChord);
@@ -224,6 +237,9 @@ public final class Keys {
                 "the scale on the neck",
                 () -> flip(model.scaleStepsProperty()));
         add(KeyCode.F, true, false, "find a shape, a name or notes", actions::find);
+        add(KeyCode.L, true, false, "filter the voicings", actions::filter);
+        add(KeyCode.B, true, false, "keep the shape shown as your own", actions::keepShape);
+        add(KeyCode.DIGIT0, false, false, "your own shapes on this root", actions::ownShapes);
         add(KeyCode.I, false, false, "what the idle fingers can add", actions::idleFingers);
         add(KeyCode.C, false, false, "set this voicing beside others", actions::compare);
         add(KeyCode.D, false, false, "which open strings suit which key", actions::droneMap);

@@ -11,6 +11,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import vocalis.core.hands.Fingering;
+import vocalis.core.hands.Move;
 import vocalis.core.hands.Muting;
 import vocalis.core.harmony.ChordName;
 import vocalis.core.harmony.Context;
@@ -163,11 +164,7 @@ final class ReadoutPane extends VBox {
         }
         row(
                 "strike",
-                muting.schools().isEmpty()
-                        ? "none that is clean"
-                        : muting.schools().stream()
-                                .map(Muting.School::words)
-                                .collect(Collectors.joining("; ")),
+                muting.schools().isEmpty() ? "none that is clean" : strikes(muting),
                 "The ways of striking that leave the unwanted strings quiet.");
         if (!f.presses().isEmpty()) {
             row(
@@ -180,6 +177,70 @@ final class ReadoutPane extends VBox {
                                     + " in comfort",
                     "Distance along the neck between the outermost fingers, at this scale length and fret.");
         }
+        careRows(f);
+    }
+
+    private String strikes(Muting muting) {
+        String plucked = Muting.pluckedBy(model.shownProperty().get().shape());
+        return muting.schools().stream()
+                .map(
+                        s ->
+                                s == Muting.School.PLUCK && !plucked.isEmpty()
+                                        ? "pluck: " + plucked
+                                        : s.words())
+                .collect(Collectors.joining("; "));
+    }
+
+    /**
+     * A wide reach with the easier shape of the same name, and what the hand does from the chord
+     * before.
+     */
+    private void careRows(Fingering f) {
+        double comfort = model.workspace().hand().comfortMm();
+        if (f.reachMm() > comfort) {
+            row(
+                    "caution",
+                    "past comfort by " + Math.round(f.reachMm() - comfort) + " mm" + easier(f),
+                    "A reach past comfort tires the hand when it returns often. Stop where it hurts.");
+        }
+        int n = model.score().chords().size();
+        if (n > 1) {
+            int before = (model.chordProperty().get() + n - 1) % n;
+            var from = model.score().chords().get(before).candidate().voicing();
+            var to = model.shownProperty().get();
+            if (from.board().equals(to.board())) {
+                Move move = Move.between(to.board(), from.shape(), to.shape());
+                row(
+                        "from before",
+                        moveInWords(move),
+                        "Fingers that stay or slide, and how far the hand travels.");
+            }
+        }
+    }
+
+    private String moveInWords(Move move) {
+        int strings = model.riff().ground().board().strings();
+        java.util.function.Function<List<Integer>, String> named =
+                l ->
+                        (l.size() == 1 ? "string " : "strings ")
+                                + l.stream()
+                                        .map(s -> String.valueOf(strings - s))
+                                        .collect(Collectors.joining(", "));
+        String stays = move.anchors().isEmpty() ? "" : named.apply(move.anchors()) + " stays, ";
+        String slides =
+                move.guides().isEmpty() ? "" : "slide on " + named.apply(move.guides()) + ", ";
+        return stays + slides + "hand moves " + Math.round(move.travelMm()) + " mm";
+    }
+
+    private String easier(Fingering f) {
+        String name = model.readoutProperty().get().name().symbol();
+        return model.cardsProperty().get().stream()
+                .flatMap(c -> c.places().stream())
+                .filter(c -> c.fingering().reachMm() < 0.8 * f.reachMm())
+                .filter(c -> Readout.of(c.voicing(), model.key()).name().symbol().equals(name))
+                .findFirst()
+                .map(c -> "; easier: " + c.voicing().shape().text())
+                .orElse("");
     }
 
     /** The numbers behind the heard root. */

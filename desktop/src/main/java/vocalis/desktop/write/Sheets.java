@@ -8,6 +8,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
@@ -18,8 +19,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
+import javafx.util.StringConverter;
 import vocalis.core.harmony.Context;
 import vocalis.core.harmony.DroneMap;
+import vocalis.core.instrument.Tuning;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Score;
 import vocalis.core.theory.Degree;
@@ -83,11 +86,64 @@ final class Sheets {
      */
     static void droneMap(WriteModel model, Scene owner) {
         Ground ground = model.riff().ground();
-        DroneMap map = DroneMap.of(ground.instrument().tuning(), ground.key().mode());
+        ComboBox<Tuning> tunings = new ComboBox<>();
+        tunings.getItems().setAll(Tuning.offered());
+        if (!tunings.getItems().contains(ground.instrument().tuning())) {
+            tunings.getItems().add(ground.instrument().tuning());
+        }
+        tunings.setConverter(
+                new StringConverter<>() {
+                    @Override
+                    public String toString(Tuning t) {
+                        return t == null ? "" : t.letters() + "  " + t.name();
+                    }
+
+                    @Override
+                    public Tuning fromString(String s) {
+                        throw new UnsupportedOperationException(
+                                "this list is chosen from, not typed");
+                    }
+                });
+        tunings.setValue(ground.instrument().tuning());
+        tunings.setAccessibleText("tuning");
+        VBox content = new VBox(12);
+        content.getStyleClass().add("help");
+        Stage stage = open(owner, "Drone map", content, 960, 560);
+        Runnable fill =
+                () ->
+                        content.getChildren()
+                                .setAll(
+                                        droneHead(ground),
+                                        tunings,
+                                        droneGrid(model, tunings.getValue(), stage));
+        tunings.valueProperty().addListener(o -> fill.run());
+        fill.run();
+        content.lookupAll(".drone-cell").stream()
+                .filter(n -> n.getPseudoClassStates().contains(NOW))
+                .findFirst()
+                .ifPresent(Node::requestFocus);
+    }
+
+    private static VBox droneHead(Ground ground) {
+        return new VBox(
+                6,
+                text(
+                        "Open strings against every " + ground.key().mode().name() + " key",
+                        "help-head"),
+                text(
+                        "Each bar is a string from the lowest: tall for the root, half for the fifth, a dot for"
+                                + " another note of the scale, hollow where it rubs. The number says how many are"
+                                + " in the scale. Choosing a cell sets tuning, capo and key.",
+                        "caption"));
+    }
+
+    private static GridPane droneGrid(WriteModel model, Tuning tuning, Stage stage) {
+        Ground ground = model.riff().ground();
+        boolean same = tuning.equals(ground.instrument().tuning());
+        DroneMap map = DroneMap.of(tuning, ground.key().mode());
         GridPane grid = new GridPane();
         grid.setHgap(3);
         grid.setVgap(3);
-        Stage[] stage = new Stage[1];
         for (int tonic = 0; tonic < 12; tonic++) {
             Label l = text(Spelling.plain(tonic).symbol(), "figure-value");
             l.setMinWidth(64);
@@ -100,7 +156,6 @@ final class Sheets {
             grid.add(rescue, tonic + 1, map.rows().size() + 1);
         }
         grid.add(text("best", "caption"), 0, map.rows().size() + 1);
-        Button[] first = new Button[1];
         for (DroneMap.Row row : map.rows()) {
             grid.add(
                     text(row.capo() == 0 ? "no capo" : "capo " + row.capo(), "caption"),
@@ -109,43 +164,24 @@ final class Sheets {
             for (int tonic = 0; tonic < 12; tonic++) {
                 DroneMap.Cell cell = row.cells().get(tonic);
                 boolean now =
-                        row.capo() == ground.capo() && tonic == ground.key().tonic().pitchClass();
+                        same
+                                && row.capo() == ground.capo()
+                                && tonic == ground.key().tonic().pitchClass();
                 Button b = droneCell(cell, now);
                 b.setOnAction(
                         e -> {
                             model.setGround(
-                                    ground.withCapo(cell.capo()).withKey(cell.key()),
-                                    "key and capo");
-                            stage[0].close();
+                                    ground.withTuning(tuning)
+                                            .withCapo(cell.capo())
+                                            .withKey(cell.key()),
+                                    "tuning, capo and key");
+                            stage.close();
                         });
-                if (now) {
-                    first[0] = b;
-                }
                 grid.add(b, tonic + 1, row.capo() + 1);
             }
         }
         arrows(grid);
-        VBox content =
-                new VBox(
-                        12,
-                        text(
-                                "Open strings of "
-                                        + ground.instrument().tuning().letters()
-                                        + " against every "
-                                        + ground.key().mode().name()
-                                        + " key",
-                                "help-head"),
-                        text(
-                                "Each bar is a string from the lowest: tall for the root, half for the fifth, a dot for"
-                                        + " another note of the scale, hollow where it rubs. The number says how many are"
-                                        + " in the scale. Choosing a cell sets capo and key.",
-                                "caption"),
-                        grid);
-        content.getStyleClass().add("help");
-        stage[0] = open(owner, "Drone map", content, 960, 520);
-        if (first[0] != null) {
-            first[0].requestFocus();
-        }
+        return grid;
     }
 
     private static Button droneCell(DroneMap.Cell cell, boolean now) {

@@ -15,8 +15,11 @@ import javafx.beans.property.SimpleLongProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
+import vocalis.core.choice.Filter;
+import vocalis.core.choice.OwnShape;
 import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Fingering;
+import vocalis.core.hands.Hand;
 import vocalis.core.hands.IdleFingers;
 import vocalis.core.harmony.Readout;
 import vocalis.core.instrument.Shape;
@@ -36,7 +39,9 @@ import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
 import vocalis.workbench.Edit;
+import vocalis.workbench.OwnShapes;
 import vocalis.workbench.Player;
+import vocalis.workbench.RiffFiles;
 import vocalis.workbench.Workspace;
 
 /**
@@ -71,6 +76,8 @@ public final class WriteModel {
     private final BooleanProperty noteNames = new SimpleBooleanProperty();
     private final BooleanProperty scaleSteps = new SimpleBooleanProperty();
     private final ObjectProperty<Zone> zone = new SimpleObjectProperty<>(Zone.BAND);
+    private final ObjectProperty<Filter> filter = new SimpleObjectProperty<>(Filter.NONE);
+    private final OwnShapes ownShapes = new OwnShapes(OwnShapes.userFolder());
     private String found;
     private boolean hearing;
     private boolean keepCards;
@@ -85,6 +92,7 @@ public final class WriteModel {
         family.set(treatmentFamily());
         chord.addListener(o -> chordMoved());
         family.addListener(o -> requestCards());
+        filter.addListener(o -> requestCards());
         card.addListener(o -> refreshShown());
         place.addListener(o -> refreshShown());
         draft.addListener(o -> refreshShown());
@@ -269,17 +277,45 @@ public final class WriteModel {
         Family wanted = family.get();
         int root = currentChord().root();
         List<Shape> near = neighbours();
+        Filter passing = filter.get();
+        Hand hand = workspace.hand();
         cardChannel.request(
-                () ->
-                        new Ranking(wanted, near, ground.key())
-                                .cards(
-                                        workspace
-                                                .catalogue()
-                                                .candidates(
-                                                        ground.board(),
-                                                        workspace.hand(),
-                                                        wanted,
-                                                        root)));
+                () -> {
+                    List<Candidate> all =
+                            workspace.catalogue().candidates(ground.board(), hand, wanted, root);
+                    List<Candidate> kept =
+                            all.stream().filter(c -> passing.accepts(c, hand)).toList();
+                    return new Ranking(wanted, near, ground.key()).cards(kept);
+                });
+    }
+
+    /** What is let through of the cards. */
+    public ObjectProperty<Filter> filterProperty() {
+        return filter;
+    }
+
+    /** Keeps what is shown as one of the player's own shapes. */
+    public void keepShown() throws RiffFiles.RiffFileException {
+        Voicing v = shown.get();
+        ownShapes.keep(new OwnShape(readout.get().name().symbol(), v.shapeClass()));
+    }
+
+    /** Shows the player's own shapes on this root. */
+    public void browseOwn() throws RiffFiles.RiffFileException {
+        List<OwnShape> own = ownShapes.all();
+        found = "own shapes";
+        draft.set(null);
+        Ground ground = riff().ground();
+        int root = currentChord().root();
+        List<Shape> near = neighbours();
+        Hand hand = workspace.hand();
+        Family nearest = family.get();
+        cardChannel.request(
+                () -> {
+                    List<Candidate> all = new ArrayList<>();
+                    own.forEach(o -> all.addAll(o.places(ground.board(), hand, root)));
+                    return new Ranking(nearest, near, ground.key()).cards(all);
+                });
     }
 
     private List<Shape> neighbours() {
@@ -425,6 +461,15 @@ public final class WriteModel {
     /** Gives the chord the root of a pitch class. */
     public void setRoot(int pitchClass) {
         apply(new Edit.SetRoot(chord.get(), Root.of(key(), pitchClass)));
+    }
+
+    /** Steps the bass under the chord along the scale; on the root it is taken away. */
+    public void stepBass(int direction) {
+        Optional<Root> bass = riff().treatments().get(chord.get()).bass();
+        Root from = bass.orElse(currentRoot());
+        Root to = from.step(key(), direction);
+        boolean home = to.pitchClass(key()) == currentRoot().pitchClass(key());
+        apply(new Edit.SetBass(chord.get(), home ? Optional.empty() : Optional.of(to)));
     }
 
     private Root currentRoot() {

@@ -187,6 +187,21 @@ public final class WritePane extends BorderPane {
         }
 
         @Override
+        public void filter() {
+            families.showFilters();
+        }
+
+        @Override
+        public void keepShape() {
+            families.keepShown();
+        }
+
+        @Override
+        public void ownShapes() {
+            families.browseOwn();
+        }
+
+        @Override
         public void idleFingers() {
             idleMenu().show(neck, javafx.geometry.Side.TOP, NeckGeometry.BEFORE_NUT, 0);
         }
@@ -221,15 +236,14 @@ public final class WritePane extends BorderPane {
             Voicing v = model.shownProperty().get();
             Voicing with = new Voicing(a.shape(), v.board(), v.root());
             String name = ChordNamer.name(with, Optional.of(model.key())).symbol();
-            MenuItem item =
-                    new MenuItem(
-                            name
-                                    + "\tfinger "
-                                    + a.finger()
-                                    + ", string "
-                                    + (strings - a.string())
-                                    + ", fret "
-                                    + a.fret());
+            String[] fingers = {"", "index", "middle", "ring", "little", "thumb"};
+            String where =
+                    fingers[a.finger()]
+                            + " on string "
+                            + (strings - a.string())
+                            + ", fret "
+                            + a.fret();
+            MenuItem item = new MenuItem(where + "  →  " + name);
             item.setOnAction(e -> model.take(a.shape()));
             menu.getItems().add(item);
             if (menu.getItems().size() == 18) {

@@ -15,6 +15,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
@@ -132,6 +133,7 @@ public final class RiffCodec {
     private static ObjectNode treatment(Treatment t) {
         ObjectNode n = MAPPER.createObjectNode();
         n.put("family", familyName(t.family()));
+        t.bass().ifPresent(b -> n.putObject("bass").put("step", b.step()).put("alter", b.alter()));
         ObjectNode members = n.putObject("members");
         for (Family f : Family.values()) {
             Member m = t.members().get(f);
@@ -343,7 +345,18 @@ public final class RiffCodec {
                     };
             members.put(family(m, name), member);
         }
-        return new Treatment(family, members);
+        Optional<Root> bass = Optional.empty();
+        if (t.has("bass")) {
+            Field b = t.get("bass");
+            bass =
+                    Optional.of(
+                            b.build(
+                                    () ->
+                                            new Root(
+                                                    b.get("step").integer(1, 7),
+                                                    b.get("alter").integer(-6, 6))));
+        }
+        return new Treatment(family, members, bass);
     }
 
     private static Cell cell(Field c) throws FormatException {
