@@ -1,5 +1,6 @@
 package vocalis.cli;
 
+import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -44,7 +45,15 @@ public final class Main implements Runnable {
 
     /** Runs a command; the exit code. */
     static int run(String... args) {
+        return run(null, args);
+    }
+
+    /** The same with its standard output elsewhere; null for the process's own. */
+    static int run(PrintWriter out, String... args) {
         CommandLine line = new CommandLine(new Main()).setCaseInsensitiveEnumValuesAllowed(true);
+        if (out != null) {
+            line.setOut(out);
+        }
         line.setExecutionExceptionHandler(
                 (e, commandLine, result) -> {
                     commandLine.getErr().println("vocalis: " + e.getMessage());

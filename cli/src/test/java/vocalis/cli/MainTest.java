@@ -2,6 +2,8 @@ package vocalis.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import javax.sound.sampled.AudioSystem;
@@ -26,6 +28,40 @@ class MainTest {
         assertThat(format.getFrameLength()).isGreaterThan(48000 * 7);
     }
 
+    private static String output(String... args) {
+        java.io.StringWriter out = new java.io.StringWriter();
+        int code = Main.run(new java.io.PrintWriter(out), args);
+        assertThat(code).isZero();
+        return out.toString();
+    }
+
+    /** C6 and C13, common practice, in the documented form. */
+    @Test
+    void shapesAreNamedAsJson() throws Exception {
+        JsonNode n = new ObjectMapper().readTree(output("name", "x-9-11-11-0-0", "--json"));
+        assertThat(n.get("shape").asText()).isEqualTo("x-9-11-11-0-0");
+        assertThat(n.get("notes").toString()).isEqualTo("[\"F#3\",\"C#4\",\"F#4\",\"B3\",\"E4\"]");
+        assertThat(n.get("midi").toString()).isEqualTo("[54,61,66,59,64]");
+        assertThat(n.get("heardRoot").asText()).isEqualTo("F#");
+        assertThat(n.get("ambiguous").asBoolean()).isFalse();
+        JsonNode first = n.get("readings").get(0);
+        assertThat(first.get("kind").asText()).isEqualTo("exact");
+        assertThat(first.get("name").asText()).isEqualTo("F#7sus4");
+        assertThat(first.get("degrees").toString()).isEqualTo("[\"1\",\"5\",\"1\",\"4\",\"b7\"]");
+        assertThat(output("name", "x-x-4-4-x-x")).contains("B5/F♯").contains("upper note");
+        assertThat(output("name", "x-4-2-x-x-x", "--pedal", "D")).contains("over D");
+    }
+
+    @Test
+    void voicingsAndDronesAreListed() {
+        assertThat(output("voicings", "A", "--family", "power").lines())
+                .anyMatch(l -> l.startsWith("5-7-7-x-x-x") && l.contains("A5"));
+        assertThat(output("voicings", "A", "--family", "third", "--json").lines())
+                .allMatch(l -> l.startsWith("{\"shape\""));
+        assertThat(output("drones", "--mode", "minor").lines()).hasSize(12);
+        assertThat(output("drones", "--tuning", "D A D G B E", "--json")).contains("bestCapo");
+    }
+
     @Test
     void badInputIsTwoAndOneLine() throws Exception {
         Path bad = folder.resolve("bad.vocalis.json");
@@ -34,5 +70,9 @@ class MainTest {
         assertThat(Main.run("render", "nowhere", "-o", "x.wav")).isEqualTo(2);
         assertThat(Main.run("sing")).isEqualTo(2);
         assertThat(Main.run("--version")).isZero();
+        assertThat(Main.run("name", "3-z-5")).isEqualTo(2);
+        assertThat(Main.run("name", "3-5")).isEqualTo(2);
+        assertThat(Main.run("voicings", "Q", "--family", "power")).isEqualTo(2);
+        assertThat(Main.run("drones", "--mode", "wobbly")).isEqualTo(2);
     }
 }

@@ -196,7 +196,7 @@ class WindowTest {
         robot.clickOn("#family-4");
         awaitCards(Family.OCTAVE);
         Node cards = robot.lookup("#cards").query();
-        click(robot, cards, 250, 40);
+        click(robot, cards, 60, 40);
         List<Sounding> shown = fx(() -> model().shownProperty().get().soundings());
         assertThat(readout(robot, "readout-name")).endsWith("octave");
         robot.clickOn("#use-voicing");
@@ -205,7 +205,7 @@ class WindowTest {
         assertThat(riff().treatments().get(1).family()).isEqualTo(Family.OCTAVE);
 
         tap.clear();
-        robot.moveTo(at(cards, 250, 40)).press(MouseButton.PRIMARY);
+        robot.moveTo(at(cards, 60, 40)).press(MouseButton.PRIMARY);
         sleep(0.9);
         double fifth = Tap.hz(shown.get(0).midi() + 7);
         assertSounds(shown, fifth);
@@ -454,6 +454,148 @@ class WindowTest {
             await(id + " stops", () -> fx(() -> !shell.player().telemetry().latest().playing()));
         }
         assertThat(riff()).isEqualTo(Demo.riffs().get(0).riff());
+    }
+
+    // Finding, comparing, drones, idle fingers, hand.
+
+    private void find(FxRobot robot, String text) {
+        press(robot, KeyCode.CONTROL, KeyCode.F);
+        robot.write(text);
+        press(robot, KeyCode.ENTER);
+    }
+
+    @Test
+    void aShapeANameAndNotesAreFound(FxRobot robot) {
+        choose(robot, "#tuning", Tuning.STANDARD);
+        // C6, common practice.
+        find(robot, "x-9-11-11-0-0");
+        assertThat(fx(() -> model().shownProperty().get().shape().text()))
+                .isEqualTo("x-9-11-11-0-0");
+        assertThat(readout(robot, "readout-name")).isEqualTo("F♯7sus4");
+        press(robot, KeyCode.ESCAPE);
+        find(robot, "F#7sus4");
+        await(
+                "found",
+                () ->
+                        fx(
+                                () ->
+                                        model().found().isPresent()
+                                                && !model().cardsProperty().get().isEmpty()));
+        for (var card : fx(() -> model().cardsProperty().get())) {
+            assertThat(card.first().voicing().pitchClasses()).containsExactly(1, 4, 6, 11);
+            assertThat(card.first().voicing().bass() % 12).isEqualTo(6);
+        }
+        press(robot, KeyCode.ESCAPE);
+        find(robot, "B E C");
+        await(
+                "notes",
+                () ->
+                        fx(
+                                () ->
+                                        model().found().filter("B E C"::equals).isPresent()
+                                                && !model().cardsProperty().get().isEmpty()
+                                                && model().cardsProperty()
+                                                        .get()
+                                                        .get(0)
+                                                        .first()
+                                                        .voicing()
+                                                        .pitchClasses()
+                                                        .equals(List.of(0, 4, 11))));
+        press(robot, KeyCode.ESCAPE);
+        Riff before = riff();
+        find(robot, "Hm7b5");
+        assertThat(robot.lookup(".family-bar .caption").queryAs(Label.class).getText())
+                .contains("Hm7b5");
+        assertThat(riff()).isEqualTo(before);
+    }
+
+    @Test
+    void fourVoicingsAreComparedSideBySide(FxRobot robot) {
+        await("cards", () -> fx(() -> model().cardsProperty().get().size() > 5));
+        robot.interact(() -> model().zoneProperty().set(Zone.CARDS));
+        for (int i = 0; i < 5; i++) {
+            press(robot, KeyCode.C);
+            await("compare", () -> robot.lookup(".compare-column").tryQuery().isPresent());
+            press(robot, KeyCode.ESCAPE);
+            await("closed", () -> robot.lookup(".compare-column").tryQuery().isEmpty());
+            press(robot, KeyCode.RIGHT);
+        }
+        press(robot, KeyCode.C);
+        await("compare", () -> robot.lookup(".compare-column").tryQuery().isPresent());
+        assertThat(robot.lookup(".compare-column").queryAll()).hasSize(4);
+        press(robot, KeyCode.ESCAPE);
+    }
+
+    @Test
+    void theDroneMapSetsTheGround(FxRobot robot) {
+        press(robot, KeyCode.D);
+        await("map", () -> robot.lookup(".drone-cell").tryQuery().isPresent());
+        await("caret on the cell of the ground", () -> fx(WindowTest::caretOnACell));
+        press(robot, KeyCode.RIGHT);
+        press(robot, KeyCode.DOWN);
+        press(robot, KeyCode.ENTER);
+        await("closed", () -> robot.lookup(".drone-cell").tryQuery().isEmpty());
+        assertThat(riff().ground().capo()).isEqualTo(1);
+        assertThat(riff().ground().key().symbol()).isEqualTo("E♭ phrygian");
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(riff()).isEqualTo(Demo.riffs().get(0).riff());
+    }
+
+    private static boolean caretOnACell() {
+        return Window.getWindows().stream()
+                .map(w -> w.getScene().getFocusOwner())
+                .anyMatch(n -> n != null && n.getStyleClass().contains("drone-cell"));
+    }
+
+    @Test
+    void anIdleFingerIsAdded(FxRobot robot) {
+        find(robot, "x-x-7-7-x-x");
+        press(robot, KeyCode.I);
+        await("menu", () -> robot.lookup(".context-menu").tryQuery().isPresent());
+        press(robot, KeyCode.DOWN);
+        press(robot, KeyCode.ENTER);
+        await("added", () -> fx(() -> model().shownProperty().get().voices()) == 3);
+        assertThat(fx(() -> model().shownProperty().get().shape().fret(2))).isEqualTo(7);
+        assertThat(fx(() -> model().shownProperty().get().shape().fret(3))).isEqualTo(7);
+    }
+
+    @Test
+    void theHandDecidesWhatIsOffered(FxRobot robot) {
+        await("cards", () -> fx(() -> !model().cardsProperty().get().isEmpty()));
+        int medium = fx(() -> offered());
+        robot.interact(() -> shell.workspace().setHand(vocalis.core.hands.Hand.SMALL));
+        await("fewer", () -> fx(() -> offered()) < medium);
+        robot.interact(() -> shell.workspace().setHand(vocalis.core.hands.Hand.LARGE));
+        await("more", () -> fx(() -> offered()) > medium);
+    }
+
+    private int offered() {
+        return model().cardsProperty().get().stream().mapToInt(c -> c.places().size()).sum();
+    }
+
+    @Test
+    void anotherBassIsPutUnderAChordByKeyboard(FxRobot robot) {
+        choose(robot, "#tuning", Tuning.STANDARD);
+        robot.interact(() -> model().voiceAll(Family.POWER));
+        robot.interact(() -> stage.getScene().lookup("#voice-band").requestFocus());
+        press(robot, KeyCode.SHIFT, KeyCode.DOWN);
+        int wanted = 0;
+        assertThat(riff().treatments().get(0).bass()).isPresent();
+        int bass = chord(0).candidate().voicing().bass() % 12;
+        assertThat(bass).isEqualTo(wanted);
+        press(robot, KeyCode.SHIFT, KeyCode.UP);
+        assertThat(riff().treatments().get(0).bass()).isEmpty();
+    }
+
+    @Test
+    void sevenStringsAreTakenFromTheirNotes(FxRobot robot) {
+        press(robot, KeyCode.F3);
+        await("dialog", () -> robot.lookup("#tuning-notes").tryQuery().isPresent());
+        robot.clickOn("#tuning-notes").eraseText(40).write("B1 E2 A2 D3 G3 B3 E4");
+        robot.clickOn("OK");
+        await("seven", () -> riff().ground().board().strings() == 7);
+        assertThat(chord(0).candidate().voicing().shape().strings()).isEqualTo(7);
+        await("cards", () -> fx(() -> !model().cardsProperty().get().isEmpty()));
     }
 
     // Files and closing.

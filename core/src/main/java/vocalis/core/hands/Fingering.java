@@ -214,13 +214,10 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
     /** A barre with another fret inside it needs the index finger. */
     private static boolean possible(List<Press> presses) {
         for (Press p : presses) {
-            boolean crossed =
-                    presses.stream()
-                            .anyMatch(
-                                    q ->
-                                            q != p
-                                                    && q.lowString() > p.lowString()
-                                                    && q.lowString() < p.highString());
+            boolean crossed = false;
+            for (Press q : presses) {
+                crossed |= q.lowString() > p.lowString() && q.lowString() < p.highString();
+            }
             if (p.barre() && crossed && p.finger() != 1) {
                 return false;
             }

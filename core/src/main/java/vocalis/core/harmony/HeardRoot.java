@@ -1,12 +1,10 @@
 package vocalis.core.harmony;
 
-import java.util.Comparator;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
-import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
 
 /**
@@ -25,18 +23,13 @@ import vocalis.core.voicing.Voicing;
  * @param ambiguous whether the lead is under {@link #CLEAR_LEAD}
  * @param reason one sentence in plain words
  */
-public record HeardRoot(int root, List<Support> ranking, boolean ambiguous, String reason) {
+public record HeardRoot(int root, List<Supported> ranking, boolean ambiguous, String reason) {
 
     /** Least lead, as a share of the winner's support, that counts as clear. */
     public static final double CLEAR_LEAD = 0.10;
 
-    private static final int[] WEIGHTS = {10, 0, 1, 0, 3, 0, 0, 5, 0, 0, 2, 0};
-    private static final int LOWEST = 2;
-    private static final int TONIC = 3;
-    private static final int IN_SCALE = 1;
-
     /** The support of one pitch class. */
-    public record Support(int pitchClass, int weight) {}
+    public record Supported(int pitchClass, int weight) {}
 
     public HeardRoot {
         ranking = List.copyOf(ranking);
@@ -44,21 +37,14 @@ public record HeardRoot(int root, List<Support> ranking, boolean ambiguous, Stri
 
     /** The heard root of a voicing, with or without a key. */
     public static HeardRoot of(Voicing voicing, Optional<Key> key) {
-        List<Sounding> notes = voicing.soundings();
-        int bass = voicing.bass();
-        List<Support> ranking =
-                IntStream.range(0, 12)
-                        .mapToObj(c -> new Support(c, support(c, notes, bass, key)))
-                        .sorted(order(notes, key))
+        Notes notes = Notes.of(voicing);
+        Support support = Support.of(notes, key);
+        List<Supported> ranking =
+                Arrays.stream(support.order())
+                        .mapToObj(c -> new Supported(c, support.weights()[c]))
                         .toList();
-        Support first = ranking.get(0);
-        Support second = ranking.get(1);
-        boolean ambiguous = first.weight() - second.weight() < CLEAR_LEAD * first.weight();
         return new HeardRoot(
-                first.pitchClass(),
-                ranking,
-                ambiguous,
-                reason(notes, bass, key, first, second, ambiguous));
+                support.best(), ranking, support.ambiguous(), reason(notes, key, support));
     }
 
     /**
@@ -68,94 +54,55 @@ public record HeardRoot(int root, List<Support> ranking, boolean ambiguous, Stri
         return pitchClass == root || (ambiguous && ranking.get(1).pitchClass() == pitchClass);
     }
 
-    private static int support(int candidate, List<Sounding> notes, int bass, Optional<Key> key) {
-        int sum = 0;
-        for (Sounding s : notes) {
-            sum += WEIGHTS[Math.floorMod(s.midi() - candidate, 12)];
-        }
-        if (Math.floorMod(bass, 12) == candidate) {
-            sum += LOWEST;
-        }
-        return sum + keyWeight(candidate, key);
-    }
-
-    private static int keyWeight(int candidate, Optional<Key> key) {
-        if (key.isEmpty() || !key.get().contains(candidate)) {
-            return 0;
-        }
-        return key.get().tonic().pitchClass() == candidate ? TONIC : IN_SCALE;
-    }
-
-    private static Comparator<Support> order(List<Sounding> notes, Optional<Key> key) {
-        return Comparator.comparingInt((Support s) -> -s.weight())
-                .thenComparingInt(s -> -keyWeight(s.pitchClass(), key))
-                .thenComparingInt(s -> lowest(s.pitchClass(), notes));
-    }
-
-    private static int lowest(int pitchClass, List<Sounding> notes) {
-        return notes.stream()
-                .filter(n -> n.pitchClass() == pitchClass)
-                .mapToInt(Sounding::midi)
-                .min()
-                .orElse(1000 + pitchClass);
-    }
-
-    private static String reason(
-            List<Sounding> notes,
-            int bass,
-            Optional<Key> key,
-            Support first,
-            Support second,
-            boolean ambiguous) {
-        String name = spell(first.pitchClass(), key);
-        String rival = spell(second.pitchClass(), key);
-        if (ambiguous) {
+    private static String reason(Notes notes, Optional<Key> key, Support support) {
+        int first = support.best();
+        int second = support.second();
+        String name = spell(first, key);
+        String rival = spell(second, key);
+        int weight = support.weights()[first];
+        int against = support.weights()[second];
+        if (support.ambiguous()) {
             return "Ambiguous: "
                     + name
                     + " or "
                     + rival
                     + " can be heard as the root ("
-                    + first.weight()
+                    + weight
                     + " against "
-                    + second.weight()
+                    + against
                     + ").";
-        }
-        boolean bassIsRoot = Math.floorMod(bass, 12) == first.pitchClass();
-        boolean fifth = has(notes, first, 7);
-        boolean onlyRoot = notes.stream().allMatch(n -> n.pitchClass() == first.pitchClass());
-        String why;
-        if (onlyRoot) {
-            why = "nothing else sounds";
-        } else if (fifth && bassIsRoot) {
-            why = "it is the lowest note and its fifth sounds above it";
-        } else if (fifth && Math.floorMod(bass - first.pitchClass(), 12) == 7) {
-            why = "its fifth lies below it, and a fourth is heard from its upper note";
-        } else if (fifth) {
-            why =
-                    "its fifth supports it, though "
-                            + spell(Math.floorMod(bass, 12), key)
-                            + " is the bass";
-        } else if (bassIsRoot) {
-            why = "it is the lowest note and no other is supported by a fifth";
-        } else {
-            why = "the other notes support it best";
         }
         return "Root "
                 + name
                 + ": "
-                + why
+                + why(notes, first, key)
                 + " ("
-                + first.weight()
+                + weight
                 + " against "
-                + second.weight()
+                + against
                 + " for "
                 + rival
                 + ").";
     }
 
-    private static boolean has(List<Sounding> notes, Support of, int semitones) {
-        return notes.stream()
-                .anyMatch(n -> Math.floorMod(n.midi() - of.pitchClass(), 12) == semitones);
+    private static String why(Notes notes, int root, Optional<Key> key) {
+        boolean bassIsRoot = notes.bassClass() == root;
+        if (notes.count(root) == notes.voices()) {
+            return "nothing else sounds";
+        }
+        if (notes.has(root, 7)) {
+            if (bassIsRoot) {
+                return "it is the lowest note and its fifth sounds above it";
+            }
+            return Math.floorMod(notes.bassClass() - root, 12) == 7
+                    ? "its fifth lies below it, and a fourth is heard from its upper note"
+                    : "its fifth supports it, though "
+                            + spell(notes.bassClass(), key)
+                            + " is the bass";
+        }
+        return bassIsRoot
+                ? "it is the lowest note and no other is supported by a fifth"
+                : "the other notes support it best";
     }
 
     private static String spell(int pitchClass, Optional<Key> key) {

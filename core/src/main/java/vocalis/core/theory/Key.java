@@ -51,12 +51,26 @@ public record Key(Spelling tonic, Mode mode) {
     /** The degree of the mode that a pitch class is, or empty when it lies outside the scale. */
     public Optional<Degree> degreeInScale(int pitchClass) {
         int semitones = Math.floorMod(pitchClass - tonic.pitchClass(), 12);
-        return mode.degrees().stream().filter(d -> d.semitones() == semitones).findFirst();
+        for (Degree d : mode.degrees()) {
+            if (d.semitones() == semitones) {
+                return Optional.of(d);
+            }
+        }
+        return Optional.empty();
     }
 
     /** Whether the pitch class (any integer, taken modulo 12) is one of the scale's notes. */
     public boolean contains(int pitchClass) {
         return degreeInScale(pitchClass).isPresent();
+    }
+
+    /** The scale's pitch classes as bits, bit 0 for C. */
+    public int mask() {
+        int mask = 0;
+        for (Degree d : mode.degrees()) {
+            mask |= 1 << (tonic.pitchClass() + d.semitones()) % 12;
+        }
+        return mask;
     }
 
     /**

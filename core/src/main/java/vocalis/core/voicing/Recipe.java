@@ -1,6 +1,5 @@
 package vocalis.core.voicing;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 
@@ -94,35 +93,35 @@ public record Recipe(
         if (!voices.holds(notes.size()) || !innerSilences.holds(voicing.innerSilences())) {
             return false;
         }
-        Sounding lowest = notes.stream().min(Comparator.comparingInt(Sounding::midi)).orElseThrow();
+        Sounding lowest = notes.get(0);
+        int own = 0;
         for (int i = 0; i < notes.size(); i++) {
             Sounding n = notes.get(i);
-            if (!mayStand(degree(n, voicing.root()), n.open())) {
+            int degree = degree(n, voicing.root());
+            if (!mayStand(degree, n.open())
+                    || (i > 0 && !stepAllowed(n.midi() - notes.get(i - 1).midi()))) {
                 return false;
             }
-            if (i > 0 && !stepAllowed(n.midi() - notes.get(i - 1).midi())) {
-                return false;
-            }
+            own |= n.open() && drones() ? 0 : 1 << degree;
+            lowest = n.midi() < lowest.midi() ? n : lowest;
         }
         boolean bassFits =
                 bass.contains(degree(lowest, voicing.root()))
                         || (opens == Opens.DRONES && lowest.open());
-        boolean complete =
-                required.stream()
-                        .allMatch(
-                                d ->
-                                        notes.stream()
-                                                .anyMatch(
-                                                        n ->
-                                                                degree(n, voicing.root()) == d
-                                                                        && (!drones()
-                                                                                || !n.open())));
-        return bassFits && complete && opensFit(voicing, notes);
+        for (int degree : required) {
+            if ((own >> degree & 1) == 0) {
+                return false;
+            }
+        }
+        return bassFits && opensFit(voicing, notes);
     }
 
     private boolean opensFit(Voicing voicing, List<Sounding> notes) {
-        long open = notes.stream().filter(Sounding::open).count();
-        long fretted = notes.size() - open;
+        int open = 0;
+        for (Sounding n : notes) {
+            open += n.open() ? 1 : 0;
+        }
+        int fretted = notes.size() - open;
         return switch (opens) {
             case AS_FRETTED -> true;
             case DRONES -> open >= 1 && fretted >= 2;

@@ -71,8 +71,8 @@ class HarmonyTest {
     @Test
     void supportIsAsReckonedByHand() {
         HeardRoot fourth = HeardRoot.of(standard("x-x-4-4-x-x"), Optional.empty());
-        assertThat(fourth.ranking().get(0)).isEqualTo(new HeardRoot.Support(11, 15));
-        assertThat(fourth.ranking().get(1)).isEqualTo(new HeardRoot.Support(6, 12));
+        assertThat(fourth.ranking().get(0)).isEqualTo(new HeardRoot.Supported(11, 15));
+        assertThat(fourth.ranking().get(1)).isEqualTo(new HeardRoot.Supported(6, 12));
         assertThat(fourth.ambiguous()).isFalse();
         assertThat(fourth.reason()).contains("upper note");
         HeardRoot dm7 = HeardRoot.of(standard("x-x-0-2-1-1"), Optional.empty());

@@ -3,6 +3,7 @@ package vocalis.desktop.write;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -118,10 +119,16 @@ final class Sheets {
                                         droneGrid(model, tunings.getValue(), stage));
         tunings.valueProperty().addListener(o -> fill.run());
         fill.run();
-        content.lookupAll(".drone-cell").stream()
-                .filter(n -> n.getPseudoClassStates().contains(NOW))
-                .findFirst()
-                .ifPresent(Node::requestFocus);
+        Platform.runLater(() -> focusNow(content));
+    }
+
+    /** Puts the caret on the cell of the ground as it is. */
+    private static void focusNow(VBox content) {
+        for (Node n : content.lookupAll(".drone-cell")) {
+            if (n.getPseudoClassStates().contains(NOW)) {
+                n.requestFocus();
+            }
+        }
     }
 
     private static VBox droneHead(Ground ground) {

@@ -2,7 +2,6 @@ package vocalis.sound.device;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.lang.management.ManagementFactory;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
@@ -21,49 +20,89 @@ class AudioOutputTest {
 
     private static Engine looping() {
         Engine engine = Measure.engine(AmpSettings.GAIN);
-        Program.Builder b = new Program.Builder(4 * 20160, 20160, 6);
-        for (int i = 0; i < 8; i++) {
-            b.add(i * 10080, new int[] {5, 7, 7, -1, -1, -1}, 0.8, i % 2 == 1, true);
-        }
-        engine.publish(b.build());
+        engine.publish(bar(0));
         engine.play(0);
         return engine;
     }
 
+    /** A bar of eighths, its chord moved up by some frets. */
+    private static Program bar(int up) {
+        Program.Builder b = new Program.Builder(4 * 20160, 20160, 6);
+        for (int i = 0; i < 8; i++) {
+            int[] frets = {5 + up, 7 + up, 7 + up, -1, -1, -1};
+            b.add(i * 10080, frets, 0.8, i % 2 == 1, true);
+        }
+        return b.build();
+    }
+
     /**
-     * Ten minutes of the loop on a clock that only rendering moves (by the processor time it took,
-     * so that other work on the machine does not count) and that sleeping moves on.
+     * A clock on which each rendered second takes a fifth of a second and sleeping takes its time,
+     * so that what it counts depends on the output's own reckoning and not on this machine.
      */
+    private static class Virtual implements Clock {
+        private final Engine engine;
+        private long slept;
+
+        Virtual(Engine engine) {
+            this.engine = engine;
+        }
+
+        @Override
+        public long nanos() {
+            return slept + (long) (engine.telemetry().latest().frames() / 48000.0 / 5 * 1e9);
+        }
+
+        @Override
+        public void sleep(long nanos) {
+            slept += nanos;
+        }
+    }
+
+    /** Ten minutes of a loop that is given another voicing in every bar. */
     @Test
     void tenMinutesOnAVirtualClockHaveNoUnderrun() {
         Engine engine = looping();
-        for (int i = 0; i < 2000; i++) {
-            engine.render(new float[1024], 512);
-        }
-        long before = engine.telemetry().latest().frames();
-        var threads = ManagementFactory.getThreadMXBean();
-        AtomicLong slept = new AtomicLong();
+        long[] revoiced = {0};
         Clock virtual =
-                new Clock() {
-                    @Override
-                    public long nanos() {
-                        return threads.getCurrentThreadCpuTime() + slept.get();
-                    }
-
+                new Virtual(engine) {
                     @Override
                     public void sleep(long nanos) {
-                        slept.addAndGet(nanos);
+                        super.sleep(nanos);
+                        long bar = nanos() / 2_000_000_000L;
+                        if (bar > revoiced[0]) {
+                            revoiced[0] = bar;
+                            engine.publish(bar((int) (bar % 7)));
+                        }
                     }
                 };
         AudioOutput output = new AudioOutput(engine, NONE, virtual, 2048);
         output.passSilentlyFor(600_000_000_000L);
-        long frames = engine.telemetry().latest().frames() - before;
-        System.out.printf(
-                "10 min on a virtual clock: %d underruns, %.1f s rendered, %.1f x real time%n",
-                output.underruns(), frames / 48000.0, 600 / (600 - slept.get() * 1e-9));
         assertThat(output.underruns()).isZero();
-        assertThat(frames).isBetween(48000L * 600, 48000L * 600 + 4096);
+        assertThat(engine.telemetry().latest().frames())
+                .isBetween(48000L * 600, 48000L * 600 + 4096);
         assertThat(engine.telemetry().latest().playing()).isTrue();
+        assertThat(revoiced[0]).isGreaterThanOrEqualTo(299);
+    }
+
+    /** Standing still for longer than the buffer holds is one underrun; for less, it is none. */
+    @Test
+    void aStallLongerThanTheBufferIsCountedOnce() {
+        for (long stall : new long[] {10_000_000L, 100_000_000L}) {
+            Engine engine = looping();
+            int[] sleeps = {0};
+            Clock virtual =
+                    new Virtual(engine) {
+                        @Override
+                        public void sleep(long nanos) {
+                            super.sleep(++sleeps[0] == 50 ? nanos + stall : nanos);
+                        }
+                    };
+            AudioOutput output = new AudioOutput(engine, NONE, virtual, 2048);
+            output.passSilentlyFor(4_000_000_000L);
+            assertThat(output.underruns())
+                    .as("stall of %d ns", stall)
+                    .isEqualTo(stall > 43e6 ? 1 : 0);
+        }
     }
 
     @Test
