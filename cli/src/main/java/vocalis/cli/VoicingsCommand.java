@@ -5,7 +5,6 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -17,7 +16,7 @@ import vocalis.core.choice.Card;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Hand;
-import vocalis.core.harmony.ChordNamer;
+import vocalis.core.harmony.Readout;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Mode;
 import vocalis.core.theory.Spelling;
@@ -63,7 +62,7 @@ final class VoicingsCommand implements Callable<Integer> {
         for (Card card : new Ranking(family, List.of(), key).cards(all)) {
             for (Candidate c : card.places()) {
                 String shape = c.voicing().shape().text();
-                String name = ChordNamer.name(c.voicing(), Optional.of(key)).ascii();
+                String name = Readout.nameOf(c.voicing(), key).ascii();
                 if (ground.json()) {
                     ObjectNode n = mapper.createObjectNode();
                     n.put("shape", shape).put("name", name).put("class", card.shapeClass().text());

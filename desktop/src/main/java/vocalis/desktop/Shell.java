@@ -190,6 +190,7 @@ final class Shell {
                         item(
                                 "Compare this voicing\tC",
                                 () -> write.binding(KeyCode.C).action().run()),
+                        thinMenu(),
                         item("Idle fingers\tI", () -> write.binding(KeyCode.I).action().run()),
                         item(
                                 "Over the twelve basses\tB",
@@ -231,6 +232,17 @@ final class Shell {
                                     }));
         }
         return demo;
+    }
+
+    private Menu thinMenu() {
+        Menu thin = new Menu("Thin this voicing");
+        String[] voices = {"top", "second", "third", "fourth"};
+        for (int i = 0; i < voices.length; i++) {
+            int voice = i + 1;
+            String text = "without its " + voices[i] + " voice\tAlt " + voice;
+            thin.getItems().add(item(text, () -> model.thin(voice)));
+        }
+        return thin;
     }
 
     private Menu handMenu() {
@@ -315,7 +327,7 @@ final class Shell {
     private void take(NamedRiff riff, Path from) {
         player.stop();
         model.chordProperty().set(0);
-        model.setCaret(0);
+        model.lane().setCaret(0);
         workspace.open(riff, from);
         write.begin();
     }

@@ -61,6 +61,7 @@ class WindowTest {
 
     @Start
     void start(Stage stage) {
+        System.setProperty("vocalis.data", folder.toString());
         this.stage = stage;
         Theme.loadFonts();
         Prompts prompts =
@@ -302,11 +303,11 @@ class WindowTest {
         robot.rightClickOn(at(lane, x, 60));
         robot.clickOn("Palm mute");
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(fx(() -> model().strokeAtCaret().orElseThrow().muted())).isTrue();
+        assertThat(fx(() -> model().lane().strokeAtCaret().orElseThrow().muted())).isTrue();
         robot.rightClickOn(at(lane, x, 60));
         robot.clickOn("Strike low");
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(fx(() -> model().strokeAtCaret().orElseThrow().struck()))
+        assertThat(fx(() -> model().lane().strokeAtCaret().orElseThrow().struck()))
                 .isEqualTo(Struck.Named.LOW);
     }
 
@@ -351,7 +352,7 @@ class WindowTest {
         press(robot, KeyCode.UP);
         press(robot, KeyCode.M);
         press(robot, KeyCode.A);
-        var stroke = fx(() -> model().strokeAtCaret().orElseThrow());
+        var stroke = fx(() -> model().lane().strokeAtCaret().orElseThrow());
         assertThat(stroke.muted()).isTrue();
         assertThat(stroke.accent()).isTrue();
         assertThat(stroke.struck()).isEqualTo(Struck.Named.LOW);
@@ -394,7 +395,7 @@ class WindowTest {
         robot.interact(
                 () -> {
                     for (int i = 0; i < 5; i++) {
-                        model().deleteChord();
+                        model().chords().deleteChord();
                     }
                 });
         int root = chord(0).root();
@@ -464,6 +465,23 @@ class WindowTest {
         press(robot, KeyCode.ENTER);
     }
 
+    private void awaitFound(String text, List<Integer> pitchClasses) {
+        await(
+                text,
+                () ->
+                        fx(
+                                () ->
+                                        model().found().filter(text::equals).isPresent()
+                                                && !model().cardsProperty().get().isEmpty()
+                                                && model().cardsProperty()
+                                                        .get()
+                                                        .get(0)
+                                                        .first()
+                                                        .voicing()
+                                                        .pitchClasses()
+                                                        .equals(pitchClasses)));
+    }
+
     @Test
     void aShapeANameAndNotesAreFound(FxRobot robot) {
         choose(robot, "#tuning", Tuning.STANDARD);
@@ -474,33 +492,14 @@ class WindowTest {
         assertThat(readout(robot, "readout-name")).isEqualTo("F♯7sus4");
         press(robot, KeyCode.ESCAPE);
         find(robot, "F#7sus4");
-        await(
-                "found",
-                () ->
-                        fx(
-                                () ->
-                                        model().found().isPresent()
-                                                && !model().cardsProperty().get().isEmpty()));
+        awaitFound("F#7sus4", List.of(1, 4, 6, 11));
         for (var card : fx(() -> model().cardsProperty().get())) {
             assertThat(card.first().voicing().pitchClasses()).containsExactly(1, 4, 6, 11);
             assertThat(card.first().voicing().bass() % 12).isEqualTo(6);
         }
         press(robot, KeyCode.ESCAPE);
         find(robot, "B E C");
-        await(
-                "notes",
-                () ->
-                        fx(
-                                () ->
-                                        model().found().filter("B E C"::equals).isPresent()
-                                                && !model().cardsProperty().get().isEmpty()
-                                                && model().cardsProperty()
-                                                        .get()
-                                                        .get(0)
-                                                        .first()
-                                                        .voicing()
-                                                        .pitchClasses()
-                                                        .equals(List.of(0, 4, 11))));
+        awaitFound("B E C", List.of(0, 4, 11));
         press(robot, KeyCode.ESCAPE);
         Riff before = riff();
         find(robot, "Hm7b5");
@@ -559,6 +558,55 @@ class WindowTest {
         assertThat(fx(() -> model().shownProperty().get().shape().fret(3))).isEqualTo(7);
     }
 
+    /** C22 and C23 (common practice): a stack, and what is left without its second voice. */
+    @Test
+    void voicesAreLeftOutCountedFromTheTop(FxRobot robot) {
+        choose(robot, "#tuning", Tuning.STANDARD);
+        find(robot, "5-7-7-x-x-x");
+        press(robot, KeyCode.ALT, KeyCode.DIGIT2);
+        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("5-x-7-x-x-x");
+        press(robot, KeyCode.ALT, KeyCode.DIGIT4);
+        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("5-x-7-x-x-x");
+        press(robot, KeyCode.ALT, KeyCode.DIGIT1);
+        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("5-x-x-x-x-x");
+    }
+
+    @Test
+    void theReadoutTurnsItsPagesAndSaysWhyAShapeCannotBeHeld(FxRobot robot) {
+        choose(robot, "#tuning", Tuning.STANDARD);
+        assertThat(robot.lookup("#figure-effort").query().getParent().isVisible()).isFalse();
+        press(robot, KeyCode.P);
+        assertThat(robot.lookup("#figure-effort").query().getParent().isVisible()).isTrue();
+        assertThat(robot.lookup("#figure-notes").query().getParent().isVisible()).isFalse();
+        find(robot, "1-x-9-x-x-x");
+        assertThat(readout(robot, "figure-hand"))
+                .startsWith("unplayable: needs")
+                .contains("fret 1 to fret 9");
+        press(robot, KeyCode.R);
+        assertThat(readout(robot, "figure-support")).contains(", ");
+    }
+
+    @Test
+    void aShapeIsKeptAndFoundAgainOnAnotherRoot(FxRobot robot) {
+        find(robot, "x-x-5-7-8-x");
+        press(robot, KeyCode.CONTROL, KeyCode.B);
+        press(robot, KeyCode.ESCAPE);
+        press(robot, KeyCode.RIGHT);
+        press(robot, KeyCode.DIGIT0);
+        await(
+                "own shapes",
+                () ->
+                        fx(
+                                () ->
+                                        model().found().filter("own shapes"::equals).isPresent()
+                                                && model().cardsProperty().get().size() == 1));
+        var places = fx(() -> model().cardsProperty().get().get(0).places());
+        int root = fx(() -> model().currentChord().root());
+        assertThat(places)
+                .isNotEmpty()
+                .allSatisfy(c -> assertThat(c.voicing().root()).isEqualTo(root));
+    }
+
     @Test
     void theHandDecidesWhatIsOffered(FxRobot robot) {
         await("cards", () -> fx(() -> !model().cardsProperty().get().isEmpty()));
@@ -576,7 +624,7 @@ class WindowTest {
     @Test
     void anotherBassIsPutUnderAChordByKeyboard(FxRobot robot) {
         choose(robot, "#tuning", Tuning.STANDARD);
-        robot.interact(() -> model().voiceAll(Family.POWER));
+        robot.interact(() -> model().chords().voiceAll(Family.POWER));
         robot.interact(() -> stage.getScene().lookup("#voice-band").requestFocus());
         press(robot, KeyCode.SHIFT, KeyCode.DOWN);
         int wanted = 0;

@@ -30,6 +30,7 @@ class WorkspaceTest {
             new Edit.SplitChord(0),
             new Edit.LengthenChord(0, 40320),
             new Edit.SetCell(1, vocalis.core.riff.Cell.REST, "clear bar"),
+            new Edit.SetBass(0, java.util.Optional.of(new Root(5, 0))),
             new Edit.ChangeNote(new Touch.ChangedNote(0, 1, 4))
         };
         for (Edit e : edits) {
@@ -48,6 +49,32 @@ class WorkspaceTest {
         }
         assertThat(workspace.content()).isEqualTo(first);
         assertThat(workspace.changed()).isFalse();
+    }
+
+    /** Reading a riff in another key respells it; what sounds and where stays as it was. */
+    @Test
+    void anotherKeyIsReadWithoutMovingANote() {
+        workspace.apply(new Edit.SetFamilyOfAll(Family.TRIAD));
+        var sounding = workspace.score().strikes();
+        assertThat(sounding).isNotEmpty();
+        workspace.apply(
+                new Edit.Reinterpret(vocalis.core.theory.Key.parse("A minor"), workspace.score()));
+        assertThat(workspace.content().riff().ground().key().symbol()).isEqualTo("A minor");
+        assertThat(workspace.score().strikes().stream().map(s -> s.notes()).toList())
+                .isEqualTo(sounding.stream().map(s -> s.notes()).toList());
+        workspace.undo();
+        assertThat(workspace.score().strikes()).isEqualTo(sounding);
+    }
+
+    @Test
+    void aBassUnderAChordSoundsBelowItAndCanBeTakenAway() {
+        var key = first.riff().ground().key();
+        Root fifth = new Root(5, 0);
+        workspace.apply(new Edit.SetBass(0, java.util.Optional.of(fifth)));
+        var v = workspace.score().chords().get(0).candidate().voicing();
+        assertThat(Math.floorMod(v.bass(), 12)).isEqualTo(fifth.pitchClass(key));
+        workspace.apply(new Edit.SetBass(0, java.util.Optional.empty()));
+        assertThat(workspace.content()).isEqualTo(first);
     }
 
     @Test

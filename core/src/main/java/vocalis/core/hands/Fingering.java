@@ -17,10 +17,10 @@ import vocalis.core.instrument.Shape;
  * so the tree is tiny.
  *
  * @param presses one entry per finger used, ascending, a thumb first
- * @param effort unitless, 0 (open strings) upward; the weights below are set by hand, from memory
+ * @param parts what the effort is made of
  * @param reachMm distance between the outermost fretted frets
  */
-public record Fingering(List<Press> presses, double effort, double reachMm) {
+public record Fingering(List<Press> presses, Effort parts, double reachMm) {
 
     private static final double PER_FINGER = 0.6;
     private static final double PER_BARRE = 0.3;
@@ -47,8 +47,44 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
         }
     }
 
+    /**
+     * The parts of an effort, unitless, 0 upward; their weights are set by hand, from memory.
+     *
+     * @param fingers for each finger down, a little more for the little finger and a free index
+     * @param barres for each finger laid across strings, more where it is not the index
+     * @param spread for fingers off the fret that is theirs in the position
+     * @param reach for the distance against the hand's comfort, squared
+     * @param silences for strings to be kept quiet between sounding ones
+     * @param thumb for the thumb over the neck
+     */
+    public record Effort(
+            double fingers,
+            double barres,
+            double spread,
+            double reach,
+            double silences,
+            double thumb) {
+
+        /** What no hand can do. */
+        public static final Effort IMPOSSIBLE = new Effort(Double.POSITIVE_INFINITY, 0, 0, 0, 0, 0);
+
+        /** The sum. */
+        public double total() {
+            return fingers + barres + spread + reach + silences + thumb;
+        }
+
+        Effort withThumb() {
+            return new Effort(fingers, barres, spread, reach, silences, thumb + THUMB);
+        }
+    }
+
     public Fingering {
         presses = List.copyOf(presses);
+    }
+
+    /** The whole effort, unitless, 0 (open strings) upward. */
+    public double effort() {
+        return parts.total();
     }
 
     /**
@@ -63,7 +99,11 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
         int low = shape.lowestFretted();
         int high = shape.highestFretted();
         if (low == 0) {
-            return Optional.of(new Fingering(List.of(), INNER_SILENCE * innerSilences(shape), 0));
+            return Optional.of(
+                    new Fingering(
+                            List.of(),
+                            new Effort(0, 0, 0, 0, INNER_SILENCE * innerSilences(shape), 0),
+                            0));
         }
         double reach = board.spanMm(low, high);
         if (reach > hand.limitMm()) {
@@ -81,8 +121,8 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
         Fingering best = null;
         for (List<Press> runs : cuts) {
             Fingering f =
-                    withFingers(runs, ease + INNER_SILENCE * innerSilences(shape), reach, staying);
-            if (f != null && (best == null || f.effort < best.effort)) {
+                    withFingers(runs, ease, INNER_SILENCE * innerSilences(shape), reach, staying);
+            if (f != null && (best == null || f.effort() < best.effort())) {
                 best = f;
             }
         }
@@ -107,7 +147,7 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
                             presses.add(0, new Press(THUMB_FINGER, fret, 0, 0));
                             double reach =
                                     board.spanMm(shape.lowestFretted(), shape.highestFretted());
-                            return new Fingering(presses, f.effort + THUMB, reach);
+                            return new Fingering(presses, f.parts.withThumb(), reach);
                         })
                 .orElse(null);
     }
@@ -186,7 +226,7 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
     }
 
     private static Fingering withFingers(
-            List<Press> runs, double base, double reach, List<Press> staying) {
+            List<Press> runs, double ease, double silences, double reach, List<Press> staying) {
         int n = runs.size();
         Fingering best = null;
         for (int mask = 1; n <= 4 && mask < 16; mask++) {
@@ -201,10 +241,10 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
                 } while ((mask & (1 << (finger - 1))) == 0);
                 presses.add(new Press(finger, run.fret(), run.lowString(), run.highString()));
             }
-            double effort = base + effort(presses);
+            Effort effort = effort(presses, ease, silences);
             if (possible(presses)
                     && presses.containsAll(staying)
-                    && (best == null || effort < best.effort)) {
+                    && (best == null || effort.total() < best.effort())) {
                 best = new Fingering(presses, effort, reach);
             }
         }
@@ -225,24 +265,53 @@ public record Fingering(List<Press> presses, double effort, double reachMm) {
         return true;
     }
 
-    private static double effort(List<Press> presses) {
-        double sum = 0;
+    private static Effort effort(List<Press> presses, double ease, double silences) {
+        double fingers = PER_FINGER * presses.size();
+        double barres = 0;
+        double spread = 0;
         for (int i = 0; i < presses.size(); i++) {
             Press p = presses.get(i);
-            sum += PER_FINGER;
             if (p.barre()) {
-                sum += PER_BARRE + (p.finger() == 1 ? 0 : BARRE_NOT_INDEX);
+                barres += PER_BARRE + (p.finger() == 1 ? 0 : BARRE_NOT_INDEX);
             }
-            if (p.finger() == 4) {
-                sum += LITTLE_FINGER;
-            }
+            fingers += p.finger() == 4 ? LITTLE_FINGER : 0;
             if (i > 0) {
                 Press before = presses.get(i - 1);
                 int natural = p.finger() - before.finger();
-                sum += OFF_ITS_FRET * Math.abs(p.fret() - before.fret() - natural);
+                spread += OFF_ITS_FRET * Math.abs(p.fret() - before.fret() - natural);
             }
         }
-        return presses.get(0).finger() == 1 ? sum : sum + INDEX_FREE;
+        fingers += presses.get(0).finger() == 1 ? 0 : INDEX_FREE;
+        return new Effort(fingers, barres, spread, ease, silences, 0);
+    }
+
+    /**
+     * Why no hand of this size holds a shape, in words; empty when one does.
+     *
+     * @return a sentence without its subject, such as {@code needs 143 mm from fret 3 to fret 9,
+     *     where a medium hand reaches 120 mm at most}
+     */
+    public static Optional<String> refusal(Fretboard board, Shape shape, Hand hand) {
+        if (of(board, shape, hand).isPresent()) {
+            return Optional.empty();
+        }
+        double reach = board.spanMm(shape.lowestFretted(), shape.highestFretted());
+        if (reach > hand.limitMm()) {
+            return Optional.of(
+                    "needs "
+                            + Math.round(reach)
+                            + " mm from fret "
+                            + shape.lowestFretted()
+                            + " to fret "
+                            + shape.highestFretted()
+                            + ", where a "
+                            + hand.name()
+                            + " hand reaches "
+                            + Math.round(hand.limitMm())
+                            + " mm at most");
+        }
+        return Optional.of(
+                "needs more than four fingers: its frets lie so that no finger can cover more of them");
     }
 
     /** In words, such as {@code index 5, ring 7, little 7}. */

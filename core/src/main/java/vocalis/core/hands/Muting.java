@@ -190,11 +190,11 @@ public record Muting(int strings, List<Silence> silences, List<School> schools) 
                                 case FLAT_OF_FINGER -> "flat of the " + fingers[finger];
                                 case THUMB -> "thumb";
                                 case STRIKING_HAND -> "striking hand";
-                                case NOTHING -> "nothing";
+                                case NOTHING -> "no hand is free for";
                             };
                     parts.add(
                             who
-                                    + ": "
+                                    + (by == By.NOTHING ? " " : ": ")
                                     + (on.size() == 1 ? "string " : "strings ")
                                     + String.join(", ", on));
                 }

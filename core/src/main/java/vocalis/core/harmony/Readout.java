@@ -58,16 +58,7 @@ public record Readout(
     public static Readout of(Voicing voicing, Key key) {
         HeardRoot heard = HeardRoot.of(voicing, Optional.of(key));
         int wanted = heard.mayBe(voicing.root()) ? voicing.root() : heard.root();
-        List<ChordName> names = new ArrayList<>(ChordNamer.names(voicing, Optional.of(key)));
-        int simplest = names.get(0).modifiers();
-        names.stream()
-                .filter(n -> n.root().pitchClass() == wanted && n.modifiers() <= simplest)
-                .findFirst()
-                .ifPresent(
-                        n -> {
-                            names.remove(n);
-                            names.add(0, n);
-                        });
+        List<ChordName> names = names(voicing, key, wanted);
         int named = names.get(0).root().pitchClass();
         int root = heard.mayBe(named) ? named : wanted;
         List<Voice> voices =
@@ -96,6 +87,30 @@ public record Readout(
                 heard,
                 root,
                 outside);
+    }
+
+    /**
+     * The name that a voicing goes by in a key: the first exact one, or the one from the root it is
+     * built for where that may be heard and takes no more than one modifier more.
+     */
+    public static ChordName nameOf(Voicing voicing, Key key) {
+        HeardRoot heard = HeardRoot.of(voicing, Optional.of(key));
+        int wanted = heard.mayBe(voicing.root()) ? voicing.root() : heard.root();
+        return names(voicing, key, wanted).get(0);
+    }
+
+    private static List<ChordName> names(Voicing voicing, Key key, int wanted) {
+        List<ChordName> names = new ArrayList<>(ChordNamer.names(voicing, Optional.of(key)));
+        int most = names.get(0).modifiers() + 1;
+        names.stream()
+                .filter(n -> n.root().pitchClass() == wanted && n.modifiers() <= most)
+                .findFirst()
+                .ifPresent(
+                        n -> {
+                            names.remove(n);
+                            names.add(0, n);
+                        });
+        return names;
     }
 
     private static Voice voice(Sounding s, Voicing voicing, int root, Key key) {

@@ -158,7 +158,7 @@ public final class Derivation {
                                 () ->
                                         new Fingering(
                                                 List.of(),
-                                                Double.POSITIVE_INFINITY,
+                                                Fingering.Effort.IMPOSSIBLE,
                                                 board.spanMm(
                                                         shape.lowestFretted(),
                                                         shape.highestFretted())));

@@ -30,6 +30,8 @@ public record Recipe(
     public enum Opens {
         /** Sound like fretted notes, where their degree is allowed. */
         AS_FRETTED,
+        /** The same, and a thicker string may sound above a thinner one. */
+        CROSSING,
         /**
          * Ring as drones of any degree above, below or inside a fretted shape of two notes or more.
          */
@@ -123,7 +125,7 @@ public record Recipe(
         }
         int fretted = notes.size() - open;
         return switch (opens) {
-            case AS_FRETTED -> true;
+            case AS_FRETTED, CROSSING -> true;
             case DRONES -> open >= 1 && fretted >= 2;
             case DRONE_INSIDE ->
                     open == 1
@@ -142,6 +144,11 @@ public record Recipe(
         return opens == Opens.DRONES || opens == Opens.DRONE_INSIDE;
     }
 
+    /** Whether the lowest string need not sound the lowest note. */
+    boolean crosses() {
+        return drones() || opens == Opens.CROSSING;
+    }
+
     /** Whether a note of a degree may sound on a string that is open or fretted. */
     boolean mayStand(int degree, boolean open) {
         return (open && drones()) || allowed.contains(degree);
@@ -149,7 +156,7 @@ public record Recipe(
 
     /** Whether neighbouring sounded strings may lie this many semitones apart. */
     boolean stepAllowed(int semitones) {
-        if (drones()) {
+        if (crosses()) {
             return semitones != 0;
         }
         return semitones > 0 && (steps.isEmpty() || steps.contains(semitones));

@@ -130,7 +130,7 @@ public final class VoicingSearch {
             return false;
         }
         if (b.voices == 0) {
-            if (!recipe.drones() && !recipe.bass().contains(degree)) {
+            if (!recipe.crosses() && !recipe.bass().contains(degree)) {
                 return false;
             }
         } else if (!recipe.stepAllowed(midi - b.lastMidi)) {

@@ -43,7 +43,7 @@ class HandsTest {
         assertThat(plan("x-5-7-7-x-x"))
                 .isEqualTo("tip of the index: string 6; flat of the index: strings 2, 1");
         assertThat(plan("x-5-x-7-x-x")).contains("string 4");
-        assertThat(plan("0-x-x-x-0-0")).isEqualTo("nothing: strings 5, 4, 3");
+        assertThat(plan("0-x-x-x-0-0")).isEqualTo("no hand is free for strings 5, 4, 3");
         assertThat(plan("0-2-2-1-0-0")).isEmpty();
         Muting octave = muting("x-5-x-7-x-x");
         assertThat(octave.schools()).contains(Muting.School.SWING, Muting.School.PLUCK);
@@ -155,5 +155,38 @@ class HandsTest {
         assertThatThrownBy(() -> Tuning.parse("t", "D A Q G B E")).hasMessageContaining("Q");
         assertThatThrownBy(() -> Tuning.parse("t", "D A")).hasMessageContaining("4 to 9");
         assertThat(Tuning.offered()).extracting(Tuning::strings).contains(6, 7, 8);
+    }
+
+    /** The limit of a medium hand at the nut is 120 mm (C31); frets 1 to 6 span 140 at 648 mm. */
+    @Test
+    void whatCannotBeHeldIsRefusedWithItsReason() {
+        Shape wide = Shape.parse("1-x-6-x-x-x");
+        assertThat(Fingering.refusal(STANDARD, wide, Hand.MEDIUM).orElseThrow())
+                .contains("fret 1 to fret 6")
+                .contains("120 mm at most");
+        assertThat(Fingering.refusal(STANDARD, Shape.parse("x-7-5-7-5-8"), Hand.MEDIUM)).isEmpty();
+        assertThat(Fingering.refusal(STANDARD, Shape.parse("4-5-4-5-4-5"), Hand.MEDIUM)).isEmpty();
+        assertThat(Fingering.refusal(STANDARD, Shape.parse("6-5-6-5-6-5"), Hand.MEDIUM)).isEmpty();
+        assertThat(Fingering.refusal(STANDARD, Shape.parse("7-6-5-7-6-5"), Hand.MEDIUM).orElse(""))
+                .contains("more than four fingers");
+    }
+
+    @Test
+    void theEffortIsTheSumOfItsParts() {
+        Fingering f = Fingering.of(STANDARD, Shape.parse("1-3-3-2-1-1"), Hand.MEDIUM).orElseThrow();
+        Fingering.Effort e = f.parts();
+        assertThat(e.barres()).isPositive();
+        assertThat(f.effort())
+                .isEqualTo(
+                        e.fingers()
+                                + e.barres()
+                                + e.spread()
+                                + e.reach()
+                                + e.silences()
+                                + e.thumb());
+        Fingering high =
+                Fingering.of(STANDARD, Shape.parse("11-13-13-12-11-11"), Hand.MEDIUM).orElseThrow();
+        assertThat(high.parts().reach()).isLessThan(e.reach());
+        assertThat(high.parts().fingers()).isEqualTo(e.fingers());
     }
 }

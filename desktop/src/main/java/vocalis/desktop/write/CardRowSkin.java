@@ -9,7 +9,6 @@ import javafx.scene.paint.Paint;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.choice.Card;
-import vocalis.core.harmony.ChordNamer;
 import vocalis.core.harmony.Readout;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.voicing.Sounding;
@@ -112,7 +111,7 @@ final class CardRowSkin extends CanvasSkin<CardRow> {
             g.setLineWidth(c.isFocused() ? 2 : 1.5);
             g.strokeRoundRect(x + 1, 1, cardWidth - 2, h - 2, 8, 8);
         }
-        String name = ChordNamer.name(v, Optional.of(model.key())).symbol();
+        String name = Readout.nameOf(v, model.key()).symbol();
         text(g, name, x + 12, 18, c.boldFont(), c.ink(), TextAlignment.LEFT);
         String shape = v.shape().text();
         text(g, shape, x + cardWidth - 11, 18, c.smallMonoFont(), c.dim(), TextAlignment.RIGHT);

@@ -28,7 +28,8 @@ import vocalis.core.voicing.Voicing;
 final class Compare {
 
     private static final int MOST = 4;
-    private static final double STRIP_HEIGHT = 210;
+    private static final double STRIP_HEIGHT = 150;
+    private static final double CHANGES_HEIGHT = 58;
 
     private final WriteModel model;
     private final List<Voicing> voicings = new ArrayList<>();
@@ -59,7 +60,7 @@ final class Compare {
                                     "C on a card adds it, the fourth at most; Esc goes back. Hold a name to hear it."),
                             columns);
             content.getStyleClass().add("help");
-            stage = Sheets.open(owner, "Compare", content, 1060, 640);
+            stage = Sheets.open(owner, "Compare", content, 1080, 700);
         }
         fill();
     }
@@ -78,6 +79,12 @@ final class Compare {
         VBox box = new VBox(6, name, Sheets.mono(v.shape().text()), strip(v, r));
         box.getStyleClass().add("compare-column");
         box.setPrefWidth(240);
+        Label change = new Label(changes(v, r));
+        change.setWrapText(true);
+        change.setMinHeight(CHANGES_HEIGHT);
+        change.setAlignment(javafx.geometry.Pos.TOP_LEFT);
+        change.getStyleClass().add("compare-changes");
+        box.getChildren().add(new VBox(0, Sheets.caption("against the plain power chord"), change));
         add(
                 box,
                 "degrees",
@@ -112,7 +119,6 @@ final class Compare {
         hand.map(f -> Muting.of(v.shape(), f).inWords())
                 .filter(s -> !s.isEmpty())
                 .ifPresent(s -> add(box, "silence", s));
-        add(box, "what this changes", changes(v, r));
         return box;
     }
 

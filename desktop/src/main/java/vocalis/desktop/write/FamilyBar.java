@@ -66,7 +66,7 @@ final class FamilyBar extends VBox {
         whole.setTooltip(
                 new Tooltip(
                         "Voice every chord of the riff in this family (Ctrl and the digit; V for the next)"));
-        whole.setOnAction(e -> model.voiceAll(model.familyProperty().get()));
+        whole.setOnAction(e -> model.chords().voiceAll(model.familyProperty().get()));
         use.getStyleClass().add("use-button");
         use.setId("use-voicing");
         use.setFocusTraversable(false);

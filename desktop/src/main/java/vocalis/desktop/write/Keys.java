@@ -90,10 +90,12 @@ public final class Keys {
     }
 
     private final WriteModel model;
+    private final Runnable ownShapes;
     private final List<Binding> bindings = new ArrayList<>();
 
     Keys(WriteModel model, Actions actions) {
         this.model = model;
+        this.ownShapes = actions::ownShapes;
         band();
         lane();
         cards();
@@ -126,25 +128,30 @@ public final class Keys {
         Zone z = Zone.BAND;
         in(z, KeyCode.LEFT, "", "previous chord", () -> model.moveChordCaret(-1));
         in(z, KeyCode.RIGHT, "", "next chord", () -> model.moveChordCaret(1));
-        in(z, KeyCode.UP, "", "root up a step of the scale", () -> model.stepRoot(1));
-        in(z, KeyCode.DOWN, "", "root down a step of the scale", () -> model.stepRoot(-1));
-        in(z, KeyCode.UP, "alt", "root up a semitone", () -> model.transposeRoot(1));
-        in(z, KeyCode.DOWN, "alt", "root down a semitone", () -> model.transposeRoot(-1));
-        in(z, KeyCode.LEFT, "alt", "move the chord earlier", () -> model.moveChord(-1));
-        in(z, KeyCode.RIGHT, "alt", "move the chord later", () -> model.moveChord(1));
-        in(z, KeyCode.LEFT, "shift", "shorten the chord", () -> model.lengthenChord(-1));
-        in(z, KeyCode.RIGHT, "shift", "lengthen the chord", () -> model.lengthenChord(1));
-        in(z, KeyCode.UP, "shift", "another bass under it, a step up", () -> model.stepBass(1));
+        in(z, KeyCode.UP, "", "root up a step of the scale", () -> model.chords().stepRoot(1));
+        in(z, KeyCode.DOWN, "", "root down a step of the scale", () -> model.chords().stepRoot(-1));
+        in(z, KeyCode.UP, "alt", "root up a semitone", () -> model.chords().transposeRoot(1));
+        in(z, KeyCode.DOWN, "alt", "root down a semitone", () -> model.chords().transposeRoot(-1));
+        in(z, KeyCode.LEFT, "alt", "move the chord earlier", () -> model.chords().moveChord(-1));
+        in(z, KeyCode.RIGHT, "alt", "move the chord later", () -> model.chords().moveChord(1));
+        in(z, KeyCode.LEFT, "shift", "shorten the chord", () -> model.chords().lengthenChord(-1));
+        in(z, KeyCode.RIGHT, "shift", "lengthen the chord", () -> model.chords().lengthenChord(1));
+        in(
+                z,
+                KeyCode.UP,
+                "shift",
+                "another bass under it, a step up",
+                () -> model.chords().stepBass(1));
         in(
                 z,
                 KeyCode.DOWN,
                 "shift",
                 "another bass under it, a step down",
-                () -> model.stepBass(-1));
-        in(z, KeyCode.D, "ctrl", "copy the chord", model::copyChord);
-        in(z, KeyCode.K, "ctrl", "split the chord in two", model::splitChord);
-        in(z, KeyCode.DELETE, "", "delete the chord", model::deleteChord);
-        in(z, KeyCode.BACK_SPACE, "", "", model::deleteChord);
+                () -> model.chords().stepBass(-1));
+        in(z, KeyCode.D, "ctrl", "copy the chord", model.chords()::copyChord);
+        in(z, KeyCode.K, "ctrl", "split the chord in two", model.chords()::splitChord);
+        in(z, KeyCode.DELETE, "", "delete the chord", model.chords()::deleteChord);
+        in(z, KeyCode.BACK_SPACE, "", "", model.chords()::deleteChord);
         in(
                 z,
                 KeyCode.ENTER,
@@ -155,26 +162,31 @@ public final class Keys {
 
     private void lane() {
         Zone z = Zone.LANE;
-        in(z, KeyCode.LEFT, "", "a sixteenth back", () -> model.moveCaret(-1));
-        in(z, KeyCode.RIGHT, "", "a sixteenth on", () -> model.moveCaret(1));
-        in(z, KeyCode.LEFT, "ctrl", "previous stroke", () -> model.moveToStroke(-1));
-        in(z, KeyCode.RIGHT, "ctrl", "next stroke", () -> model.moveToStroke(1));
-        in(z, KeyCode.ENTER, "", "put a stroke here, or take it away", model::toggleStroke);
-        in(z, KeyCode.DELETE, "", "delete the stroke", model::deleteStroke);
-        in(z, KeyCode.BACK_SPACE, "", "", model::deleteStroke);
-        in(z, KeyCode.UP, "", "strike other voices", () -> model.cycleStruck(1));
-        in(z, KeyCode.DOWN, "", "", () -> model.cycleStruck(-1));
-        in(z, KeyCode.M, "", "palm mute", model::toggleMute);
-        in(z, KeyCode.A, "", "accent", model::toggleAccent);
-        in(z, KeyCode.RIGHT, "shift", "lengthen the stroke", () -> model.lengthenStroke(1));
-        in(z, KeyCode.LEFT, "shift", "shorten the stroke", () -> model.lengthenStroke(-1));
-        in(z, KeyCode.UP, "alt", "its top note a fret up, here only", () -> model.changeNote(1));
+        in(z, KeyCode.LEFT, "", "a sixteenth back", () -> model.lane().moveCaret(-1));
+        in(z, KeyCode.RIGHT, "", "a sixteenth on", () -> model.lane().moveCaret(1));
+        in(z, KeyCode.LEFT, "ctrl", "previous stroke", () -> model.lane().moveToStroke(-1));
+        in(z, KeyCode.RIGHT, "ctrl", "next stroke", () -> model.lane().moveToStroke(1));
+        in(z, KeyCode.ENTER, "", "put a stroke here, or take it away", model.lane()::toggleStroke);
+        in(z, KeyCode.DELETE, "", "delete the stroke", model.lane()::deleteStroke);
+        in(z, KeyCode.BACK_SPACE, "", "", model.lane()::deleteStroke);
+        in(z, KeyCode.UP, "", "strike other voices", () -> model.lane().cycleStruck(1));
+        in(z, KeyCode.DOWN, "", "", () -> model.lane().cycleStruck(-1));
+        in(z, KeyCode.M, "", "palm mute", model.lane()::toggleMute);
+        in(z, KeyCode.A, "", "accent", model.lane()::toggleAccent);
+        in(z, KeyCode.RIGHT, "shift", "lengthen the stroke", () -> model.lane().lengthenStroke(1));
+        in(z, KeyCode.LEFT, "shift", "shorten the stroke", () -> model.lane().lengthenStroke(-1));
+        in(
+                z,
+                KeyCode.UP,
+                "alt",
+                "its top note a fret up, here only",
+                () -> model.lane().changeNote(1));
         in(
                 z,
                 KeyCode.DOWN,
                 "alt",
                 "its top note a fret down, here only",
-                () -> model.changeNote(-1));
+                () -> model.lane().changeNote(-1));
     }
 
     private void cards() {
@@ -217,13 +229,13 @@ public final class Keys {
                 false,
                 false,
                 "the whole riff in the next family",
-                () -> model.voiceAllNext(1));
+                () -> model.chords().voiceAllNext(1));
         add(
                 KeyCode.V,
                 false,
                 true,
                 "the whole riff in the family before",
-                () -> model.voiceAllNext(-1));
+                () -> model.chords().voiceAllNext(-1));
         add(
                 KeyCode.N,
                 false,
@@ -240,6 +252,17 @@ public final class Keys {
         add(KeyCode.L, true, false, "filter the voicings", actions::filter);
         add(KeyCode.B, true, false, "keep the shape shown as your own", actions::keepShape);
         add(KeyCode.DIGIT0, false, false, "your own shapes on this root", actions::ownShapes);
+        thin(KeyCode.DIGIT1, 1, "leave out the top voice");
+        thin(KeyCode.DIGIT2, 2, "leave out the second voice from the top");
+        thin(KeyCode.DIGIT3, 3, "leave out the third voice from the top");
+        thin(KeyCode.DIGIT4, 4, "leave out the fourth voice from the top");
+        add(KeyCode.P, false, false, "next page of the readout", model::nextPage);
+        add(
+                KeyCode.R,
+                false,
+                false,
+                "the numbers behind the heard root",
+                () -> flip(model.supportProperty()));
         add(KeyCode.I, false, false, "what the idle fingers can add", actions::idleFingers);
         add(KeyCode.C, false, false, "set this voicing beside others", actions::compare);
         add(KeyCode.D, false, false, "which open strings suit which key", actions::droneMap);
@@ -255,6 +278,10 @@ public final class Keys {
                 "next place: chords, lane, cards, neck, ground",
                 () -> cycle(1));
         add(KeyCode.F6, false, true, "place before", () -> cycle(-1));
+    }
+
+    private void thin(KeyCode digit, int voice, String does) {
+        in(null, digit, "alt", does, () -> model.thin(voice));
     }
 
     private void cycle(int direction) {
@@ -317,6 +344,11 @@ public final class Keys {
             e.consume();
             return;
         }
+        if (plain && digit(e).equals(Optional.of(0))) {
+            ownShapes.run();
+            e.consume();
+            return;
+        }
         Optional<Family> family = digit(e).flatMap(Family::ofDigit);
         if (family.isPresent() && !e.isAltDown()) {
             chooseFamily(e, family.get());
@@ -349,12 +381,12 @@ public final class Keys {
 
     private void chooseFamily(KeyEvent e, Family family) {
         if (e.isShortcutDown()) {
-            model.voiceAll(family);
+            model.chords().voiceAll(family);
         } else if (model.zoneProperty().get() == Zone.CARDS
                 || model.zoneProperty().get() == Zone.NECK) {
             model.browse(family);
         } else {
-            model.voiceChord(family);
+            model.chords().voiceChord(family);
         }
     }
 

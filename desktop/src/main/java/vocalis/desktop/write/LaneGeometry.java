@@ -48,7 +48,6 @@ public record LaneGeometry(TimeAxis axis, int strings, double top) {
 
     /** The step of the grid at an x. */
     public long stepAt(double x) {
-        return Math.floorDiv((long) Math.floor(axis.tick(x + 4)), WriteModel.STEP)
-                * WriteModel.STEP;
+        return Math.floorDiv((long) Math.floor(axis.tick(x + 4)), LaneModel.STEP) * LaneModel.STEP;
     }
 }

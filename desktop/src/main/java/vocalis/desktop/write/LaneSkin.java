@@ -29,7 +29,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
     LaneSkin(Lane lane) {
         super(lane);
         model = lane.model();
-        watch(model.scoreProperty(), model.chordProperty(), model.caretProperty());
+        watch(model.scoreProperty(), model.chordProperty(), model.lane().caretProperty());
         lane.setOnMousePressed(this::pressed);
         lane.setOnContextMenuRequested(this::menu);
         fillMenu();
@@ -123,13 +123,13 @@ final class LaneSkin extends CanvasSkin<Lane> {
 
     private void paintCaret(GraphicsContext g) {
         Lane c = getSkinnable();
-        long caret = model.caretProperty().get();
+        long caret = model.lane().caretProperty().get();
         TimeAxis a = geometry.axis();
         if (!a.shows(caret)) {
             return;
         }
         double x = a.x(caret) - 8;
-        double w = Math.max(14, a.width(WriteModel.STEP) - 1);
+        double w = Math.max(14, a.width(LaneModel.STEP) - 1);
         double top = geometry.y(geometry.strings() - 1) - 9;
         double height = geometry.words() + 9 - top;
         g.setFill(c.raised());
@@ -146,7 +146,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
     private void paintStrike(GraphicsContext g, Score.Strike s) {
         Lane c = getSkinnable();
         double x = geometry.axis().x(s.at());
-        boolean atCaret = model.caretProperty().get() == s.at();
+        boolean atCaret = model.lane().caretProperty().get() == s.at();
         int root = model.score().chords().get(s.chord()).root();
         for (Sounding n : s.notes()) {
             double y = geometry.y(n.string());
@@ -282,21 +282,22 @@ final class LaneSkin extends CanvasSkin<Lane> {
         if (geometry == null) {
             return;
         }
-        boolean wasThere = model.caretProperty().get() == caretFor(e.getX());
-        model.setCaret(caretFor(e.getX()));
+        boolean wasThere = model.lane().caretProperty().get() == caretFor(e.getX());
+        model.lane().setCaret(caretFor(e.getX()));
         if (e.getButton() != MouseButton.PRIMARY) {
             menu.show(getSkinnable(), e.getScreenX(), e.getScreenY());
             return;
         }
         int string = geometry.stringAt(e.getY());
         boolean begins =
-                model.strokeAtCaret()
-                        .map(s -> s.at() == model.caretProperty().get() % bar())
+                model.lane()
+                        .strokeAtCaret()
+                        .map(s -> s.at() == model.lane().caretProperty().get() % bar())
                         .orElse(false);
         if (e.getClickCount() == 2 && !begins) {
-            model.toggleStroke();
+            model.lane().toggleStroke();
         } else if (wasThere && begins && string >= 0 && e.getClickCount() == 1) {
-            model.toggleStruckString(string);
+            model.lane().toggleStruckString(string);
         }
     }
 
@@ -316,14 +317,14 @@ final class LaneSkin extends CanvasSkin<Lane> {
     }
 
     private void fillMenu() {
-        add("Add or remove stroke", model::toggleStroke);
-        add("Palm mute", model::toggleMute);
-        add("Accent", model::toggleAccent);
-        add("Longer", () -> model.lengthenStroke(1));
-        add("Shorter", () -> model.lengthenStroke(-1));
+        add("Add or remove stroke", model.lane()::toggleStroke);
+        add("Palm mute", model.lane()::toggleMute);
+        add("Accent", model.lane()::toggleAccent);
+        add("Longer", () -> model.lane().lengthenStroke(1));
+        add("Shorter", () -> model.lane().lengthenStroke(-1));
         menu.getItems().add(new SeparatorMenuItem());
         for (Struck.Named n : Struck.Named.values()) {
-            add("Strike " + n.label(), () -> model.setStruck(n));
+            add("Strike " + n.label(), () -> model.lane().setStruck(n));
         }
     }
 

@@ -1,18 +1,15 @@
 package vocalis.desktop.write;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
-import javafx.geometry.VPos;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.ColumnConstraints;
-import javafx.scene.layout.GridPane;
-import javafx.scene.layout.Priority;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import vocalis.core.hands.Fingering;
-import vocalis.core.hands.Move;
-import vocalis.core.hands.Muting;
 import vocalis.core.harmony.ChordName;
 import vocalis.core.harmony.Context;
 import vocalis.core.harmony.Readout;
@@ -24,12 +21,17 @@ import vocalis.core.theory.Degree;
  */
 final class ReadoutPane extends VBox {
 
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+
     private final WriteModel model;
     private final Label name = new Label();
     private final Label also = new Label();
     private final Label reason = new Label();
     private final Label fit = new Label();
-    private final GridPane figures = new GridPane();
+    private final Figures notes = new Figures();
+    private final Figures hand = new Figures();
+    private final HandFigures handFigures;
+    private final HBox pages = new HBox(14);
     private final Label remarks = new Label();
 
     ReadoutPane(WriteModel model) {
@@ -45,14 +47,17 @@ final class ReadoutPane extends VBox {
             l.setWrapText(true);
             l.setMinHeight(USE_PREF_SIZE);
         }
-        figures.getStyleClass().add("figures");
-        ColumnConstraints first = new ColumnConstraints(86);
-        ColumnConstraints second = new ColumnConstraints();
-        second.setHgrow(Priority.ALWAYS);
-        figures.getColumnConstraints().addAll(first, second);
-        getChildren().addAll(name, also, reason, fit, figures, remarks);
+        handFigures = new HandFigures(model, hand);
+        pages.setId("readout-pages");
+        page(Page.NOTES, notes);
+        page(Page.HAND, hand);
+        model.pageProperty().addListener(o -> showPage());
+        showPage();
+        getChildren().addAll(name, also, reason, fit, pages, notes, hand, remarks);
         model.readoutProperty().addListener(o -> refresh());
         model.scoreProperty().addListener(o -> refresh());
+        model.supportProperty().addListener(o -> refresh());
+        reason.setOnMouseClicked(e -> model.supportProperty().set(!model.supportProperty().get()));
         refresh();
     }
 
@@ -64,6 +69,40 @@ final class ReadoutPane extends VBox {
         pane.getStyleClass().add("readout-scroll");
         pane.setFocusTraversable(false);
         return pane;
+    }
+
+    /** The pages of figures under the words. */
+    enum Page {
+        NOTES("Notes"),
+        HAND("Hand");
+
+        private final String title;
+
+        Page(String title) {
+            this.title = title;
+        }
+    }
+
+    private void page(Page page, Figures figures) {
+        Button head = new Button(page.title);
+        head.getStyleClass().add("page-key");
+        head.setId("page-" + page.name().toLowerCase(Locale.ROOT));
+        head.setFocusTraversable(false);
+        head.setTooltip(new Tooltip("P shows the next page"));
+        head.setOnAction(e -> model.pageProperty().set(page));
+        pages.getChildren().add(head);
+        figures.setUserData(page);
+    }
+
+    private void showPage() {
+        Page now = model.pageProperty().get();
+        for (Page p : Page.values()) {
+            pages.getChildren().get(p.ordinal()).pseudoClassStateChanged(CHOSEN, p == now);
+        }
+        for (Figures f : List.of(notes, hand)) {
+            f.setVisible(f.getUserData() == now);
+            f.setManaged(f.getUserData() == now);
+        }
     }
 
     private void refresh() {
@@ -79,33 +118,44 @@ final class ReadoutPane extends VBox {
         also.setText(say ? "also " + others : "");
         also.setManaged(say);
         reason.setText(r.heard().reason());
-        reason.setTooltip(new Tooltip(support(r)));
+        reason.setTooltip(new Tooltip("R shows the numbers behind it"));
         fit.setText(fitInWords(r));
-        figures.getChildren().clear();
+        notes.clear();
+        if (model.supportProperty().get()) {
+            notes.row(
+                    "support",
+                    support(r),
+                    "Each sounding note adds 10 to a root it doubles, 5 to the one it is the fifth of, 3 as a"
+                            + " major third, 2 as a minor seventh, 1 as a second; 2 for the lowest note, 3 for the"
+                            + " tonic, 1 for another note of the scale.");
+        }
         int sounded = r.voices().size();
-        row(
+        notes.row(
                 "notes",
                 joined(r, v -> v.note().symbol()),
                 "The sounded notes from the lowest to the highest.");
-        row(
+        notes.row(
                 "different",
                 r.different()
                         + (r.different() == 1 ? " note on " : " notes on ")
                         + sounded
                         + " strings",
                 "How many different notes sound when doublings are counted once.");
-        row(
+        notes.row(
                 "of the chord",
                 joined(r, v -> v.ofChord().symbol()),
                 "Each note as a degree above the heard root.");
-        row("of the key", joined(r, v -> v.ofKey().symbol()), "Each note as a degree of the key.");
-        row(
+        notes.row(
+                "of the key",
+                joined(r, v -> v.ofKey().symbol()),
+                "Each note as a degree of the key.");
+        notes.row(
                 "intervals",
                 r.steps().isEmpty() ? "one note alone" : r.stepsInWords(),
                 "The distance from each voice to the next above it.");
-        row("bass", bassInWords(r), "The lowest note, and what it is to the heard root.");
+        notes.row("bass", bassInWords(r), "The lowest note, and what it is to the heard root.");
         contextRows(r);
-        handRows();
+        handFigures.refresh();
         String said = String.join("\n", model.score().remarks());
         remarks.setText(said);
         remarks.setManaged(!said.isEmpty());
@@ -115,7 +165,7 @@ final class ReadoutPane extends VBox {
         var v = model.shownProperty().get();
         var key = model.key();
         String borrowed = Context.borrowed(r.root(), key) ? ", borrowed" : "";
-        row(
+        notes.row(
                 "in the key",
                 Context.numeral(v, r.root(), key)
                         + borrowed
@@ -133,8 +183,8 @@ final class ReadoutPane extends VBox {
                             .candidate()
                             .voicing();
             int pull = Context.pull(v, next);
-            String into = Readout.of(next, key).name().symbol();
-            row(
+            String into = Readout.nameOf(next, key).symbol();
+            notes.row(
                     "pull",
                     (pull == 0 ? "none" : String.valueOf(pull)) + " into " + into,
                     "One for each voice that can move a semitone into the next chord, two more for a tritone that"
@@ -142,114 +192,12 @@ final class ReadoutPane extends VBox {
         }
     }
 
-    private void handRows() {
-        Fingering f = model.shownFingering().orElse(null);
-        if (f == null) {
-            row(
-                    "hand",
-                    "out of reach of a " + model.workspace().hand().name() + " hand",
-                    "No fingering was found within the hand's reach.");
-            return;
-        }
-        row(
-                "fingers",
-                f.presses().isEmpty() ? "open strings alone" : f.inWords(),
-                "The easiest fingering found: finger and fret.");
-        Muting muting = Muting.of(model.shownProperty().get().shape(), f);
-        if (!muting.silences().isEmpty()) {
-            row(
-                    "silence",
-                    muting.inWords(),
-                    "What keeps each string quiet that is not meant to sound.");
-        }
-        row(
-                "strike",
-                muting.schools().isEmpty() ? "none that is clean" : strikes(muting),
-                "The ways of striking that leave the unwanted strings quiet.");
-        if (!f.presses().isEmpty()) {
-            row(
-                    "reach",
-                    f.reachMm() == 0
-                            ? "none, one fret"
-                            : Math.round(f.reachMm())
-                                    + " mm of "
-                                    + Math.round(model.workspace().hand().comfortMm())
-                                    + " in comfort",
-                    "Distance along the neck between the outermost fingers, at this scale length and fret.");
-        }
-        careRows(f);
-    }
-
-    private String strikes(Muting muting) {
-        String plucked = Muting.pluckedBy(model.shownProperty().get().shape());
-        return muting.schools().stream()
-                .map(
-                        s ->
-                                s == Muting.School.PLUCK && !plucked.isEmpty()
-                                        ? "pluck: " + plucked
-                                        : s.words())
-                .collect(Collectors.joining("; "));
-    }
-
-    /**
-     * A wide reach with the easier shape of the same name, and what the hand does from the chord
-     * before.
-     */
-    private void careRows(Fingering f) {
-        double comfort = model.workspace().hand().comfortMm();
-        if (f.reachMm() > comfort) {
-            row(
-                    "caution",
-                    "past comfort by " + Math.round(f.reachMm() - comfort) + " mm" + easier(f),
-                    "A reach past comfort tires the hand when it returns often. Stop where it hurts.");
-        }
-        int n = model.score().chords().size();
-        if (n > 1) {
-            int before = (model.chordProperty().get() + n - 1) % n;
-            var from = model.score().chords().get(before).candidate().voicing();
-            var to = model.shownProperty().get();
-            if (from.board().equals(to.board())) {
-                Move move = Move.between(to.board(), from.shape(), to.shape());
-                row(
-                        "from before",
-                        moveInWords(move),
-                        "Fingers that stay or slide, and how far the hand travels.");
-            }
-        }
-    }
-
-    private String moveInWords(Move move) {
-        int strings = model.riff().ground().board().strings();
-        java.util.function.Function<List<Integer>, String> named =
-                l ->
-                        (l.size() == 1 ? "string " : "strings ")
-                                + l.stream()
-                                        .map(s -> String.valueOf(strings - s))
-                                        .collect(Collectors.joining(", "));
-        String stays = move.anchors().isEmpty() ? "" : named.apply(move.anchors()) + " stays, ";
-        String slides =
-                move.guides().isEmpty() ? "" : "slide on " + named.apply(move.guides()) + ", ";
-        return stays + slides + "hand moves " + Math.round(move.travelMm()) + " mm";
-    }
-
-    private String easier(Fingering f) {
-        String name = model.readoutProperty().get().name().symbol();
-        return model.cardsProperty().get().stream()
-                .flatMap(c -> c.places().stream())
-                .filter(c -> c.fingering().reachMm() < 0.8 * f.reachMm())
-                .filter(c -> Readout.of(c.voicing(), model.key()).name().symbol().equals(name))
-                .findFirst()
-                .map(c -> "; easier: " + c.voicing().shape().text())
-                .orElse("");
-    }
-
     /** The numbers behind the heard root. */
     private String support(Readout r) {
-        return "Support of each note as root: "
-                + r.heard().ranking().stream()
-                        .limit(6)
-                        .map(s -> model.key().spell(s.pitchClass()) + " " + s.weight())
-                        .collect(Collectors.joining(", "));
+        return r.heard().ranking().stream()
+                .limit(5)
+                .map(s -> model.key().spell(s.pitchClass()) + " " + s.weight())
+                .collect(Collectors.joining(", "));
     }
 
     private String fitInWords(Readout r) {
@@ -274,19 +222,5 @@ final class ReadoutPane extends VBox {
     private static String joined(
             Readout r, java.util.function.Function<Readout.Voice, String> text) {
         return r.voices().stream().map(text).collect(Collectors.joining("  "));
-    }
-
-    private void row(String label, String value, String meaning) {
-        int row = figures.getRowCount();
-        Label l = new Label(label);
-        l.getStyleClass().add("figure-label");
-        l.setTooltip(new Tooltip(meaning));
-        Label v = new Label(value);
-        v.getStyleClass().add("figure-value");
-        v.setId("figure-" + label.replace(' ', '-'));
-        v.setWrapText(true);
-        v.setTooltip(new Tooltip(meaning));
-        GridPane.setValignment(l, VPos.TOP);
-        figures.addRow(row, l, v);
     }
 }

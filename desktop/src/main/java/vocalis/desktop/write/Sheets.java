@@ -3,6 +3,7 @@ package vocalis.desktop.write;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -15,6 +16,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -51,6 +53,8 @@ final class Sheets {
         stage.initOwner(owner.getWindow());
         stage.setTitle(title + " – Vocalis");
         stage.setScene(scene);
+        stage.setWidth(width);
+        stage.setHeight(height);
         scene.addEventFilter(
                 KeyEvent.KEY_PRESSED,
                 e -> {
@@ -109,16 +113,16 @@ final class Sheets {
         tunings.setAccessibleText("tuning");
         VBox content = new VBox(12);
         content.getStyleClass().add("help");
-        Stage stage = open(owner, "Drone map", content, 960, 560);
         Runnable fill =
                 () ->
                         content.getChildren()
                                 .setAll(
                                         droneHead(ground),
                                         tunings,
-                                        droneGrid(model, tunings.getValue(), stage));
+                                        droneGrid(model, tunings.getValue(), content));
         tunings.valueProperty().addListener(o -> fill.run());
         fill.run();
+        open(owner, "Drone map", content, 960, 640);
         Platform.runLater(() -> focusNow(content));
     }
 
@@ -144,11 +148,12 @@ final class Sheets {
                         "caption"));
     }
 
-    private static GridPane droneGrid(WriteModel model, Tuning tuning, Stage stage) {
+    private static GridPane droneGrid(WriteModel model, Tuning tuning, VBox content) {
         Ground ground = model.riff().ground();
         boolean same = tuning.equals(ground.instrument().tuning());
         DroneMap map = DroneMap.of(tuning, ground.key().mode());
         GridPane grid = new GridPane();
+        grid.getColumnConstraints().add(new ColumnConstraints(56));
         grid.setHgap(3);
         grid.setVgap(3);
         for (int tonic = 0; tonic < 12; tonic++) {
@@ -182,7 +187,7 @@ final class Sheets {
                                             .withCapo(cell.capo())
                                             .withKey(cell.key()),
                                     "tuning, capo and key");
-                            stage.close();
+                            content.getScene().getWindow().hide();
                         });
                 grid.add(b, tonic + 1, row.capo() + 1);
             }
@@ -250,7 +255,8 @@ final class Sheets {
                 0,
                 text("bass", "caption"),
                 text("becomes", "caption"),
-                text("its notes above the bass", "caption"));
+                text("its notes above the bass", "caption"),
+                text("open on", "caption"));
         Key key = model.key();
         for (Context.OverBass o : Context.bassSweep(v, key)) {
             String degrees =
@@ -262,12 +268,25 @@ final class Sheets {
                             o.bass().symbol() + (inside ? "" : "  outside"),
                             inside ? "figure-value" : "caption"),
                     text(o.name().symbol(), "figure-value"),
-                    text(degrees, "figure-value"));
+                    text(degrees, "figure-value"),
+                    openOn(v, o.bass().pitchClass()));
         }
         VBox content =
                 new VBox(10, text(v.shape().text() + " over the twelve basses", "help-head"), grid);
         content.getStyleClass().add("help");
-        open(owner, "Bass sweep", content, 560, 460);
+        open(owner, "Bass sweep", content, 620, 390);
+    }
+
+    /** The open strings that give a bass, or those of them that the shape leaves free. */
+    private static Label openOn(Voicing v, int bass) {
+        int n = v.board().strings();
+        String free =
+                IntStream.range(0, n)
+                        .filter(s -> Math.floorMod(v.board().midi(s, 0), 12) == bass)
+                        .filter(s -> !v.shape().sounds(s) || v.shape().fret(s) == 0)
+                        .mapToObj(s -> "string " + (n - s))
+                        .collect(Collectors.joining(", "));
+        return text(free, "open-string");
     }
 
     /** The keys that the riff's notes fit; choosing one sets the key. */

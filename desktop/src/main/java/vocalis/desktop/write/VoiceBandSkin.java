@@ -36,7 +36,7 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         watch(
                 model.scoreProperty(),
                 model.chordProperty(),
-                model.caretProperty(),
+                model.lane().caretProperty(),
                 model.shownProperty(),
                 model.noteNamesProperty());
         band.setOnMousePressed(this::pressed);
@@ -378,12 +378,12 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
             long end = Math.round(geometry.axis().tick(e.getX()) / Chords.GRAIN) * Chords.GRAIN;
             long by = end - model.score().chords().get(edge).end();
             if (by != 0) {
-                model.lengthenChord(edge, by);
+                model.chords().lengthenChord(edge, by);
             }
         } else if (chord >= 0 && Math.abs(e.getX() - dragFrom) > 12) {
             int to = geometry.chordAt(model.score(), e.getX());
             if (to >= 0 && to != chord) {
-                model.moveChordTo(to);
+                model.chords().moveChordTo(to);
             }
         }
         getSkinnable().requestLayout();

@@ -5,17 +5,16 @@ import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.IntegerProperty;
-import javafx.beans.property.LongProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleIntegerProperty;
-import javafx.beans.property.SimpleLongProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
 import vocalis.core.choice.Filter;
+import vocalis.core.choice.Finder;
 import vocalis.core.choice.OwnShape;
 import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Fingering;
@@ -24,16 +23,10 @@ import vocalis.core.hands.IdleFingers;
 import vocalis.core.harmony.Readout;
 import vocalis.core.instrument.Shape;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Cell;
-import vocalis.core.riff.Chords;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Root;
 import vocalis.core.riff.Score;
-import vocalis.core.riff.Stroke;
-import vocalis.core.riff.Struck;
-import vocalis.core.riff.Touch;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
@@ -54,9 +47,6 @@ public final class WriteModel {
     /** Index of the card that holds a shape built by hand. */
     public static final int BY_HAND = -1;
 
-    /** The grain of the lane's caret. */
-    public static final long STEP = Ticks.SIXTEENTH;
-
     private final Workspace workspace;
     private final Player player;
     private final Background.Channel<List<Card>> cardChannel;
@@ -68,17 +58,21 @@ public final class WriteModel {
     private final IntegerProperty card = new SimpleIntegerProperty();
     private final IntegerProperty place = new SimpleIntegerProperty();
     private final ObjectProperty<Shape> draft = new SimpleObjectProperty<>();
-    private final LongProperty caret = new SimpleLongProperty();
     private final IntegerProperty neckString = new SimpleIntegerProperty();
     private final IntegerProperty neckFret = new SimpleIntegerProperty(5);
     private final ReadOnlyObjectWrapper<Voicing> shown = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Readout> readout = new ReadOnlyObjectWrapper<>();
     private final BooleanProperty noteNames = new SimpleBooleanProperty();
+    private final ObjectProperty<ReadoutPane.Page> page =
+            new SimpleObjectProperty<>(ReadoutPane.Page.NOTES);
+    private final BooleanProperty support = new SimpleBooleanProperty();
     private final BooleanProperty scaleSteps = new SimpleBooleanProperty();
     private final ObjectProperty<Zone> zone = new SimpleObjectProperty<>(Zone.BAND);
     private final ObjectProperty<Filter> filter = new SimpleObjectProperty<>(Filter.NONE);
     private final OwnShapes ownShapes = new OwnShapes(OwnShapes.userFolder());
     private String found;
+    private final LaneModel lane = new LaneModel(this);
+    private final ChordEdits chords = new ChordEdits(this);
     private boolean hearing;
     private boolean keepCards;
     private boolean begun;
@@ -153,8 +147,14 @@ public final class WriteModel {
         return draft;
     }
 
-    public LongProperty caretProperty() {
-        return caret;
+    /** The lane's caret and what it does to strokes. */
+    public LaneModel lane() {
+        return lane;
+    }
+
+    /** What is done to chords and their roots. */
+    public ChordEdits chords() {
+        return chords;
     }
 
     public IntegerProperty neckStringProperty() {
@@ -176,6 +176,22 @@ public final class WriteModel {
 
     public BooleanProperty noteNamesProperty() {
         return noteNames;
+    }
+
+    /** The page of figures that the readout shows. */
+    ObjectProperty<ReadoutPane.Page> pageProperty() {
+        return page;
+    }
+
+    /** Shows the next page of figures. */
+    void nextPage() {
+        ReadoutPane.Page[] all = ReadoutPane.Page.values();
+        page.set(all[(page.get().ordinal() + 1) % all.length]);
+    }
+
+    /** Whether the readout shows the numbers behind the heard root. */
+    public BooleanProperty supportProperty() {
+        return support;
     }
 
     public BooleanProperty scaleStepsProperty() {
@@ -207,7 +223,8 @@ public final class WriteModel {
         return Fingering.of(shown.get().board(), shown.get().shape(), workspace.hand());
     }
 
-    private Family treatmentFamily() {
+    /** The family that the chord under the caret is voiced in. */
+    Family treatmentFamily() {
         return riff().treatments().get(chord.get()).family();
     }
 
@@ -217,7 +234,7 @@ public final class WriteModel {
         if (chord.get() > last) {
             chord.set(last);
         }
-        caret.set(Math.min(caret.get(), riff().length() - STEP));
+        lane.stayInside();
         int strings = riff().ground().board().strings();
         neckString.set(Math.min(neckString.get(), strings - 1));
         if (draft.get() != null && draft.get().strings() != strings) {
@@ -368,6 +385,16 @@ public final class WriteModel {
                 .orElse(List.of());
     }
 
+    /**
+     * Leaves out a voice of what is shown, counted from the top as players do; 1 is the highest.
+     */
+    public void thin(int voiceFromTop) {
+        Voicing v = shown.get();
+        if (v.voices() > 1 && voiceFromTop <= v.voices()) {
+            take(v.thinned(voiceFromTop).shape());
+        }
+    }
+
     /** Takes a shape as built by hand. */
     public void take(Shape shape) {
         draft.set(shape);
@@ -394,6 +421,16 @@ public final class WriteModel {
         readout.set(Readout.of(v, key()));
     }
 
+    /** How often the hand comes to what is shown in a minute of the loop at its tempo. */
+    public long returnsPerMinute() {
+        long times =
+                score().chords().stream()
+                        .filter(c -> c.candidate().voicing().shape().equals(shown.get().shape()))
+                        .count();
+        double quarters = riff().length() / (double) Ticks.QUARTER;
+        return Math.round(Math.max(1, times) * riff().ground().tempo() / quarters);
+    }
+
     /** Whether what is shown is what the riff has. */
     public boolean shownIsInRiff() {
         return shown.get().shape().equals(currentChord().candidate().voicing().shape());
@@ -401,97 +438,9 @@ public final class WriteModel {
 
     // Actions. Each is one edit, or none.
 
-    private void apply(Edit edit) {
-        workspace.apply(edit);
-    }
-
     /** Moves the chord caret; it stops at the ends. */
     public void moveChordCaret(int by) {
         chord.set(Math.max(0, Math.min(score().chords().size() - 1, chord.get() + by)));
-    }
-
-    /** Moves the chord itself. */
-    public void moveChord(int by) {
-        int to = chord.get() + by;
-        if (to >= 0 && to < score().chords().size()) {
-            moveChordTo(to);
-        }
-    }
-
-    /** Moves the chord under the caret to another place. */
-    public void moveChordTo(int to) {
-        int from = chord.get();
-        apply(new Edit.MoveChord(from, to));
-        chord.set(to);
-    }
-
-    public void copyChord() {
-        apply(new Edit.CopyChord(chord.get()));
-        moveChordCaret(1);
-    }
-
-    public void deleteChord() {
-        apply(new Edit.DeleteChord(chord.get()));
-    }
-
-    public void splitChord() {
-        apply(new Edit.SplitChord(chord.get()));
-    }
-
-    /** Lengthens (shortens) the chord by eighths. */
-    public void lengthenChord(int eighths) {
-        lengthenChord(chord.get(), eighths * Chords.GRAIN);
-    }
-
-    /** Moves the end of a chord by ticks. */
-    public void lengthenChord(int which, long ticks) {
-        apply(new Edit.LengthenChord(which, ticks));
-    }
-
-    /** Steps the root along the scale. */
-    public void stepRoot(int direction) {
-        apply(new Edit.SetRoot(chord.get(), currentRoot().step(key(), direction)));
-    }
-
-    /** Moves the root by semitones. */
-    public void transposeRoot(int semitones) {
-        apply(new Edit.SetRoot(chord.get(), currentRoot().transposed(key(), semitones)));
-    }
-
-    /** Gives the chord the root of a pitch class. */
-    public void setRoot(int pitchClass) {
-        apply(new Edit.SetRoot(chord.get(), Root.of(key(), pitchClass)));
-    }
-
-    /** Steps the bass under the chord along the scale; on the root it is taken away. */
-    public void stepBass(int direction) {
-        Optional<Root> bass = riff().treatments().get(chord.get()).bass();
-        Root from = bass.orElse(currentRoot());
-        Root to = from.step(key(), direction);
-        boolean home = to.pitchClass(key()) == currentRoot().pitchClass(key());
-        apply(new Edit.SetBass(chord.get(), home ? Optional.empty() : Optional.of(to)));
-    }
-
-    private Root currentRoot() {
-        return riff().roots().get(chord.get()).root();
-    }
-
-    /** Voices the chord in another family. */
-    public void voiceChord(Family other) {
-        apply(new Edit.SetFamily(chord.get(), other));
-        family.set(other);
-    }
-
-    /** Voices the whole riff in another family; while it plays, from the next stroke on. */
-    public void voiceAll(Family other) {
-        apply(new Edit.SetFamilyOfAll(other));
-        family.set(other);
-    }
-
-    /** The next (previous) family for the whole riff, counted from the chord's. */
-    public void voiceAllNext(int direction) {
-        Family[] all = Family.values();
-        voiceAll(all[Math.floorMod(treatmentFamily().ordinal() + direction, all.length)]);
     }
 
     /** Shows the cards of a family without changing the riff. */
@@ -529,7 +478,7 @@ public final class WriteModel {
         Family chosen = family.get();
         draft.set(null);
         keepCards = true;
-        apply(new Edit.Choose(chord.get(), chosen, member));
+        workspace.apply(new Edit.Choose(chord.get(), chosen, member));
         keepCards = false;
     }
 
@@ -572,150 +521,10 @@ public final class WriteModel {
         neckFret.set(Math.max(0, Math.min(last, neckFret.get() + frets)));
     }
 
-    // The lane.
-
-    private long barTicks() {
-        return riff().ground().meter().barTicks();
-    }
-
-    /** Moves the lane's caret by steps; the chord caret goes along. */
-    public void moveCaret(int steps) {
-        setCaret(caret.get() + steps * STEP);
-    }
-
-    public void setCaret(long tick) {
-        long clamped = Math.max(0, Math.min(riff().length() - STEP, tick / STEP * STEP));
-        caret.set(clamped);
-        chord.set(riff().chordAt(clamped));
-    }
-
-    /** Moves the caret to the next (previous) stroke. */
-    public void moveToStroke(int direction) {
-        Optional<Score.Strike> next =
-                direction > 0
-                        ? score().strikes().stream().filter(s -> s.at() > caret.get()).findFirst()
-                        : score().strikes().stream()
-                                .filter(s -> s.at() < caret.get())
-                                .reduce((a, b) -> b);
-        next.ifPresent(s -> setCaret(s.at()));
-    }
-
-    /** The stroke under the caret. */
-    public Optional<Stroke> strokeAtCaret() {
-        return cell().sounding(inBar());
-    }
-
-    private int bar() {
-        return (int) (caret.get() / barTicks());
-    }
-
-    private long inBar() {
-        return caret.get() % barTicks();
-    }
-
-    private Cell cell() {
-        return riff().pattern().bar(bar());
-    }
-
-    /** Puts a stroke at the caret, or takes away the one that begins there. */
-    public void toggleStroke() {
-        if (cell().beginning(inBar()).isPresent()) {
-            deleteStroke();
-        } else {
-            Stroke stroke = new Stroke(inBar(), barTicks(), Struck.Named.ALL, false, false);
-            set(cell().with(stroke, barTicks()), "add stroke");
-        }
-    }
-
-    public void deleteStroke() {
-        strokeAtCaret().ifPresent(s -> set(cell().without(s.at()), "delete stroke"));
-    }
-
-    private void changeStroke(java.util.function.UnaryOperator<Stroke> change, String what) {
-        strokeAtCaret()
-                .ifPresent(
-                        s -> set(cell().without(s.at()).with(change.apply(s), barTicks()), what));
-    }
-
-    private void set(Cell changed, String what) {
-        apply(new Edit.SetCell(bar(), changed, what));
-    }
-
-    public void toggleMute() {
-        changeStroke(s -> s.muted(!s.muted()), "palm mute");
-    }
-
-    public void toggleAccent() {
-        changeStroke(s -> s.accented(!s.accent()), "accent");
-    }
-
-    /** Lengthens (shortens) the stroke by steps; it stops at the next stroke and the bar line. */
-    public void lengthenStroke(int steps) {
-        changeStroke(
-                s -> s.lasting(Math.max(STEP, s.length() + steps * STEP)),
-                steps > 0 ? "lengthen stroke" : "shorten stroke");
-    }
-
-    /** The next (previous) selection of voices. */
-    public void cycleStruck(int direction) {
-        changeStroke(
-                s -> {
-                    Struck.Named[] all = Struck.Named.values();
-                    int now = s.struck() instanceof Struck.Named n ? n.ordinal() : 0;
-                    return s.striking(all[Math.floorMod(now + direction, all.length)]);
-                },
-                "strike other voices");
-    }
-
-    public void setStruck(Struck struck) {
-        changeStroke(s -> s.striking(struck), "strike other voices");
-    }
-
-    /** Adds or takes away one string of the stroke under the caret. */
-    public void toggleStruckString(int string) {
-        Voicing v = currentChord().candidate().voicing();
-        List<Integer> byPitch =
-                v.soundings().stream()
-                        .sorted(java.util.Comparator.comparingInt(n -> n.midi()))
-                        .map(n -> n.string())
-                        .toList();
-        int voice = byPitch.indexOf(string);
-        if (voice < 0) {
-            return;
-        }
-        changeStroke(
-                s -> {
-                    List<Integer> voices = new ArrayList<>(s.struck().of(byPitch.size()));
-                    if (!voices.remove((Integer) voice)) {
-                        voices.add(voice);
-                        voices.sort(null);
-                    }
-                    return voices.isEmpty() ? s : s.striking(Struck.picked(voices, byPitch.size()));
-                },
-                "strike other voices");
-    }
-
-    /** Changes the top note of the stroke under the caret by frets, against what the shape has. */
-    public void changeNote(int frets) {
-        score().strikes().stream()
-                .filter(s -> s.at() <= caret.get() && caret.get() < s.at() + s.length())
-                .findFirst()
-                .ifPresent(
-                        s -> {
-                            var top = s.notes().get(s.notes().size() - 1);
-                            int fret = top.fret() + frets;
-                            if (fret >= 0 && fret <= riff().ground().board().frets()) {
-                                apply(
-                                        new Edit.ChangeNote(
-                                                new Touch.ChangedNote(s.at(), top.string(), fret)));
-                            }
-                        });
-    }
-
     // Ground.
 
     public void setGround(Ground ground, String what) {
-        apply(new Edit.SetGround(ground, what));
+        workspace.apply(new Edit.SetGround(ground, what));
     }
 
     // Sound.
@@ -725,7 +534,8 @@ public final class WriteModel {
         if (player.telemetry().latest().playing()) {
             player.stop();
         } else {
-            player.play(currentChord().start() / barTicks() * barTicks());
+            long bar = riff().ground().meter().barTicks();
+            player.play(currentChord().start() / bar * bar);
         }
     }
 
@@ -754,7 +564,7 @@ public final class WriteModel {
 
     /** Takes another key without moving a note: roots and chosen shapes are restated in it. */
     public void reinterpret(Key other) {
-        apply(new Edit.Reinterpret(other, score()));
+        workspace.apply(new Edit.Reinterpret(other, score()));
     }
 
     /** Sounds what the neck shows. */

@@ -1,7 +1,6 @@
 package vocalis.desktop.write;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -17,7 +16,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import vocalis.core.hands.IdleFingers;
-import vocalis.core.harmony.ChordNamer;
+import vocalis.core.harmony.Readout;
 import vocalis.core.voicing.Voicing;
 
 /** The Write screen: ground and transport, voice band, lane, voicings with the neck, readout. */
@@ -235,7 +234,7 @@ public final class WritePane extends BorderPane {
         for (IdleFingers.Addition a : model.idleFingers()) {
             Voicing v = model.shownProperty().get();
             Voicing with = new Voicing(a.shape(), v.board(), v.root());
-            String name = ChordNamer.name(with, Optional.of(model.key())).symbol();
+            String name = Readout.nameOf(with, model.key()).symbol();
             String[] fingers = {"", "index", "middle", "ring", "little", "thumb"};
             String where =
                     fingers[a.finger()]

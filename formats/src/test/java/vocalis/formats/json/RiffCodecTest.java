@@ -15,6 +15,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import vocalis.core.instrument.Instrument;
@@ -90,7 +91,9 @@ class RiffCodecTest {
                         List.of(
                                 new RootSpan(new Root(2, -1), bar),
                                 new RootSpan(new Root(7, 3), 2 * bar)),
-                        List.of(chosen, Treatment.best(Family.OCTAVE)),
+                        List.of(
+                                chosen.over(Optional.of(new Root(3, -1))),
+                                Treatment.best(Family.OCTAVE)),
                         new Pattern(List.of(cell, Cell.REST)),
                         List.of(new Touch.ChangedNote(bar, 2, 7))));
     }

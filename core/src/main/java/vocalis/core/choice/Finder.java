@@ -1,11 +1,10 @@
-package vocalis.desktop.write;
+package vocalis.core.choice;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import vocalis.core.choice.Candidate;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.ChordSymbol;
@@ -15,8 +14,8 @@ import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Recipe;
 import vocalis.core.voicing.VoicingSearch;
 
-/** Reads what is typed into the search field and finds its voicings. */
-final class Finder {
+/** Reads a shape, a chord name or notes as a player types them, and finds the voicings. */
+public final class Finder {
 
     private static final int MOST_VOICES = 6;
 
@@ -31,14 +30,19 @@ final class Finder {
      * @param root pitch class that degrees are counted from
      * @param bass the bass wanted, or empty for any of the notes
      */
-    record Query(
+    public record Query(
             String text,
             Optional<Shape> shape,
             Set<Integer> pitchClasses,
             int root,
             Optional<Integer> bass) {}
 
-    static Query parse(String typed, Fretboard board) {
+    /**
+     * Reads {@code x-9-11-11-0-0}, {@code F#7sus4} or {@code F# C# B E}.
+     *
+     * @throws IllegalArgumentException saying what cannot be read, and what could
+     */
+    public static Query parse(String typed, Fretboard board) {
         String text = typed.strip();
         if (text.isEmpty()) {
             throw new IllegalArgumentException("Type a shape, a chord name or notes.");
@@ -74,7 +78,7 @@ final class Finder {
     }
 
     /** Every playable voicing of exactly the notes wanted, doublings allowed. */
-    static List<Candidate> candidates(Query q, Fretboard board, Hand hand) {
+    public static List<Candidate> candidates(Query q, Fretboard board, Hand hand) {
         Set<Integer> degrees = new TreeSet<>();
         q.pitchClasses().forEach(pc -> degrees.add(Math.floorMod(pc - q.root(), 12)));
         Set<Integer> bass =
@@ -88,7 +92,7 @@ final class Finder {
                         new Recipe.Range(least, Math.max(least, MOST_VOICES)),
                         new Recipe.Range(0, 1),
                         Set.of(),
-                        Recipe.Opens.AS_FRETTED,
+                        Recipe.Opens.CROSSING,
                         least);
         return VoicingSearch.all(recipe, board, q.root(), hand).stream()
                 .map(v -> new Candidate(v, Fingering.of(board, v.shape(), hand).orElseThrow()))

@@ -1,0 +1,27 @@
+package vocalis.sound.dsp;
+
+import java.util.Objects;
+
+/**
+ * How the strings are struck and heard.
+ *
+ * @param pickup which pickup
+ * @param pickAt where the pick strikes, as a share of the open string from the bridge, 0.04 to 0.5
+ * @param hardness 0 (a thumb) to 1 (a stiff pick); 0.5 is a usual pick
+ */
+public record Guitar(Pickup pickup, double pickAt, double hardness) {
+
+    /** The bridge pickup and a usual pick between the pickups. */
+    public static final Guitar USUAL = new Guitar(Pickup.BRIDGE, 0.155, 0.5);
+
+    public Guitar {
+        Objects.requireNonNull(pickup, "pickup");
+        if (!(pickAt >= 0.04 && pickAt <= 0.5)) {
+            throw new IllegalArgumentException(
+                    "the pick strikes at 0.04 to 0.5 of the string, not at " + pickAt);
+        }
+        if (!(hardness >= 0 && hardness <= 1)) {
+            throw new IllegalArgumentException("hardness lies from 0 to 1, not at " + hardness);
+        }
+    }
+}
