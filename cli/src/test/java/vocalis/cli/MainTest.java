@@ -75,4 +75,36 @@ class MainTest {
         assertThat(Main.run("voicings", "Q", "--family", "power")).isEqualTo(2);
         assertThat(Main.run("drones", "--mode", "wobbly")).isEqualTo(2);
     }
+
+    /** C18's minor third (common practice) under gain, and a shape rendered by itself. */
+    @Test
+    void gainIsToldInWordsAndAsJson() throws Exception {
+        JsonNode n = new ObjectMapper().readTree(output("gain", "x-4-2-x-x-x", "--json"));
+        assertThat(n.get("ghosts").size()).isGreaterThan(3);
+        assertThat(n.get("growl").asDouble()).isGreaterThan(1.2);
+        assertThat(n.get("against").asText()).isNotBlank();
+        JsonNode power = new ObjectMapper().readTree(output("gain", "5-7-7-x-x-x", "--json"));
+        assertThat(power.get("growl").asDouble()).isEqualTo(1);
+        String words = output("gain", "x-4-2-x-x-x", "--key", "A major");
+        assertThat(words).contains("times as rough").contains("f2 − f1").contains("ghosts");
+        assertThat(output("gain", "x-x-7-6-x-x", "--pure")).contains("13.7 ¢ flat");
+    }
+
+    @Test
+    void oneShapeIsRendered() throws Exception {
+        Path wav = folder.resolve("s.wav");
+        assertThat(
+                        Main.run(
+                                "render",
+                                "--shape",
+                                "5-7-7-x-x-x",
+                                "--seconds",
+                                "1.5",
+                                "-o",
+                                wav.toString()))
+                .isZero();
+        assertThat(AudioSystem.getAudioFileFormat(wav.toFile()).getFrameLength()).isEqualTo(72000);
+        assertThat(Main.run("render", "-o", wav.toString())).isEqualTo(2);
+        assertThat(Main.run("render", "--shape", "5-7", "-o", wav.toString())).isEqualTo(2);
+    }
 }

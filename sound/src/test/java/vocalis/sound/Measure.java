@@ -91,6 +91,28 @@ public final class Measure {
         return (nominal + off) / (2 * Math.PI * hop) * RATE;
     }
 
+    /**
+     * The same over a stretch of time: the mean of the phase's advance from {@code from} over a
+     * number of hops, in which what beats with the partial evens out.
+     */
+    public static double steadyFrequency(
+            double[] x, int from, int size, double expected, int hops) {
+        int hop = 512;
+        int k = peakBin(windowed(x, from, size), size, expected);
+        double nominal = 2 * Math.PI * hop * k / size;
+        double sum = 0;
+        double before = Double.NaN;
+        for (int h = 0; h <= hops; h++) {
+            double[] a = windowed(x, from + h * hop, size);
+            double phase = Math.atan2(a[2 * k + 1], a[2 * k]);
+            if (h > 0) {
+                sum += nominal + Math.IEEEremainder(phase - before - nominal, 2 * Math.PI);
+            }
+            before = phase;
+        }
+        return sum / hops / (2 * Math.PI * hop) * RATE;
+    }
+
     private static int peakBin(double[] fft, int size, double expected) {
         int middle = (int) Math.round(expected * size / RATE);
         int span = Math.max(2, (int) (0.02 * middle));

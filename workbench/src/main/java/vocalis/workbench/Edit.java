@@ -283,4 +283,28 @@ public sealed interface Edit {
             return before.with(before.riff().withTouches(touches));
         }
     }
+
+    /** Gives a note of a stroke an ornament in place of what it had; empty takes it away. */
+    record SetOrnament(long at, int string, Optional<Touch.Ornament> ornament) implements Edit {
+        @Override
+        public String label() {
+            return ornament.map(o -> o.kind().words()).orElse("plain note");
+        }
+
+        @Override
+        public String mergeKey() {
+            return "ornament:" + at + ":" + string;
+        }
+
+        @Override
+        public NamedRiff apply(NamedRiff before) {
+            List<Touch> touches = new ArrayList<>(before.riff().touches());
+            touches.removeIf(
+                    t -> t instanceof Touch.Ornament o && o.at() == at && o.string() == string);
+            ornament.ifPresent(touches::add);
+            return touches.equals(before.riff().touches())
+                    ? before
+                    : before.with(before.riff().withTouches(touches));
+        }
+    }
 }

@@ -1,11 +1,13 @@
 package vocalis.workbench;
 
+import java.util.Optional;
+import vocalis.core.instrument.Shape;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Ground;
 import vocalis.core.riff.Score;
 import vocalis.sound.engine.Engine;
-import vocalis.sound.engine.Settings;
-import vocalis.sound.engine.StringBank;
 
-/** Renders a riff to samples with the same engine that plays it, as fast as the machine can. */
+/** Renders to samples with the same engine that plays, as fast as the machine can. */
 public final class OfflineRender {
 
     private static final int BLOCK = 1024;
@@ -13,39 +15,46 @@ public final class OfflineRender {
     private OfflineRender() {}
 
     /**
-     * The riff's loop, played {@code times} through and left to ring for {@code tailSeconds}.
+     * The riff's loop with its band, played {@code times} through and left to ring for {@code
+     * tailSeconds}.
      *
      * @return interleaved stereo at {@link Player#RATE}
      */
-    public static float[] riff(Score score, int times, double tailSeconds) {
-        var ground = score.riff().ground();
-        StringBank bank =
-                StringBank.of(SoundEvents.openHz(ground), ground.board().frets(), Player.RATE);
-        Engine engine =
-                new Engine(
-                        Player.RATE,
-                        new Settings(bank, SoundEvents.amp(ground.tone()), ground.tempo(), 1),
-                        1);
-        engine.publish(SoundEvents.program(score));
+    public static float[] riff(Score score, Optional<Score> second, int times, double tailSeconds) {
+        Ground ground = score.riff().ground();
+        Engine engine = engine(ground);
+        engine.publish(SoundEvents.program(score, second));
         engine.play(0);
-        double loop = vocalis.core.rhythm.Ticks.seconds(score.riff().length(), ground.tempo());
+        double loop = Ticks.seconds(score.riff().length(), ground.tempo());
         int playing = (int) Math.round(loop * times * Player.RATE);
         int tail = (int) Math.round(tailSeconds * Player.RATE);
         float[] out = new float[2 * (playing + tail)];
-        float[] block = new float[2 * BLOCK];
-        int done = 0;
-        boolean stopped = false;
-        while (done < playing + tail) {
-            int count = Math.min(BLOCK, (stopped ? playing + tail : playing) - done);
-            if (count == 0) {
-                engine.stop();
-                stopped = true;
-                continue;
-            }
-            engine.render(block, count);
-            System.arraycopy(block, 0, out, 2 * done, 2 * count);
-            done += count;
-        }
+        render(engine, out, 0, playing);
+        engine.stop();
+        render(engine, out, playing, tail);
         return out;
+    }
+
+    /** One shape, strummed once and left to ring, through a ground's tone. */
+    public static float[] shape(Shape shape, Ground ground, double seconds) {
+        Engine engine = engine(ground);
+        engine.hear(shape.frets().stream().mapToInt(Integer::intValue).toArray());
+        int frames = (int) Math.round(seconds * Player.RATE);
+        float[] out = new float[2 * frames];
+        render(engine, out, 0, frames);
+        return out;
+    }
+
+    private static Engine engine(Ground ground) {
+        return new Engine(Player.RATE, Rigs.of(ground).settings(ground, 1, 1), 1);
+    }
+
+    private static void render(Engine engine, float[] out, int from, int frames) {
+        float[] block = new float[2 * BLOCK];
+        for (int done = 0; done < frames; done += BLOCK) {
+            int count = Math.min(BLOCK, frames - done);
+            engine.render(block, count);
+            System.arraycopy(block, 0, out, 2 * (from + done), 2 * count);
+        }
     }
 }

@@ -8,8 +8,11 @@ import java.util.List;
 import java.util.Optional;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
+import vocalis.core.riff.Band;
+import vocalis.core.riff.Chords;
 import vocalis.core.riff.Derivation;
 import vocalis.core.riff.NamedRiff;
+import vocalis.core.riff.Riff;
 import vocalis.core.riff.Score;
 
 /**
@@ -61,6 +64,19 @@ public final class Workspace {
     /** The notes of the riff as it stands. */
     public Score score() {
         return score;
+    }
+
+    /** What the second guitar plays: the riff again, or voiced in its own family. */
+    public Optional<Score> secondScore() {
+        Riff riff = content.riff();
+        Band band = riff.ground().band();
+        if (!band.second().on()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                band.secondFamily()
+                        .map(f -> Derivation.score(Chords.familyOfAll(riff, f), hand, catalogue))
+                        .orElse(score));
     }
 
     public Hand hand() {

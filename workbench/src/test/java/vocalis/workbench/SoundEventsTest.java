@@ -69,7 +69,7 @@ class SoundEventsTest {
     @Test
     void aRiffRendersOfflineToSoundThatEnds() {
         Score score = score(1);
-        float[] x = OfflineRender.riff(score, 1, 2);
+        float[] x = OfflineRender.riff(score, java.util.Optional.empty(), 1, 2);
         double seconds = x.length / 2 / Player.RATE;
         assertThat(seconds).isCloseTo(16 * 60.0 / 126 + 2, within(0.01));
         float peak = 0;

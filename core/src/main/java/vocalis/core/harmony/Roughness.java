@@ -46,10 +46,14 @@ public final class Roughness {
     }
 
     private static double pair(double[] a, double[] b) {
-        double low = Math.min(a[0], b[0]);
-        double apart = Math.abs(a[0] - b[0]);
-        double s = MAXIMUM_AT / (S1 * low + S2);
-        double loudness = Math.min(a[1], b[1]);
+        return pair(a[0], a[1], b[0], b[1]);
+    }
+
+    /** Roughness of two pure tones by their frequencies in Hz and amplitudes. */
+    public static double pair(double hz, double amplitude, double otherHz, double otherAmplitude) {
+        double apart = Math.abs(hz - otherHz);
+        double s = MAXIMUM_AT / (S1 * Math.min(hz, otherHz) + S2);
+        double loudness = Math.min(amplitude, otherAmplitude);
         return loudness * (Math.exp(-B1 * s * apart) - Math.exp(-B2 * s * apart));
     }
 }

@@ -195,7 +195,10 @@ public final class Derivation {
                         struck(chords.get(chord).candidate().voicing(), stroke.struck());
                 List<Sounding> touched = touched(at, notes, used);
                 boolean down = stroke.muted() || stroke.at() % Ticks.EIGHTH == 0;
-                strikes.add(new Score.Strike(at, stroke.length(), chord, touched, stroke, down));
+                List<Touch.Ornament> ornaments = ornaments(at, touched, used);
+                strikes.add(
+                        new Score.Strike(
+                                at, stroke.length(), chord, touched, stroke, down, ornaments));
             }
         }
         for (Touch t : riff.touches()) {
@@ -207,7 +210,10 @@ public final class Derivation {
     }
 
     private static String unplaced(Touch touch, long bar) {
-        return "A changed note in bar "
+        String what = touch instanceof Touch.Ornament o ? o.kind().words() : "changed note";
+        return "A "
+                + what
+                + " in bar "
                 + (touch.at() / bar + 1)
                 + " has no stroke to belong to now; it is kept and comes back with it.";
     }
@@ -221,6 +227,26 @@ public final class Derivation {
         }
         notes.sort(Comparator.comparingInt(Sounding::string));
         return notes;
+    }
+
+    /** The ornaments of a stroke, in time order, where its notes and the neck allow them. */
+    private List<Touch.Ornament> ornaments(long at, List<Sounding> notes, Set<Touch> used) {
+        List<Touch.Ornament> out = new ArrayList<>();
+        for (Touch t : riff.touches()) {
+            if (t instanceof Touch.Ornament o && o.at() == at) {
+                boolean fits =
+                        notes.stream()
+                                .filter(n -> n.string() == o.string())
+                                .map(n -> o.endFret(n.fret()))
+                                .anyMatch(f -> f >= 0 && f <= board.frets());
+                if (fits) {
+                    out.add(o);
+                    used.add(t);
+                }
+            }
+        }
+        out.sort(Comparator.comparingLong(Touch.Ornament::after));
+        return out;
     }
 
     private List<Sounding> touched(long at, List<Sounding> notes, Set<Touch> used) {

@@ -17,9 +17,17 @@ import vocalis.core.theory.Key;
  * @param meter time signature
  * @param tone amplifier setting
  * @param a4Hz tuning standard in Hz, 430 to 450
+ * @param band who plays along, and how the guitars are turned
  */
 public record Ground(
-        Instrument instrument, int capo, Key key, int tempo, Meter meter, Tone tone, double a4Hz) {
+        Instrument instrument,
+        int capo,
+        Key key,
+        int tempo,
+        Meter meter,
+        Tone tone,
+        double a4Hz,
+        Band band) {
 
     public static final int SLOWEST = 20;
     public static final int FASTEST = 400;
@@ -29,6 +37,7 @@ public record Ground(
         Objects.requireNonNull(key, "key");
         Objects.requireNonNull(meter, "meter");
         Objects.requireNonNull(tone, "tone");
+        Objects.requireNonNull(band, "band");
         new Fretboard(instrument, capo);
         if (tempo < SLOWEST || tempo > FASTEST) {
             throw new IllegalArgumentException(
@@ -39,13 +48,25 @@ public record Ground(
         }
     }
 
+    /** The guitar alone. */
+    public Ground(
+            Instrument instrument,
+            int capo,
+            Key key,
+            int tempo,
+            Meter meter,
+            Tone tone,
+            double a4Hz) {
+        this(instrument, capo, key, tempo, meter, tone, a4Hz, Band.ALONE);
+    }
+
     /** The instrument with its capo. */
     public Fretboard board() {
         return new Fretboard(instrument, capo);
     }
 
     public Ground withInstrument(Instrument other) {
-        return new Ground(other, capo, key, tempo, meter, tone, a4Hz);
+        return new Ground(other, capo, key, tempo, meter, tone, a4Hz, band);
     }
 
     public Ground withTuning(Tuning tuning) {
@@ -57,22 +78,27 @@ public record Ground(
                 tempo,
                 meter,
                 tone,
-                a4Hz);
+                a4Hz,
+                band);
     }
 
     public Ground withCapo(int fret) {
-        return new Ground(instrument, fret, key, tempo, meter, tone, a4Hz);
+        return new Ground(instrument, fret, key, tempo, meter, tone, a4Hz, band);
     }
 
     public Ground withKey(Key other) {
-        return new Ground(instrument, capo, other, tempo, meter, tone, a4Hz);
+        return new Ground(instrument, capo, other, tempo, meter, tone, a4Hz, band);
     }
 
     public Ground withTempo(int bpm) {
-        return new Ground(instrument, capo, key, bpm, meter, tone, a4Hz);
+        return new Ground(instrument, capo, key, bpm, meter, tone, a4Hz, band);
     }
 
     public Ground withTone(Tone other) {
-        return new Ground(instrument, capo, key, tempo, meter, other, a4Hz);
+        return new Ground(instrument, capo, key, tempo, meter, other, a4Hz, band);
+    }
+
+    public Ground withBand(Band other) {
+        return new Ground(instrument, capo, key, tempo, meter, tone, a4Hz, other);
     }
 }

@@ -2,6 +2,7 @@ package vocalis.core.riff;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import vocalis.core.choice.Candidate;
 import vocalis.core.voicing.Sounding;
 
@@ -40,11 +41,24 @@ public record Score(Riff riff, List<Chord> chords, List<Strike> strikes, List<St
      * @param notes strings struck, lowest string first
      * @param stroke the pattern's stroke
      * @param down struck downward (low strings first) or upward
+     * @param ornaments what fingers do to its notes while they sound
      */
     public record Strike(
-            long at, long length, int chord, List<Sounding> notes, Stroke stroke, boolean down) {
+            long at,
+            long length,
+            int chord,
+            List<Sounding> notes,
+            Stroke stroke,
+            boolean down,
+            List<Touch.Ornament> ornaments) {
         public Strike {
             notes = List.copyOf(notes);
+            ornaments = List.copyOf(ornaments);
+        }
+
+        /** The fret that a string was stopped at when this stroke struck it, or empty. */
+        public Optional<Sounding> note(int string) {
+            return notes.stream().filter(n -> n.string() == string).findFirst();
         }
     }
 

@@ -9,6 +9,7 @@ import javafx.beans.property.LongProperty;
 import javafx.beans.property.SimpleLongProperty;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Cell;
+import vocalis.core.riff.Manner;
 import vocalis.core.riff.Score;
 import vocalis.core.riff.Stroke;
 import vocalis.core.riff.Struck;
@@ -108,7 +109,7 @@ public final class LaneModel {
     }
 
     public void toggleMute() {
-        changeStroke(s -> s.muted(!s.muted()), "palm mute");
+        changeStroke(s -> s.played(s.muted() ? Manner.PLAIN : Manner.PALM), "palm mute");
     }
 
     public void toggleAccent() {

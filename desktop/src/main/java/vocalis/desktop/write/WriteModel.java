@@ -240,7 +240,7 @@ public final class WriteModel {
         if (draft.get() != null && draft.get().strings() != strings) {
             draft.set(null);
         }
-        player.show(score());
+        player.show(score(), workspace.secondScore());
         if (!keepCards) {
             family.set(treatmentFamily());
         }

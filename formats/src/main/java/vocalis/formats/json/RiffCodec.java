@@ -21,8 +21,10 @@ import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Band;
 import vocalis.core.riff.Cell;
 import vocalis.core.riff.Ground;
+import vocalis.core.riff.Manner;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.NamedRiff;
 import vocalis.core.riff.Pattern;
@@ -98,6 +100,14 @@ public final class RiffCodec {
                         .put("at", c.at())
                         .put("string", c.string())
                         .put("fret", c.fret());
+            } else if (t instanceof Touch.Ornament o) {
+                touches.addObject()
+                        .put("kind", name(o.kind()))
+                        .put("at", o.at())
+                        .put("string", o.string())
+                        .put("amount", o.amount())
+                        .put("after", o.after())
+                        .put("lasting", o.lasting());
             }
         }
         try {
@@ -127,6 +137,9 @@ public final class RiffCodec {
         n.put("meter", g.meter().symbol());
         n.put("tone", g.tone().label());
         n.put("a4Hz", g.a4Hz());
+        if (!g.band().equals(Band.ALONE)) {
+            n.set("band", BandCodec.write(g.band()));
+        }
         return n;
     }
 
@@ -153,7 +166,7 @@ public final class RiffCodec {
         return n;
     }
 
-    private static String familyName(Family f) {
+    static String familyName(Family f) {
         return f.name().toLowerCase(Locale.ROOT);
     }
 
@@ -166,7 +179,7 @@ public final class RiffCodec {
             } else if (s.struck() instanceof Struck.Picked picked) {
                 o.put("voices", picked.mask());
             }
-            o.put("muted", s.muted()).put("accent", s.accent());
+            o.put("manner", s.manner().words()).put("accent", s.accent());
         }
         return n;
     }
@@ -239,14 +252,7 @@ public final class RiffCodec {
         }
         List<Touch> touches = new ArrayList<>();
         for (Field f : top.get("touches").items()) {
-            if (!"changedNote".equals(f.get("kind").text())) {
-                throw f.get("kind").wrong("is a touch that is not known here");
-            }
-            touches.add(
-                    new Touch.ChangedNote(
-                            f.get("at").integer(0, Integer.MAX_VALUE),
-                            f.get("string").integer(0, 8),
-                            f.get("fret").integer(0, 36)));
+            touches.add(touch(f));
         }
         return top.build(
                 () ->
@@ -254,6 +260,31 @@ public final class RiffCodec {
                                 top.get("title").text(),
                                 top.get("about").text(),
                                 new Riff(ground, roots, treatments, new Pattern(cells), touches)));
+    }
+
+    private static Touch touch(Field f) throws FormatException {
+        int at = f.get("at").integer(0, Integer.MAX_VALUE);
+        int string = f.get("string").integer(0, 8);
+        if ("changedNote".equals(f.get("kind").text())) {
+            return new Touch.ChangedNote(at, string, f.get("fret").integer(0, 36));
+        }
+        Touch.Kind kind = BandCodec.oneOf(f.get("kind"), Touch.Kind.values(), RiffCodec::name);
+        return f.build(
+                () ->
+                        new Touch.Ornament(
+                                at,
+                                string,
+                                kind,
+                                f.get("amount").integer(-400, 400),
+                                f.get("after").integer(0, Integer.MAX_VALUE),
+                                f.get("lasting").integer(0, Integer.MAX_VALUE)));
+    }
+
+    /** Such as {@code bendRelease}. */
+    private static String name(Touch.Kind kind) {
+        return kind == Touch.Kind.BEND_RELEASE
+                ? "bendRelease"
+                : kind.name().toLowerCase(Locale.ROOT);
     }
 
     private static Ground ground(Field g) throws FormatException {
@@ -282,6 +313,7 @@ public final class RiffCodec {
                                 new Key(
                                         Spelling.parse(k.get("tonic").text()),
                                         new Mode(k.get("mode").text(), degrees)));
+        Band band = g.has("band") ? BandCodec.read(g.get("band")) : Band.ALONE;
         Field m = g.get("meter");
         String[] meter = m.text().split("/");
         return g.build(
@@ -297,20 +329,12 @@ public final class RiffCodec {
                                                         Integer.parseInt(meter[0]),
                                                         Integer.parseInt(
                                                                 meter.length > 1 ? meter[1] : ""))),
-                                tone(g.get("tone")),
-                                g.get("a4Hz").number()));
+                                BandCodec.oneOf(g.get("tone"), Tone.values(), Tone::label),
+                                g.get("a4Hz").number(),
+                                band));
     }
 
-    private static Tone tone(Field f) throws FormatException {
-        for (Tone t : Tone.values()) {
-            if (t.label().equals(f.text())) {
-                return t;
-            }
-        }
-        throw f.wrong("must be clean, edge or gain");
-    }
-
-    private static Family family(Field f, String name) throws FormatException {
+    static Family family(Field f, String name) throws FormatException {
         for (Family family : Family.values()) {
             if (familyName(family).equals(name)) {
                 return family;
@@ -369,7 +393,10 @@ public final class RiffCodec {
                                             s.get("at").integer(0, Integer.MAX_VALUE),
                                             s.get("length").ticks(),
                                             struck(s),
-                                            s.get("muted").flag(),
+                                            BandCodec.oneOf(
+                                                    s.get("manner"),
+                                                    Manner.values(),
+                                                    Manner::words),
                                             s.get("accent").flag())));
         }
         return c.build(() -> new Cell(strokes));

@@ -23,8 +23,13 @@ import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Band;
 import vocalis.core.riff.Cell;
+import vocalis.core.riff.Controls;
+import vocalis.core.riff.Fader;
+import vocalis.core.riff.Feel;
 import vocalis.core.riff.Ground;
+import vocalis.core.riff.Manner;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.NamedRiff;
 import vocalis.core.riff.Pattern;
@@ -62,7 +67,18 @@ class RiffCodecTest {
                         73,
                         new Meter(7, 8),
                         Tone.EDGE,
-                        442.5);
+                        442.5,
+                        Band.ALONE
+                                .withControls(new Controls(1, -2, 3, -4, 5, -5, true, 2, 9))
+                                .withSecond(
+                                        new Fader(true, 4),
+                                        Optional.of(Family.OCTAVE),
+                                        Tone.CLEAN,
+                                        Controls.USUAL,
+                                        9)
+                                .withBass(new Fader(true, 3), Band.BassLine.PEDAL)
+                                .withKit(new Fader(true, 10), Feel.HALF_TIME)
+                                .withClick(new Fader(false, 0)));
         long bar = ground.meter().barTicks();
         Voicing v = new Voicing(Shape.parse("x-3-5-5-x-x-x"), ground.board(), 10);
         Treatment chosen =
@@ -81,7 +97,7 @@ class RiffCodecTest {
                                         Ticks.EIGHTH,
                                         Ticks.QUARTER / 3,
                                         new Struck.Picked(5),
-                                        false,
+                                        Manner.LET_RING,
                                         true)));
         return new NamedRiff(
                 "Ödegård \"♭\" riff",
@@ -95,7 +111,10 @@ class RiffCodecTest {
                                 chosen.over(Optional.of(new Root(3, -1))),
                                 Treatment.best(Family.OCTAVE)),
                         new Pattern(List.of(cell, Cell.REST)),
-                        List.of(new Touch.ChangedNote(bar, 2, 7))));
+                        List.of(
+                                new Touch.ChangedNote(bar, 2, 7),
+                                new Touch.Ornament(bar, 2, Touch.Kind.SLIDE, -3, 10, 5000),
+                                new Touch.Ornament(0, 1, Touch.Kind.BEND_RELEASE, 150, 0, 77))));
     }
 
     @Test

@@ -1,12 +1,14 @@
 package vocalis.sound.device;
 
+import java.util.Arrays;
 import vocalis.sound.engine.Engine;
 
 /**
  * The one thread that sounds: pulls blocks from the engine and pushes them to a device, or, when
  * there is none, lets them pass silently at the pace of the clock. A device that takes less than it
  * was offered is lost: it is closed elsewhere, the silent stand-in takes over at the same position,
- * and a new line is tried every {@link #RETRY_NANOS}.
+ * and a new line is tried every {@link #RETRY_NANOS}. After a change of device the output is muted
+ * until the player asks for it, for another device may be far louder.
  */
 public final class AudioOutput implements AutoCloseable {
 
@@ -24,15 +26,15 @@ public final class AudioOutput implements AutoCloseable {
     }
 
     private final Engine engine;
-    private final OutputLine.Opener opener;
     private final Clock clock;
-    private final int bufferFrames;
     private final float[] floats = new float[2 * BLOCK];
     private final byte[] bytes = new byte[4 * BLOCK];
 
     private volatile Sink sink = Sink.STARTING;
     private volatile long underruns; // written by the output thread alone
     private volatile boolean running;
+    private volatile boolean muted;
+    private volatile Choice choice;
     private Thread thread;
 
     private long paceStart;
@@ -44,9 +46,31 @@ public final class AudioOutput implements AutoCloseable {
      */
     public AudioOutput(Engine engine, OutputLine.Opener opener, Clock clock, int bufferFrames) {
         this.engine = engine;
-        this.opener = opener;
         this.clock = clock;
-        this.bufferFrames = bufferFrames;
+        this.choice = new Choice(opener, bufferFrames);
+    }
+
+    /** What to open. */
+    private record Choice(OutputLine.Opener opener, int bufferFrames) {}
+
+    /** Goes over to another device or buffer, muted; what plays goes on. */
+    public void use(OutputLine.Opener opener, int bufferFrames) {
+        muted = true;
+        choice = new Choice(opener, bufferFrames);
+    }
+
+    /** Whether the device gets silence although the engine plays. */
+    public boolean muted() {
+        return muted;
+    }
+
+    public void mute(boolean on) {
+        muted = on;
+    }
+
+    /** Frames that the device may hold. */
+    public int bufferFrames() {
+        return choice.bufferFrames();
     }
 
     /** Starts the thread. */
@@ -75,7 +99,7 @@ public final class AudioOutput implements AutoCloseable {
      * Longest time from a key press to the device, in seconds: what its buffer and one block hold.
      */
     public double latencySeconds() {
-        return (bufferFrames + BLOCK) / engine.sampleRate();
+        return (choice.bufferFrames() + BLOCK) / engine.sampleRate();
     }
 
     @Override
@@ -84,14 +108,18 @@ public final class AudioOutput implements AutoCloseable {
     }
 
     private void run() {
+        boolean before = false;
         while (running) {
-            OutputLine line = tryOpen();
+            Choice now = choice;
+            OutputLine line = tryOpen(now);
             if (line == null) {
                 sink = Sink.SILENT;
-                passSilently(clock.nanos() + RETRY_NANOS);
+                passSilently(clock.nanos() + RETRY_NANOS, now);
             } else {
+                muted = muted || before;
+                before = true;
                 sink = Sink.DEVICE;
-                pushTo(line);
+                pushTo(line, now);
                 Thread closer = new Thread(line::close, "vocalis-sound-closer");
                 closer.setDaemon(true);
                 closer.start();
@@ -99,19 +127,23 @@ public final class AudioOutput implements AutoCloseable {
         }
     }
 
-    private OutputLine tryOpen() {
+    private OutputLine tryOpen(Choice wanted) {
         try {
-            return opener.open(engine.sampleRate(), bufferFrames);
+            return wanted.opener().open(engine.sampleRate(), wanted.bufferFrames());
         } catch (OutputLine.NoDevice e) {
             return null;
         }
     }
 
-    private void pushTo(OutputLine line) {
+    private void pushTo(OutputLine line, Choice wanted) {
         resetPace();
-        while (running) {
+        while (running && choice == wanted) {
             engine.render(floats, BLOCK);
-            toBytes();
+            if (muted) {
+                Arrays.fill(bytes, (byte) 0);
+            } else {
+                toBytes();
+            }
             if (line.write(bytes, bytes.length) < bytes.length) {
                 return;
             }
@@ -119,13 +151,11 @@ public final class AudioOutput implements AutoCloseable {
         }
     }
 
-    /**
-     * Renders at the pace of the clock until {@code until}; used by tests with a clock of their
-     * own.
-     */
-    void passSilently(long until) {
+    /** Renders at the pace of the clock until a moment, or another device is chosen. */
+    private void passSilently(long until, Choice wanted) {
         resetPace();
-        while (running && clock.nanos() < until) {
+        int bufferFrames = wanted.bufferFrames();
+        while (running && choice == wanted && clock.nanos() < until) {
             engine.render(floats, BLOCK);
             countLate();
             long ahead = paceFrames - elapsedFrames();
@@ -138,7 +168,7 @@ public final class AudioOutput implements AutoCloseable {
     /** Runs the silent stand-in on the caller's thread for a time of the clock: soaks and tests. */
     public void passSilentlyFor(long nanos) {
         running = true;
-        passSilently(clock.nanos() + nanos);
+        passSilently(clock.nanos() + nanos, choice);
         running = false;
     }
 
@@ -151,7 +181,7 @@ public final class AudioOutput implements AutoCloseable {
     private void countLate() {
         long late = elapsedFrames() - paceFrames;
         paceFrames += BLOCK;
-        if (late > bufferFrames) {
+        if (late > choice.bufferFrames()) {
             underruns = underruns + 1;
             resetPace();
         }

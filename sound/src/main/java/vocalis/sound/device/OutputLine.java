@@ -1,10 +1,5 @@
 package vocalis.sound.device;
 
-import javax.sound.sampled.AudioFormat;
-import javax.sound.sampled.AudioSystem;
-import javax.sound.sampled.LineUnavailableException;
-import javax.sound.sampled.SourceDataLine;
-
 /** A line to a sound device that takes 16-bit little-endian stereo and blocks until it has room. */
 public interface OutputLine {
 
@@ -32,30 +27,8 @@ public interface OutputLine {
         }
     }
 
-    /** Opens the system's default output through javax.sound. */
+    /** Opens the system's default output. */
     static Opener system() {
-        return (rate, frames) -> {
-            AudioFormat format = new AudioFormat((float) rate, 16, 2, true, false);
-            try {
-                SourceDataLine line = AudioSystem.getSourceDataLine(format);
-                line.open(format, frames * 4);
-                line.start();
-                return new OutputLine() {
-                    @Override
-                    public int write(byte[] bytes, int count) {
-                        return line.write(bytes, 0, count);
-                    }
-
-                    @Override
-                    public void close() {
-                        line.stop();
-                        line.close();
-                    }
-                };
-            } catch (LineUnavailableException | IllegalArgumentException | SecurityException e) {
-                // Without a sound card getSourceDataLine throws IllegalArgumentException.
-                throw new NoDevice("no sound device was found", e);
-            }
-        };
+        return Devices.opener(Devices.DEFAULT);
     }
 }

@@ -2,19 +2,20 @@ package vocalis.sound.dsp;
 
 /**
  * A guitar amplifier in outline: the pickup's resonance, a noise gate, two asymmetric saturating
- * stages at four times the sample rate, tone controls and a closed cabinet that falls steeply above
- * 5 kHz. It takes the sum of all strings of a part, for the products between strings are made by
- * the curve.
+ * stages at four times the sample rate whose supply gives way a little under load (sag), tone
+ * controls and a closed cabinet that falls steeply above 5 kHz. It takes the sum of all strings of
+ * a part, for the products between strings are made by the curve.
  *
  * <p>Settings are fixed per object; another tone is another object, and {@code Part} fades between
  * them. One thread; no allocation after construction.
  */
 public final class Amplifier {
 
-    private static final double PICKUP_HZ = 3900;
-    private static final double PICKUP_Q = 1.7;
+    private static final double SAG_SECONDS = 0.06;
 
     private final AmpSettings settings;
+    private final Pickup pickup;
+    private final double sagFall;
     private final Biquad[] before;
     private final Biquad[] after;
     private final Halfband up1 = new Halfband(12);
@@ -32,13 +33,21 @@ public final class Amplifier {
     private final double gateRelease;
     private double envelope;
     private double gate;
+    private double load;
 
+    /** An amplifier behind the bridge pickup. */
     public Amplifier(double sampleRate, AmpSettings settings) {
+        this(sampleRate, settings, Pickup.BRIDGE);
+    }
+
+    /** An amplifier behind a pickup, whose resonance it takes in. */
+    public Amplifier(double sampleRate, AmpSettings settings, Pickup pickup) {
         this.settings = settings;
+        this.pickup = pickup;
         double over = 4 * sampleRate;
         before =
                 new Biquad[] {
-                    Biquad.lowpass(sampleRate, PICKUP_HZ, PICKUP_Q),
+                    Biquad.lowpass(sampleRate, pickup.resonanceHz, pickup.q),
                     Biquad.highpass(sampleRate, settings.drive() > 10 ? 95 : 45, 0.7)
                 };
         first = new Shaper(settings.drive(), settings.bias());
@@ -62,6 +71,7 @@ public final class Amplifier {
                 };
         gateOpen = Math.pow(10, settings.gateDb() / 20);
         gateShut = gateOpen * 0.5;
+        sagFall = 1 - Math.exp(-1 / (SAG_SECONDS * sampleRate));
         gateRelease = Math.exp(-1 / (0.015 * sampleRate));
         gate = settings.gateDb() <= -200 ? 1 : 0;
     }
@@ -69,6 +79,11 @@ public final class Amplifier {
     /** What it is set to. */
     public AmpSettings settings() {
         return settings;
+    }
+
+    /** The pickup whose resonance it takes in. */
+    public Pickup pickup() {
+        return pickup;
     }
 
     /** Processes {@code frames} frames of {@code buffer} from {@code offset} in place. */
@@ -82,7 +97,7 @@ public final class Amplifier {
         for (Biquad b : before) {
             x = b.next(x);
         }
-        x *= gate(x);
+        x *= gate(x) * (1 - settings.sag() * load);
         up1.up(x, twice, 0);
         up2.up(twice[0], four, 0);
         up2.up(twice[1], four, 2);
@@ -90,6 +105,7 @@ public final class Amplifier {
             four[i] = second.next(betweenLow.next(between.next(first.next(four[i]))));
         }
         double y = down1.down(down2.down(four[0], four[1]), down2.down(four[2], four[3]));
+        load += sagFall * (Math.min(1, Math.abs(y)) - load);
         for (Biquad b : after) {
             y = b.next(y);
         }

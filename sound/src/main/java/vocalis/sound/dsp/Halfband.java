@@ -40,7 +40,8 @@ final class Halfband {
         }
     }
 
-    private static double bessel(double x) {
+    /** Modified Bessel function of the first kind and order 0, for Kaiser windows. */
+    static double bessel(double x) {
         double sum = 1;
         double term = 1;
         for (int k = 1; k < 40; k++) {

@@ -1,9 +1,10 @@
 package vocalis.sound.dsp;
 
 /**
- * A stereo look-ahead limiter on sample peaks: the least gain that the next {@link #AHEAD} frames
- * need, held over that window and averaged over it, so that no frame leaves above the ceiling and
- * the gain never steps. Delay {@code AHEAD − 1} frames. One thread; no allocation.
+ * A stereo look-ahead limiter on true peaks (four times oversampled, see {@link TruePeak}): the
+ * least gain that the next {@link #AHEAD} frames need, held over that window and averaged over it,
+ * so that nothing leaves above the ceiling and the gain never steps. Delay {@code AHEAD − 1 +
+ * TruePeak.DELAY} frames. One thread; no allocation.
  */
 public final class Limiter {
 
@@ -12,8 +13,13 @@ public final class Limiter {
 
     private final double ceiling;
     private final double release;
-    private final double[] left = new double[AHEAD];
-    private final double[] right = new double[AHEAD];
+    private static final int LINE = AHEAD + TruePeak.DELAY + 1;
+
+    private final double[] left = new double[LINE];
+    private final double[] right = new double[LINE];
+    private final TruePeak peakLeft = new TruePeak();
+    private final TruePeak peakRight = new TruePeak();
+    private int lineAt;
     private final double[] needed = new double[AHEAD];
     private final double[] held = new double[AHEAD];
     private int at;
@@ -21,7 +27,7 @@ public final class Limiter {
     private double recovering = 1;
 
     /**
-     * @param ceiling largest sample that leaves, 0 to 1
+     * @param ceiling largest true peak that leaves, 0 to 1
      */
     public Limiter(double sampleRate, double ceiling) {
         if (!(ceiling > 0 && ceiling <= 1)) {
@@ -39,7 +45,7 @@ public final class Limiter {
         for (int i = offsetFrames; i < offsetFrames + frames; i++) {
             double l = stereo[2 * i];
             double r = stereo[2 * i + 1];
-            double peak = Math.max(Math.abs(l), Math.abs(r));
+            double peak = Math.max(peakLeft.next(l), peakRight.next(r));
             needed[at] = peak > ceiling ? ceiling / peak : 1;
             double least = 1;
             for (double g : needed) {
@@ -49,11 +55,12 @@ public final class Limiter {
             sum += recovering - held[at];
             held[at] = recovering;
             double gain = Math.min(1, sum / AHEAD);
-            left[at] = l;
-            right[at] = r;
+            left[lineAt] = l;
+            right[lineAt] = r;
             at = at + 1 == AHEAD ? 0 : at + 1;
-            double outL = left[at];
-            double outR = right[at];
+            lineAt = lineAt + 1 == LINE ? 0 : lineAt + 1;
+            double outL = left[lineAt];
+            double outR = right[lineAt];
             stereo[2 * i] = (float) (outL * gain);
             stereo[2 * i + 1] = (float) (outR * gain);
         }

@@ -29,16 +29,8 @@ public final class StringPatch {
     /** Decay time of a string that a finger or the hand stops, in seconds; set by ear. */
     private static final double DAMPED_SECONDS = 0.09;
 
-    /** Decay times under the palm: fundamental and bright partials, in seconds; set by ear. */
-    private static final double MUTED_SECONDS = 0.34;
-
-    private static final double MUTED_BRIGHT_SECONDS = 0.07;
-
-    /** Distances from the bridge as a share of the open string, set by ear. */
-    private static final double PICK_AT = 0.155;
-
-    private static final double PALM_PICK_AT = 0.12;
-    private static final double PICKUP_AT = 0.105;
+    /** Under the palm the pick strikes nearer to the bridge, by this factor; set by ear. */
+    private static final double PALM_PICK = 0.78;
 
     final double hz;
     final double periodFrames;
@@ -50,7 +42,9 @@ public final class StringPatch {
     final double pickAt;
     final double pickupAt;
     final double dampedGain;
-    final boolean muted;
+    final double hardness;
+    final Damping under;
+    private final double sampleRate;
 
     private StringPatch(Builder b, double allpass, double delayFrames) {
         this.hz = b.hz;
@@ -63,7 +57,28 @@ public final class StringPatch {
         this.pickAt = b.pickAt;
         this.pickupAt = b.pickupAt;
         this.dampedGain = Math.pow(10, -3 / (b.hz * DAMPED_SECONDS));
-        this.muted = b.muted;
+        this.hardness = b.guitar.hardness();
+        this.under = b.under;
+        this.sampleRate = b.sampleRate;
+    }
+
+    /**
+     * Delay in frames with which this loop would sound another frequency: what a bend or a slide
+     * moves.
+     */
+    double loopDelay(double atHz) {
+        double w = 2 * Math.PI * atHz / sampleRate;
+        return (2 * Math.PI - lossPhase(lossPole, w) - ALLPASSES * allpassPhase(allpass, w)) / w;
+    }
+
+    /** Phase lag of the loss filter in radians. */
+    private static double lossPhase(double p, double w) {
+        return Math.atan2(p * Math.sin(w), 1 - p * Math.cos(w));
+    }
+
+    /** Phase lag of {@code (c + z⁻¹)/(1 + c·z⁻¹)} in radians. */
+    private static double allpassPhase(double c, double w) {
+        return w - 2 * Math.atan2(c * Math.sin(w), 1 + c * Math.cos(w));
     }
 
     /** Frequency in Hz of the first partial. */
@@ -81,10 +96,12 @@ public final class StringPatch {
      *
      * @param model the string
      * @param fret fret above the open string, 0 to 36
-     * @param muted under the palm
+     * @param under what lies on it
+     * @param guitar how it is struck and picked up
      * @param sampleRate frames per second, 22050 to 192000
      */
-    public static StringPatch of(StringModel model, int fret, boolean muted, double sampleRate) {
+    public static StringPatch of(
+            StringModel model, int fret, Damping under, Guitar guitar, double sampleRate) {
         if (fret < 0 || fret > 36) {
             throw new IllegalArgumentException("a fret is 0 to 36, not " + fret);
         }
@@ -92,22 +109,28 @@ public final class StringPatch {
             throw new IllegalArgumentException(
                     "sample rate must be 22050 to 192000, not " + sampleRate);
         }
-        Builder b = new Builder(model, fret, muted, sampleRate);
+        Builder b = new Builder(model, fret, under, guitar, sampleRate);
         b.fitLoss();
         double allpass = b.fitStiffness();
         return new StringPatch(b, allpass, b.delayFor(allpass));
     }
 
-    private static void lagrange(double delay, double[] taps) {
-        for (int k = 0; k < TAPS; k++) {
-            double h = 1;
-            for (int j = 0; j < TAPS; j++) {
-                if (j != k) {
-                    h *= (delay - j) / (k - j);
-                }
-            }
-            taps[k] = h;
-        }
+    /** Coefficients of the fifth-order Lagrange interpolator at a delay of 0 to 5 frames. */
+    static void lagrange(double delay, double[] taps) {
+        double d0 = delay;
+        double d1 = delay - 1;
+        double d2 = delay - 2;
+        double d3 = delay - 3;
+        double d4 = delay - 4;
+        double d5 = delay - 5;
+        double low = d0 * d1 * d2;
+        double high = d3 * d4 * d5;
+        taps[0] = d1 * d2 * high / -120;
+        taps[1] = d0 * d2 * high / 24;
+        taps[2] = d0 * d1 * high / -12;
+        taps[3] = low * d4 * d5 / 12;
+        taps[4] = low * d3 * d5 / -24;
+        taps[5] = low * d3 * d4 / 120;
     }
 
     /** The design steps, with the numbers they share. */
@@ -117,25 +140,34 @@ public final class StringPatch {
         final double stiffness;
         final double decay;
         final double bright;
-        final boolean muted;
+        final Damping under;
+        final Guitar guitar;
         final double pickAt;
         final double pickupAt;
         double gain;
         double pole;
 
-        Builder(StringModel model, int fret, boolean muted, double sampleRate) {
+        Builder(StringModel model, int fret, Damping under, Guitar guitar, double sampleRate) {
             this.sampleRate = sampleRate;
             double shortened = Math.pow(2, fret / 12.0);
             this.hz = model.openHz() * shortened;
             this.stiffness = model.inharmonicity() * shortened * shortened;
-            this.muted = muted;
-            this.decay = muted ? MUTED_SECONDS : model.decaySeconds() * Math.pow(shortened, -0.6);
+            this.under = under;
+            this.guitar = guitar;
+            this.decay = Math.min(under.seconds, model.decaySeconds() * Math.pow(shortened, -0.6));
             this.bright =
-                    muted
-                            ? MUTED_BRIGHT_SECONDS
-                            : model.brightSeconds() * Math.pow(shortened, -0.25);
-            this.pickAt = Math.min(0.5, (muted ? PALM_PICK_AT : PICK_AT) * shortened);
-            this.pickupAt = Math.min(0.5, PICKUP_AT * shortened);
+                    Math.min(
+                            under.brightSeconds,
+                            model.brightSeconds() * Math.pow(shortened, -0.25));
+            double pick = guitar.pickAt() * (under == Damping.OPEN ? 1 : PALM_PICK);
+            this.pickAt = Math.min(0.5, pick * shortened);
+            this.pickupAt = folded(guitar.pickup().at * shortened);
+        }
+
+        /** A place past the middle lacks the same partials as its mirror image. */
+        private static double folded(double place) {
+            double p = Math.min(place, 0.97);
+            return p > 0.5 ? 1 - p : p;
         }
 
         /** Bisects the pole so that the two decay times are met, then sets the gain. */
@@ -173,7 +205,7 @@ public final class StringPatch {
             for (int i = 0; i < 60; i++) {
                 double c = (low + high) / 2;
                 double d = delayFor(c);
-                double phase = wn * d + lossPhase(wn) + ALLPASSES * allpassPhase(c, wn);
+                double phase = wn * d + lossPhase(pole, wn) + ALLPASSES * allpassPhase(c, wn);
                 if (d < TAPS || phase < 2 * Math.PI * n) {
                     low = c;
                 } else {
@@ -186,7 +218,7 @@ public final class StringPatch {
         /** Delay in frames that brings the loop's phase at the fundamental to one period. */
         double delayFor(double c) {
             double w = angular(hz);
-            return (2 * Math.PI - lossPhase(w) - ALLPASSES * allpassPhase(c, w)) / w;
+            return (2 * Math.PI - lossPhase(pole, w) - ALLPASSES * allpassPhase(c, w)) / w;
         }
 
         private double angular(double f) {
@@ -195,16 +227,6 @@ public final class StringPatch {
 
         private static double magnitude(double p, double w) {
             return (1 - p) / Math.sqrt(1 - 2 * p * Math.cos(w) + p * p);
-        }
-
-        /** Phase lag of the loss filter in radians. */
-        private double lossPhase(double w) {
-            return Math.atan2(pole * Math.sin(w), 1 - pole * Math.cos(w));
-        }
-
-        /** Phase lag of {@code (c + z⁻¹)/(1 + c·z⁻¹)} in radians. */
-        private static double allpassPhase(double c, double w) {
-            return w - 2 * Math.atan2(c * Math.sin(w), 1 + c * Math.cos(w));
         }
     }
 }

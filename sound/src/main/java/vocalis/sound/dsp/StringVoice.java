@@ -3,15 +3,25 @@ package vocalis.sound.dsp;
 import java.util.Arrays;
 
 /**
- * One sounding string: a waveguide loop that is plucked, rings, and is damped.
+ * One sounding string: a waveguide loop that is plucked, stopped elsewhere while it sounds, bent,
+ * shaken, damped, or left free to answer the others.
  *
- * <p>Equation per frame: {@code v[n] = A(L(v[n−D]))·d + e[n]}, with loss L, all-passes A, damping d
- * and excitation e; output {@code v[n] − v[n−γP]}, the comb of a pickup at γ of the sounding
- * length. The excitation is the bridge force of an ideal pluck at β of the length, a two-level
- * pulse of one period whose partials fall as {@code sin(nπβ)/n}, smoothed by the pick's hardness,
- * with a short burst of scrape noise on top. A string that still sounds is faded out under the pick
- * for {@link #CHOKE_SECONDS} before it is struck again, so that neither the old note nor a new
- * length makes a step.
+ * <p>Equation per frame: {@code v[n] = A(L(v[n−D]))·d + e[n] − c·b[n]}, with loss L, all-passes A,
+ * damping d, excitation e and what the other strings put on the bridge b; output {@code v[n] −
+ * v[n−γP]}, the comb of a pickup at γ of the sounding length. The excitation is the bridge force of
+ * an ideal pluck at β of the length, a two-level pulse of one period whose partials fall as {@code
+ * sin(nπβ)/n}, smoothed by the pick's hardness, with a short burst of scrape noise on top. A string
+ * that still sounds is faded out under the pick for {@link #CHOKE_SECONDS} before it is struck
+ * again, so that neither the old note nor a new length makes a step.
+ *
+ * <p>Pitch: hammer-on, pull-off and slide change the stopping place and glide there; bend and
+ * vibrato add cents. While any of them moves, the loop's delay is recomputed from the wanted
+ * frequency every {@link #CONTROL} frames and runs between these points in a straight line, so that
+ * a pitch once reached is as exact as a fretted one.
+ *
+ * <p>Bridge: strings coupled by {@code −c} times the sum of the others have the coupling matrix
+ * {@code I − c(J − I)}, whose eigenvalues are at most {@code 1 + c}; with c below every loop's own
+ * loss no sum of strings can grow.
  *
  * <p>State: one delay line; one thread; no allocation after construction. Values under 1e-18 are
  * flushed to zero, and a string whose loop has died is idle and costs nothing.
@@ -21,16 +31,25 @@ public final class StringVoice {
     /** How long the pick rests on a sounding string before it is struck again. */
     public static final double CHOKE_SECONDS = 0.0025;
 
+    /** How much of the others' force reaches a string over the bridge; set by ear. */
+    public static final double COUPLING = 0.0014;
+
+    /** Frames between two points at which a moving pitch is reckoned. */
+    static final int CONTROL = 16;
+
+    private static final double VIBRATO_HZ = 5.3;
     private static final int LINE = 4096;
     private static final int MASK = LINE - 1;
     private static final double TINY = 1e-18;
     private static final double SILENT = 1e-7;
     private static final double SCRAPE_SECONDS = 0.006;
     private static final double DAMP_RAMP_SECONDS = 0.004;
+    private static final double FRICTION = 0.004;
 
     private final double sampleRate;
     private final double[] line = new double[LINE];
     private final double[] ap = new double[2 * StringPatch.ALLPASSES];
+    private final double[] moving = new double[StringPatch.TAPS];
     private final double chokeStep;
     private final double dampStep;
 
@@ -40,12 +59,30 @@ public final class StringVoice {
     private double damping = 1;
     private double dampingTarget = 1;
     private boolean sounding;
+    private boolean free;
     private int quietFrames;
+    private double bridge;
 
     private StringPatch pending;
     private double pendingVelocity;
+    private double pendingCents;
     private int pendingDelay;
     private double choke = 1;
+
+    private double glide;
+    private double glideStep;
+    private int glideLeft;
+    private double bend;
+    private double bendTarget;
+    private double bendStep;
+    private double depth;
+    private double depthTarget;
+    private double vibratoPhase;
+    private boolean moves;
+    private int controlLeft;
+    private double delay;
+    private double delayStep;
+    private double friction;
 
     private int pluckFrame;
     private int pluckFrames;
@@ -73,21 +110,91 @@ public final class StringVoice {
     }
 
     /**
+     * Strikes the string at its own pitch: see {@link #pluck(StringPatch, double, double, int)}.
+     */
+    public void pluck(StringPatch stopped, double velocity, int delayFrames) {
+        pluck(stopped, velocity, 0, delayFrames);
+    }
+
+    /**
      * Strikes the string.
      *
      * @param stopped where it is stopped
      * @param velocity 0 (excluded) to 1: softer is quieter and duller
+     * @param cents how far it is drawn out of tune from the first, -200 to 400
      * @param delayFrames frames to wait, for strings that a strum reaches later
      */
-    public void pluck(StringPatch stopped, double velocity, int delayFrames) {
+    public void pluck(StringPatch stopped, double velocity, double cents, int delayFrames) {
         pending = stopped;
         pendingVelocity = velocity;
+        pendingCents = cents;
         pendingDelay = delayFrames;
+    }
+
+    /**
+     * Stops the sounding string elsewhere: a hammer-on or pull-off within a few milliseconds, a
+     * slide in more.
+     *
+     * @param target where to
+     * @param frames how long the way takes, 1 or more
+     * @param tap how hard the finger excites the string, 0 (not at all, a slide) to 1
+     */
+    public void stopAt(StringPatch target, int frames, double tap) {
+        if (!sounding) {
+            if (tap > 0) {
+                pluck(target, 0.45 * tap, 0);
+            }
+            return;
+        }
+        glide += 1200 * Math.log(patch.hz / target.hz) / Math.log(2);
+        glideLeft = Math.max(1, frames);
+        glideStep = -glide / glideLeft;
+        boolean shorter = target.hz > patch.hz;
+        patch = target;
+        pickupFrames = pickupFrames();
+        move();
+        if (tap > 0) {
+            excite(0.42 * tap, shorter ? 0.5 : 0.35, 0.5);
+        } else {
+            friction = FRICTION;
+        }
+    }
+
+    /** Draws the string to a number of cents above its fret over some frames. */
+    public void bend(double cents, int frames) {
+        bendTarget = cents;
+        bendStep = (cents - bend) / Math.max(1, frames);
+        move();
+    }
+
+    /** Shakes the string up to a number of cents above its pitch; 0 ends it. */
+    public void vibrato(double cents) {
+        depthTarget = cents;
+        if (depth == 0) {
+            vibratoPhase = 0;
+        }
+        move();
+    }
+
+    /** Leaves the string undamped, open, to answer what the others do. */
+    public void free(StringPatch open) {
+        if (pending != null || free) {
+            return;
+        }
+        if (!sounding) {
+            clear();
+            patch = open;
+            pickupFrames = pickupFrames();
+            sounding = true;
+            free = true;
+            pluckFrame = Integer.MAX_VALUE / 2;
+        }
     }
 
     /** Lays a finger on the string: it dies within about a tenth of a second. */
     public void damp() {
         pending = null;
+        free = false;
         if (sounding) {
             dampingTarget = patch.dampedGain;
         }
@@ -104,18 +211,28 @@ public final class StringVoice {
         return sounding || pending != null;
     }
 
-    /** Adds {@code frames} frames to {@code out} from {@code offset}. */
+    /** What the string puts on the bridge, from the frame rendered last. */
+    public double bridge() {
+        return bridge;
+    }
+
+    /** Adds {@code frames} frames of this string alone to {@code out} from {@code offset}. */
     public void add(double[] out, int offset, int frames) {
-        for (int i = 0; i < frames; i++) {
-            if (pending != null) {
-                prepare();
-            }
-            if (sounding) {
-                out[offset + i] += next();
-            } else if (pending == null) {
-                return;
-            }
+        for (int i = 0; i < frames && active(); i++) {
+            out[offset + i] += next(0);
         }
+    }
+
+    /**
+     * One frame.
+     *
+     * @param others sum of what the other strings put on the bridge
+     */
+    public double next(double others) {
+        if (pending != null) {
+            prepare();
+        }
+        return sounding ? sound(others) : 0;
     }
 
     private void prepare() {
@@ -135,19 +252,36 @@ public final class StringVoice {
         patch = pending;
         pending = null;
         sounding = true;
+        if (pendingCents != 0) {
+            bend = pendingCents;
+            bendTarget = pendingCents;
+            move();
+        }
         double force = pendingVelocity * (1 + 0.06 * noise());
         double at = Math.max(0.02, Math.min(0.5, patch.pickAt * (1 + 0.05 * noise())));
+        excite(force, at, pendingVelocity);
+        scrape = force * patch.under.scrape * 2 * patch.hardness;
+        scrapeDecay = Math.exp(-6.9 / (SCRAPE_SECONDS * sampleRate));
+        pickupFrames = pickupFrames();
+    }
+
+    /** Begins a pulse of one period at a share of the length. */
+    private void excite(double force, double at, double velocity) {
+        pluckFrame = 0;
         pluckFrames = Math.max(4, (int) Math.round(patch.periodFrames));
         pulseFrames = Math.max(1, (int) Math.round(at * pluckFrames));
         double share = (double) pulseFrames / pluckFrames;
         double level = force * 0.5 / Math.sqrt(share * (1 - share) * 4 + 0.2);
         pulseHigh = level * (1 - share);
         pulseLow = -level * share;
-        double cutoff = (patch.muted ? 800 : 900) + 7600 * pendingVelocity * (1 + 0.1 * noise());
-        hardness = 1 - Math.exp(-2 * Math.PI * cutoff / sampleRate);
-        scrape = force * (patch.muted ? 0.05 : 0.07);
-        scrapeDecay = Math.exp(-6.9 / (SCRAPE_SECONDS * sampleRate));
-        pickupFrames = Math.max(1, (int) Math.round(patch.pickupAt * patch.periodFrames));
+        double stiff = Math.pow(2, 2 * patch.hardness - 1);
+        double least = patch.under == Damping.OPEN ? 900 : 800;
+        double cutoff = stiff * (least + 7600 * velocity * (1 + 0.1 * noise()));
+        hardness = 1 - Math.exp(-2 * Math.PI * Math.min(cutoff, 16000) / sampleRate);
+    }
+
+    private int pickupFrames() {
+        return Math.max(1, (int) Math.round(patch.pickupAt * patch.periodFrames));
     }
 
     private void clear() {
@@ -164,15 +298,21 @@ public final class StringVoice {
         pluckFrame = 0;
         quietFrames = 0;
         sounding = false;
+        free = false;
+        bridge = 0;
+        glide = 0;
+        glideLeft = 0;
+        bend = 0;
+        bendTarget = 0;
+        depth = 0;
+        depthTarget = 0;
+        friction = 0;
+        moves = false;
     }
 
-    private double next() {
+    private double sound(double others) {
+        double x = moves ? readMoving() : readStill();
         StringPatch p = patch;
-        int read = write - p.delay;
-        double x = 0;
-        for (int k = 0; k < StringPatch.TAPS; k++) {
-            x += p.taps[k] * line[(read - k) & MASK];
-        }
         lossState = p.lossGain * (1 - p.lossPole) * x + p.lossPole * lossState;
         double y = lossState;
         for (int k = 0; k < 2 * StringPatch.ALLPASSES; k += 2) {
@@ -184,38 +324,112 @@ public final class StringVoice {
         if (damping > dampingTarget) {
             damping = Math.max(dampingTarget, damping - dampStep);
         }
-        double v = y * damping + excite();
+        double v = y * damping + excitation();
+        if (dampingTarget == 1 && p.under.rings()) {
+            v -= COUPLING * others;
+        }
         if (v < TINY && v > -TINY) {
             v = 0;
         }
         line[write & MASK] = v;
         double out = v - 0.92 * line[(write - pickupFrames) & MASK];
         write++;
+        bridge = v;
         watch(v);
         return out * Math.max(0, choke);
     }
 
-    private double excite() {
+    private double readStill() {
+        int read = write - patch.delay;
+        double x = 0;
+        for (int k = 0; k < StringPatch.TAPS; k++) {
+            x += patch.taps[k] * line[(read - k) & MASK];
+        }
+        return x;
+    }
+
+    private double readMoving() {
+        if (controlLeft == 0) {
+            control();
+        }
+        controlLeft--;
+        delay += delayStep;
+        int whole = (int) delay - 2;
+        StringPatch.lagrange(delay - whole, moving);
+        int read = write - whole;
+        double x = 0;
+        for (int k = 0; k < StringPatch.TAPS; k++) {
+            x += moving[k] * line[(read - k) & MASK];
+        }
+        return x;
+    }
+
+    /** Begins to reckon the delay anew, from where it is. */
+    private void move() {
+        if (!moves) {
+            delay = patch.loopDelay(patch.hz * Math.pow(2, (glide + bend) / 1200));
+            moves = true;
+            delayStep = 0;
+        }
+        controlLeft = 0;
+    }
+
+    /** Sets the delay's way to the next control point, or comes to rest. */
+    private void control() {
+        int step = Math.min(CONTROL, Math.max(1, glideLeft == 0 ? CONTROL : glideLeft));
+        if (glideLeft > 0) {
+            glide += step * glideStep;
+            glideLeft -= step;
+            if (glideLeft == 0) {
+                glide = 0;
+                friction = 0;
+            }
+        }
+        if (bend != bendTarget) {
+            double next = bend + step * bendStep;
+            bend = (bendTarget - next) * bendStep <= 0 ? bendTarget : next;
+        }
+        depth += Math.max(-0.4, Math.min(0.4, (depthTarget - depth) * 0.02));
+        if (depthTarget == 0 && depth < 0.3) {
+            depth = 0;
+        }
+        vibratoPhase += 2 * Math.PI * VIBRATO_HZ * step / sampleRate;
+        double cents = glide + bend + depth * 0.5 * (1 - Math.cos(vibratoPhase));
+        double wanted = patch.loopDelay(patch.hz * Math.pow(2, cents / 1200));
+        delayStep = (Math.max(StringPatch.TAPS, wanted) - delay) / step;
+        controlLeft = step;
+        boolean rests = glideLeft == 0 && glide == 0 && bend == 0 && bendTarget == 0;
+        if (rests && depth == 0 && depthTarget == 0 && Math.abs(delayStep) < 1e-9) {
+            moves = false;
+        }
+    }
+
+    private double excitation() {
         double pulse = 0;
         if (pluckFrame < pluckFrames) {
             pulse = pluckFrame < pulseFrames ? pulseHigh : pulseLow;
-        } else if (pluckFrame > pluckFrames + 400) {
+        } else if (pluckFrame > pluckFrames + 400 && friction == 0) {
             return 0;
         }
         pluckFrame++;
         scrape *= scrapeDecay;
         scrapeTone += 0.35 * (noise() - scrapeTone);
-        smooth += hardness * (pulse + scrape * scrapeTone - smooth);
+        double rubbed = friction == 0 ? 0 : friction * Math.min(1, 30 * Math.abs(bridge));
+        smooth += hardness * (pulse + (scrape + rubbed) * scrapeTone - smooth);
         smooth2 += hardness * (smooth - smooth2);
         return smooth2;
     }
 
-    /** A loop quieter than -140 dB for longer than its delay has died. */
+    /** A loop quieter than -140 dB for longer than its delay has died, unless it lies free. */
     private void watch(double v) {
         if (v > SILENT || v < -SILENT) {
             quietFrames = 0;
         } else if (++quietFrames > LINE) {
-            clear();
+            if (free) {
+                quietFrames = 0;
+            } else {
+                clear();
+            }
         }
     }
 

@@ -1,7 +1,8 @@
 package vocalis.sound.engine;
 
-import vocalis.sound.dsp.AmpSettings;
 import vocalis.sound.dsp.Amplifier;
+import vocalis.sound.dsp.Bass;
+import vocalis.sound.dsp.Kit;
 import vocalis.sound.dsp.Limiter;
 
 /**
@@ -13,8 +14,8 @@ import vocalis.sound.dsp.Limiter;
  * (play, stop, hear, release) through a ring from one producer thread. Blocks are split where an
  * event falls, so events are exact to the frame. A program published while the loop runs keeps the
  * position: its events are heard from the next one on, and the first of them damps what the old
- * program left ringing. Single voicings sound on a second guitar, so that the loop's strings are
- * not touched; the loop is ducked meanwhile.
+ * program left ringing. Single voicings sound on a guitar of their own, so that the loop's strings
+ * are not touched; the loop is ducked meanwhile. A power chord sounded under one has a fourth.
  */
 public final class Engine {
 
@@ -23,6 +24,9 @@ public final class Engine {
 
     /** Most strings of an instrument. */
     public static final int MOST_STRINGS = 9;
+
+    /** Most commands that wait. */
+    static final int WAITING = 256;
 
     private static final int PLAY = 0;
     private static final int STOP = 1;
@@ -36,25 +40,37 @@ public final class Engine {
 
     private final double sampleRate;
     private final Part loop;
+    private final Part second;
     private final Part hand;
+    private final Part under;
+    private final Bass bass;
+    private final Kit kit;
     private final Limiter limiter;
-    private final CommandRing commands = new CommandRing(256);
+    private final CommandRing commands = new CommandRing(WAITING);
+    private final Sample[] samples = new Sample[WAITING];
+    private int nextSample;
     private final Telemetry telemetry = new Telemetry();
 
     private volatile Program program = Program.EMPTY;
     private volatile Settings settings;
     private volatile Amplifier[] newAmps;
+    private volatile Amplifier newSecond;
     private volatile boolean panic;
 
     private Program current = Program.EMPTY;
     private boolean playing;
     private boolean audition;
-    private boolean freshProgram;
+    private boolean freshLoop;
+    private boolean freshSecond;
     private double tick;
     private int nextEvent;
     private long frames;
     private double volume;
     private double duck = 1;
+    private double oneGain;
+    private double twoGain;
+    private double hearGain = 1;
+    private double heardGain = 1;
 
     /**
      * @param sampleRate frames per second
@@ -65,16 +81,25 @@ public final class Engine {
         this.sampleRate = sampleRate;
         this.settings = settings;
         this.volume = settings.volume();
-        AmpSettings amp = settings.amp();
-        loop = new Part(sampleRate, MOST_STRINGS, BLOCK, new Amplifier(sampleRate, amp), seed);
-        hand =
-                new Part(
-                        sampleRate,
-                        MOST_STRINGS,
-                        BLOCK,
-                        new Amplifier(sampleRate, amp),
-                        seed + 1000);
+        this.oneGain = settings.first().gain();
+        this.twoGain = settings.second().gain();
+        loop = part(settings.first(), seed);
+        second = part(settings.second(), seed + 500);
+        hand = part(settings.first(), seed + 1000);
+        under = part(settings.first(), seed + 1500);
+        bass = new Bass(sampleRate, seed + 2000);
+        kit = new Kit(sampleRate);
         limiter = new Limiter(sampleRate, CEILING);
+        loop.pan(settings.first().pan());
+        second.pan(settings.second().pan());
+    }
+
+    private Part part(Rig rig, long seed) {
+        return new Part(sampleRate, MOST_STRINGS, BLOCK, amplifier(rig), seed);
+    }
+
+    private Amplifier amplifier(Rig rig) {
+        return new Amplifier(sampleRate, rig.amp(), rig.bank().guitar().pickup());
     }
 
     /** Frames per second. */
@@ -96,13 +121,18 @@ public final class Engine {
      * Publishes settings. Another amplifier is built here, on the caller's thread, and faded in.
      */
     public synchronized void publish(Settings next) {
-        if (!next.amp().equals(settings.amp())) {
-            newAmps =
-                    new Amplifier[] {
-                        new Amplifier(sampleRate, next.amp()), new Amplifier(sampleRate, next.amp())
-                    };
+        Rig first = next.first();
+        if (differs(first, settings.first())) {
+            newAmps = new Amplifier[] {amplifier(first), amplifier(first), amplifier(first)};
+        }
+        if (differs(next.second(), settings.second())) {
+            newSecond = amplifier(next.second());
         }
         settings = next;
+    }
+
+    private static boolean differs(Rig a, Rig b) {
+        return !a.amp().equals(b.amp()) || a.bank().guitar().pickup() != b.bank().guitar().pickup();
     }
 
     /** Starts the loop at a tick. False when too many commands wait. */
@@ -117,7 +147,17 @@ public final class Engine {
 
     /** Sounds a shape, given by its frets (lowest string first, -1 for silence), until released. */
     public boolean hear(int[] frets) {
-        return commands.offer(HEAR, pack(frets));
+        return hear(Sample.of(frets));
+    }
+
+    /** Sounds a voicing until {@link #release}. False when too many commands wait. */
+    public boolean hear(Sample sample) {
+        samples[nextSample] = sample;
+        if (!commands.offer(HEAR, nextSample)) {
+            return false;
+        }
+        nextSample = (nextSample + 1) % WAITING;
+        return true;
     }
 
     /** Ends what {@link #hear} began. */
@@ -128,19 +168,6 @@ public final class Engine {
     /** Silence at once, whatever waits. */
     public void panic() {
         panic = true;
-    }
-
-    /** Seven bits a string: fret + 1, 0 for silence. */
-    static long pack(int[] frets) {
-        if (frets.length > MOST_STRINGS) {
-            throw new IllegalArgumentException(
-                    "at most " + MOST_STRINGS + " strings, not " + frets.length);
-        }
-        long packed = 0;
-        for (int s = 0; s < frets.length; s++) {
-            packed |= (long) (frets[s] + 1) << (7 * s);
-        }
-        return packed;
     }
 
     /**
@@ -165,11 +192,19 @@ public final class Engine {
             playing = false;
             audition = false;
             loop.silence();
+            second.silence();
             hand.silence();
+            under.silence();
+            bass.silence();
+            kit.silence();
         }
         Amplifier[] amps = newAmps;
-        if (amps != null && loop.fadeTo(amps[0]) && hand.fadeTo(amps[1])) {
+        if (amps != null && loop.fadeTo(amps[0]) && hand.fadeTo(amps[1]) && under.fadeTo(amps[2])) {
             newAmps = null;
+        }
+        Amplifier other = newSecond;
+        if (other != null && second.fadeTo(other)) {
+            newSecond = null;
         }
         takeProgram();
         for (int kind = commands.peekKind(); kind >= 0; kind = commands.peekKind()) {
@@ -183,7 +218,8 @@ public final class Engine {
             return;
         }
         current = next;
-        freshProgram = true;
+        freshLoop = true;
+        freshSecond = true;
         if (tick >= next.length) {
             tick = tick % next.length;
         }
@@ -196,19 +232,31 @@ public final class Engine {
                 playing = true;
                 tick = Math.floorMod(value, current.length);
                 nextEvent = current.firstFrom(tick);
-                freshProgram = true;
+                freshLoop = true;
+                freshSecond = true;
             }
             case STOP -> {
                 playing = false;
                 loop.dampAll();
+                second.dampAll();
+                bass.damp();
             }
             case HEAR -> {
                 audition = true;
-                hand.strum(value, settings.bank(), HEAR_VELOCITY);
+                Sample sample = samples[(int) value];
+                hearGain = sample.gain();
+                StringBank bank = settings.first().bank();
+                hand.strum(sample, bank, HEAR_VELOCITY);
+                if (sample.under().length > 0) {
+                    under.strumUnder(sample, bank, HEAR_VELOCITY);
+                } else {
+                    under.dampAll();
+                }
             }
             default -> {
                 audition = false;
                 hand.dampAll();
+                under.dampAll();
             }
         }
     }
@@ -221,6 +269,14 @@ public final class Engine {
         double duckTarget = audition ? DUCKED : 1;
         double duckStep = count / (DUCK_SECONDS * sampleRate);
         duck += Math.max(-duckStep, Math.min(duckStep, duckTarget - duck));
+        loop.pan(set.first().pan());
+        second.pan(set.second().pan());
+        double startGain = heardGain;
+        heardGain += Math.max(-0.05, Math.min(0.05, hearGain - heardGain));
+        double oneBefore = oneGain;
+        double twoBefore = twoGain;
+        oneGain += Math.max(-0.02, Math.min(0.02, set.first().gain() - oneGain));
+        twoGain += Math.max(-0.02, Math.min(0.02, set.second().gain() - twoGain));
         double startVolume = volume;
         volume += Math.max(-0.02, Math.min(0.02, set.volume() - volume));
         int done = 0;
@@ -233,8 +289,19 @@ public final class Engine {
                 double v2 = startVolume + (volume - startVolume) * b;
                 double d1 = startDuck + (duck - startDuck) * a;
                 double d2 = startDuck + (duck - startDuck) * b;
-                loop.addTo(out, offset + done, span, v1 * d1, v2 * d2);
-                hand.addTo(out, offset + done, span, v1, v2);
+                double h1 = v1 * (startGain + (heardGain - startGain) * a);
+                double h2 = v2 * (startGain + (heardGain - startGain) * b);
+                StringBank bank = set.first().bank();
+                int at = offset + done;
+                double p1 = oneBefore + (oneGain - oneBefore) * a;
+                double p2 = oneBefore + (oneGain - oneBefore) * b;
+                double q1 = twoBefore + (twoGain - twoBefore) * a;
+                double q2 = twoBefore + (twoGain - twoBefore) * b;
+                loop.addTo(out, at, span, bank, v1 * d1 * p1, v2 * d2 * p2);
+                second.addTo(out, at, span, set.second().bank(), v1 * d1 * q1, v2 * d2 * q2);
+                hand.addTo(out, at, span, bank, h1 * p1, h2 * p2);
+                under.addTo(out, at, span, bank, h1 * p1, h2 * p2);
+                addGroove(out, at, span, set, v1 * d1, v2 * d2);
                 if (playing) {
                     tick += span * perFrame;
                 }
@@ -244,6 +311,46 @@ public final class Engine {
         limiter.process(out, offset, count);
         frames += count;
         tell(out, offset, count);
+    }
+
+    private void addGroove(
+            float[] out, int offset, int frames, Settings set, double from, double to) {
+        boolean bassSounds = bass.active();
+        boolean kitSounds = kit.active();
+        if (!bassSounds && !kitSounds) {
+            return;
+        }
+        for (int i = 0; i < frames; i++) {
+            double y = bassSounds ? set.bass() * bass.next() : 0;
+            if (kitSounds) {
+                y += set.kit() * kit.next() + set.click() * kit.nextClick();
+            }
+            float v = (float) (y * (from + (to - from) * (i + 1) / frames));
+            out[2 * (offset + i)] += v;
+            out[2 * (offset + i) + 1] += v;
+        }
+    }
+
+    private void act(Settings set, int event, double perFrame) {
+        boolean one = current.part[event] == 0;
+        StringBank bank = (one ? set.first() : set.second()).bank();
+        Part part = one ? loop : second;
+        switch (current.kind[event]) {
+            case Program.STRIKE -> {
+                part.act(current, event, bank, one ? freshLoop : freshSecond);
+                freshLoop &= !one;
+                freshSecond &= one;
+            }
+            case Program.GESTURE -> part.gesture(current, event, bank, 1 / perFrame);
+            case Program.BASS -> {
+                if (current.value[event] < 0) {
+                    bass.damp();
+                } else {
+                    bass.pluck(current.value[event], current.amount[event], set.cents());
+                }
+            }
+            default -> kit.strike(current.value[event], current.amount[event]);
+        }
     }
 
     /** Frames until the next event, at most {@code most}; events that are due are done first. */
@@ -264,8 +371,7 @@ public final class Engine {
                 if (wait > 0.5 * perFrame) {
                     return (int) Math.min(most, Math.ceil(wait / perFrame - 0.5));
                 }
-                loop.act(current, nextEvent, set.bank(), freshProgram);
-                freshProgram = false;
+                act(set, nextEvent, perFrame);
                 nextEvent++;
             }
         }

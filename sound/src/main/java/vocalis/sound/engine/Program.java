@@ -1,47 +1,89 @@
 package vocalis.sound.engine;
 
+import java.util.Arrays;
+import vocalis.sound.dsp.Damping;
+import vocalis.sound.dsp.Piece;
+
 /**
- * What the engine plays in a loop: strokes and rests on the strings, in ticks. Immutable; a new one
- * is published while the old one plays, and takes over from its next event on.
+ * What the engine plays in a loop: strokes and gestures on the strings of two guitars, notes of the
+ * bass, hits of the kit and the click, in ticks. Immutable; a new one is published while the old
+ * one plays, and takes over from its next event on.
  */
 public final class Program {
 
-    /** Action: leave the string as it is. */
+    /** Action of a stroke: leave the string as it is. */
     public static final int KEEP = -2;
 
-    /** Action: lay a finger on the string. */
+    /** Action of a stroke: lay a finger on the string. */
     public static final int DAMP = -1;
 
-    /** Nothing to play; one bar of silence. */
-    public static final Program EMPTY =
-            new Program(80640, 20160, 6, new long[0], new int[0], new float[0], new byte[0]);
+    /** Action of a stroke: nobody touches the string; open, it answers the others. */
+    public static final int FREE = -3;
 
-    static final int MUTED = 1;
-    static final int DOWN = 2;
+    /** What is done to a string that sounds. */
+    public enum Gesture {
+        /** Stops it at a higher fret without the pick. */
+        HAMMER,
+        /** Lets it go to a lower fret, plucked by the finger. */
+        PULL,
+        /** Slides to a fret over the event's length. */
+        SLIDE,
+        /** Draws it to a number of cents over the event's length. */
+        BEND,
+        /** Shakes it up to a number of cents. */
+        VIBRATO
+    }
+
+    static final byte STRIKE = 0;
+    static final byte GESTURE = 1;
+    static final byte BASS = 2;
+    static final byte HIT = 3;
+
+    /** Nothing to play; one bar of silence. */
+    public static final Program EMPTY = new Builder(80640, 20160, 6).build();
 
     final long length;
     final long ticksPerQuarter;
     final int strings;
     final long[] at;
+    final byte[] kind;
+    final byte[] part;
+    final byte[] string;
+    final int[] value;
+    final float[] amount;
+    final long[] ticks;
+    final byte[] damping;
+    final boolean[] down;
     final int[] actions;
-    final float[] velocities;
-    final byte[] flags;
 
-    private Program(
-            long length,
-            long ticksPerQuarter,
-            int strings,
-            long[] at,
-            int[] actions,
-            float[] velocities,
-            byte[] flags) {
-        this.length = length;
-        this.ticksPerQuarter = ticksPerQuarter;
-        this.strings = strings;
-        this.at = at;
-        this.actions = actions;
-        this.velocities = velocities;
-        this.flags = flags;
+    private Program(Builder b, Integer[] order) {
+        int n = order.length;
+        length = b.length;
+        ticksPerQuarter = b.ticksPerQuarter;
+        strings = b.strings;
+        at = new long[n];
+        kind = new byte[n];
+        part = new byte[n];
+        string = new byte[n];
+        value = new int[n];
+        amount = new float[n];
+        ticks = new long[n];
+        damping = new byte[n];
+        down = new boolean[n];
+        actions = new int[n * strings];
+        for (int i = 0; i < n; i++) {
+            int from = order[i];
+            at[i] = b.at[from];
+            kind[i] = b.kind[from];
+            part[i] = b.part[from];
+            string[i] = b.string[from];
+            value[i] = b.value[from];
+            amount[i] = b.amount[from];
+            ticks[i] = b.ticks[from];
+            damping[i] = b.damping[from];
+            down[i] = b.down[from];
+            System.arraycopy(b.actions, from * strings, actions, i * strings, strings);
+        }
     }
 
     /** Length of the loop in ticks. */
@@ -59,9 +101,35 @@ public final class Program {
         return at[event];
     }
 
-    /** What an event does to a string: a fret, {@link #KEEP} or {@link #DAMP}. */
-    public int action(int event, int string) {
-        return actions[event * strings + string];
+    /** What a stroke does to a string: a fret, {@link #KEEP}, {@link #DAMP} or {@link #FREE}. */
+    public int action(int event, int stringIndex) {
+        return actions[event * strings + stringIndex];
+    }
+
+    /** Whether an event is a stroke of a guitar part. */
+    public boolean strikes(int event, int guitar) {
+        return kind[event] == STRIKE && part[event] == guitar;
+    }
+
+    /** An event in short words, for tests and messages. */
+    public String describe(int event) {
+        return switch (kind[event]) {
+            case STRIKE ->
+                    "strike "
+                            + part[event]
+                            + " "
+                            + Arrays.toString(
+                                    Arrays.copyOfRange(
+                                            actions, event * strings, (event + 1) * strings));
+            case GESTURE ->
+                    Gesture.values()[damping[event]]
+                            + " string "
+                            + string[event]
+                            + " to "
+                            + value[event];
+            case BASS -> "bass " + value[event];
+            default -> "hit " + Piece.values()[value[event]];
+        };
     }
 
     /** Index of the first event at or after a time; {@link #events()} when there is none. */
@@ -79,15 +147,21 @@ public final class Program {
         return low;
     }
 
-    /** Collects events in time order. */
+    /** Collects events in any order; those at the same tick keep the order they came in. */
     public static final class Builder {
         private final long length;
         private final long ticksPerQuarter;
         private final int strings;
         private long[] at = new long[16];
+        private byte[] kind = new byte[16];
+        private byte[] part = new byte[16];
+        private byte[] string = new byte[16];
+        private int[] value = new int[16];
+        private float[] amount = new float[16];
+        private long[] ticks = new long[16];
+        private byte[] damping = new byte[16];
+        private boolean[] down = new boolean[16];
         private int[] actions;
-        private float[] velocities = new float[16];
-        private byte[] flags = new byte[16];
         private int count;
 
         /**
@@ -106,48 +180,105 @@ public final class Program {
             this.actions = new int[16 * strings];
         }
 
-        /**
-         * Adds an event.
-         *
-         * @param tick not before the event added last, and inside the loop
-         * @param perString a fret, {@link #KEEP} or {@link #DAMP} for each string, lowest first
-         * @param velocity 0 to 1
-         * @param muted under the palm
-         * @param down low strings first
-         */
+        /** A stroke of the first guitar, ringing or under the palm. */
         public Builder add(
-                long tick, int[] perString, double velocity, boolean muted, boolean down) {
-            if (tick < 0 || tick >= length || (count > 0 && tick < at[count - 1])) {
-                throw new IllegalArgumentException(
-                        "event at tick " + tick + " is out of order or the loop");
-            }
+                long tick, int[] perString, double velocity, boolean muted, boolean struckDown) {
+            Damping under = muted ? Damping.HALF : Damping.OPEN;
+            return strike(0, tick, perString, velocity, under, struckDown);
+        }
+
+        /**
+         * A stroke.
+         *
+         * @param guitar 0 or 1
+         * @param tick inside the loop
+         * @param perString a fret, {@link #KEEP}, {@link #DAMP} or {@link #FREE} for each string,
+         *     lowest first
+         * @param velocity 0 to 1
+         * @param under what lies on the strings struck
+         * @param struckDown low strings first
+         */
+        public Builder strike(
+                int guitar,
+                long tick,
+                int[] perString,
+                double velocity,
+                Damping under,
+                boolean struckDown) {
             if (perString.length != strings) {
                 throw new IllegalArgumentException(
                         "an event needs " + strings + " actions, not " + perString.length);
             }
-            if (count == at.length) {
-                at = java.util.Arrays.copyOf(at, 2 * count);
-                actions = java.util.Arrays.copyOf(actions, 2 * count * strings);
-                velocities = java.util.Arrays.copyOf(velocities, 2 * count);
-                flags = java.util.Arrays.copyOf(flags, 2 * count);
-            }
-            at[count] = tick;
-            System.arraycopy(perString, 0, actions, count * strings, strings);
-            velocities[count] = (float) velocity;
-            flags[count] = (byte) ((muted ? MUTED : 0) | (down ? DOWN : 0));
-            count++;
+            int i = next(STRIKE, tick);
+            part[i] = (byte) guitar;
+            System.arraycopy(perString, 0, actions, i * strings, strings);
+            amount[i] = (float) velocity;
+            damping[i] = (byte) under.ordinal();
+            down[i] = struckDown;
             return this;
         }
 
+        /**
+         * A gesture on a string that sounds.
+         *
+         * @param to a fret for hammer, pull and slide, cents for bend and vibrato
+         * @param lasting ticks that the way there takes
+         */
+        public Builder gesture(
+                int guitar, long tick, int stringIndex, Gesture gesture, int to, long lasting) {
+            int i = next(GESTURE, tick);
+            part[i] = (byte) guitar;
+            string[i] = (byte) stringIndex;
+            value[i] = to;
+            ticks[i] = lasting;
+            damping[i] = (byte) gesture.ordinal();
+            return this;
+        }
+
+        /** A note of the bass by its MIDI number, or {@link #DAMP}. */
+        public Builder bass(long tick, int midi, double velocity) {
+            int i = next(BASS, tick);
+            value[i] = midi;
+            amount[i] = (float) velocity;
+            return this;
+        }
+
+        /** A hit of the kit or the click. */
+        public Builder hit(long tick, Piece piece, double velocity) {
+            int i = next(HIT, tick);
+            value[i] = piece.ordinal();
+            amount[i] = (float) velocity;
+            return this;
+        }
+
+        private int next(byte what, long tick) {
+            if (tick < 0 || tick >= length) {
+                throw new IllegalArgumentException(
+                        "event at tick " + tick + " lies outside a loop of " + length);
+            }
+            if (count == at.length) {
+                int n = 2 * count;
+                at = Arrays.copyOf(at, n);
+                kind = Arrays.copyOf(kind, n);
+                part = Arrays.copyOf(part, n);
+                string = Arrays.copyOf(string, n);
+                value = Arrays.copyOf(value, n);
+                amount = Arrays.copyOf(amount, n);
+                ticks = Arrays.copyOf(ticks, n);
+                damping = Arrays.copyOf(damping, n);
+                down = Arrays.copyOf(down, n);
+                actions = Arrays.copyOf(actions, n * strings);
+            }
+            at[count] = tick;
+            kind[count] = what;
+            return count++;
+        }
+
         public Program build() {
-            return new Program(
-                    length,
-                    ticksPerQuarter,
-                    strings,
-                    java.util.Arrays.copyOf(at, count),
-                    java.util.Arrays.copyOf(actions, count * strings),
-                    java.util.Arrays.copyOf(velocities, count),
-                    java.util.Arrays.copyOf(flags, count));
+            Integer[] order = new Integer[count];
+            Arrays.setAll(order, i -> i);
+            Arrays.sort(order, (a, b) -> Long.compare(at[a], at[b]));
+            return new Program(this, order);
         }
     }
 }

@@ -6,24 +6,50 @@ import vocalis.sound.dsp.AmpSettings;
 /**
  * What the engine is set to; immutable, published by one write and read once per block.
  *
- * @param bank patches of the strings
- * @param amp amplifier setting
+ * @param first the guitar that plays the riff, and single voicings
+ * @param second the guitar that plays the second part
  * @param tempo quarter notes per minute, 20 to 400
+ * @param bass linear gain of the bass, 0 to 4
+ * @param kit linear gain of the kit
+ * @param click linear gain of the click
+ * @param cents how far the tuning standard lies from A4 = 440 Hz, for the bass
  * @param volume linear gain before the limiter, 0 to 2
  */
-public record Settings(StringBank bank, AmpSettings amp, double tempo, double volume) {
+public record Settings(
+        Rig first,
+        Rig second,
+        double tempo,
+        double bass,
+        double kit,
+        double click,
+        double cents,
+        double volume) {
 
     /** The program starts quiet: 12 dB under full. */
     public static final double QUIET = 0.25;
 
     public Settings {
-        Objects.requireNonNull(bank, "bank");
-        Objects.requireNonNull(amp, "amp");
+        Objects.requireNonNull(first, "first");
+        Objects.requireNonNull(second, "second");
         if (!(tempo >= 20 && tempo <= 400)) {
             throw new IllegalArgumentException("the tempo lies between 20 and 400, not " + tempo);
         }
         if (!(volume >= 0 && volume <= 2)) {
             throw new IllegalArgumentException("the volume lies between 0 and 2, not " + volume);
         }
+        for (double gain : new double[] {bass, kit, click}) {
+            if (!(gain >= 0 && gain <= 4)) {
+                throw new IllegalArgumentException("a gain lies between 0 and 4, not " + gain);
+            }
+        }
+    }
+
+    /** One guitar in the middle, bass, kit and click at a usual level. */
+    public Settings(StringBank bank, AmpSettings amp, double tempo, double volume) {
+        this(new Rig(bank, amp, 0, 1), new Rig(bank, amp, 0, 1), tempo, 0.5, 0.5, 0.5, 0, volume);
+    }
+
+    public Settings withVolume(double linear) {
+        return new Settings(first, second, tempo, bass, kit, click, cents, linear);
     }
 }

@@ -1,52 +1,71 @@
 package vocalis.sound.engine;
 
+import vocalis.sound.dsp.Damping;
+import vocalis.sound.dsp.Guitar;
 import vocalis.sound.dsp.StringModel;
 import vocalis.sound.dsp.StringPatch;
 
 /**
- * The patches of all strings at all frets, ringing and muted; immutable, built off the audio
+ * The patches of all strings at all frets under every damping; immutable, built off the audio
  * thread.
  */
 public final class StringBank {
 
-    private final StringPatch[][] ringing;
-    private final StringPatch[][] muted;
+    private final Guitar guitar;
+    private final StringPatch[][][] patches;
 
-    private StringBank(StringPatch[][] ringing, StringPatch[][] muted) {
-        this.ringing = ringing;
-        this.muted = muted;
+    private StringBank(Guitar guitar, StringPatch[][][] patches) {
+        this.guitar = guitar;
+        this.patches = patches;
+    }
+
+    /** The bank of a guitar struck and heard as usual. */
+    public static StringBank of(double[] openHz, int frets, double sampleRate) {
+        return of(openHz, frets, Guitar.USUAL, sampleRate);
     }
 
     /**
      * @param openHz frequencies of the open strings over the capo in Hz, lowest string first
      * @param frets highest fret
+     * @param guitar how the strings are struck and heard
      * @param sampleRate frames per second
      */
-    public static StringBank of(double[] openHz, int frets, double sampleRate) {
-        StringPatch[][] ringing = new StringPatch[openHz.length][frets + 1];
-        StringPatch[][] muted = new StringPatch[openHz.length][frets + 1];
+    public static StringBank of(double[] openHz, int frets, Guitar guitar, double sampleRate) {
+        Damping[] all = Damping.values();
+        StringPatch[][][] patches = new StringPatch[all.length][openHz.length][frets + 1];
         for (int s = 0; s < openHz.length; s++) {
             StringModel model = StringModel.electric(openHz[s]);
             for (int f = 0; f <= frets; f++) {
-                ringing[s][f] = StringPatch.of(model, f, false, sampleRate);
-                muted[s][f] = StringPatch.of(model, f, true, sampleRate);
+                for (Damping d : all) {
+                    patches[d.ordinal()][s][f] = StringPatch.of(model, f, d, guitar, sampleRate);
+                }
             }
         }
-        return new StringBank(ringing, muted);
+        return new StringBank(guitar, patches);
+    }
+
+    /** How the strings are struck and heard. */
+    public Guitar guitar() {
+        return guitar;
     }
 
     /** Number of strings. */
     public int strings() {
-        return ringing.length;
+        return patches[0].length;
     }
 
     /** Highest fret. */
     public int frets() {
-        return ringing[0].length - 1;
+        return patches[0][0].length - 1;
     }
 
     /** The patch of a string (0 is the lowest) at a fret. */
-    public StringPatch patch(int string, int fret, boolean underPalm) {
-        return (underPalm ? muted : ringing)[string][fret];
+    public StringPatch patch(int string, int fret, Damping under) {
+        return patches[under.ordinal()][string][fret];
+    }
+
+    /** The same by the damping's place in its enumeration. */
+    StringPatch patch(int string, int fret, int under) {
+        return patches[under][string][fret];
     }
 }

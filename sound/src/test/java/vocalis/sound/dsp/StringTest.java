@@ -79,7 +79,8 @@ class StringTest {
     void thePickPositionLeavesANotch() {
         double f0 = Measure.hz(40);
         StringVoice voice = new StringVoice(RATE, 3);
-        StringPatch patch = StringPatch.of(StringModel.electric(f0), 0, false, RATE);
+        StringPatch patch =
+                StringPatch.of(StringModel.electric(f0), 0, Damping.OPEN, Guitar.USUAL, RATE);
         voice.pluck(patch, 0.8, 0);
         double[] x = new double[RATE];
         voice.add(x, 0, x.length);
@@ -110,7 +111,15 @@ class StringTest {
 
     private static double[] pluck(boolean muted, double velocity, long seed) {
         StringVoice voice = new StringVoice(RATE, seed);
-        voice.pluck(StringPatch.of(StringModel.electric(82.41), 0, muted, RATE), velocity, 0);
+        voice.pluck(
+                StringPatch.of(
+                        StringModel.electric(82.41),
+                        0,
+                        muted ? Damping.HALF : Damping.OPEN,
+                        Guitar.USUAL,
+                        RATE),
+                velocity,
+                0);
         double[] x = new double[RATE];
         voice.add(x, 0, x.length);
         return x;
@@ -149,7 +158,10 @@ class StringTest {
     @Test
     void aDampedStringDiesAndSilenceIsZero() {
         StringVoice voice = new StringVoice(RATE, 1);
-        voice.pluck(StringPatch.of(StringModel.electric(110), 3, false, RATE), 1, 0);
+        voice.pluck(
+                StringPatch.of(StringModel.electric(110), 3, Damping.OPEN, Guitar.USUAL, RATE),
+                1,
+                0);
         double[] x = new double[2 * RATE];
         voice.add(x, 0, RATE / 2);
         voice.damp();
@@ -222,8 +234,10 @@ class StringTest {
     @Test
     void impossibleStringsAreRefused() {
         StringModel e = StringModel.electric(82.41);
-        assertThatThrownBy(() -> StringPatch.of(e, 40, false, RATE)).hasMessageContaining("40");
-        assertThatThrownBy(() -> StringPatch.of(e, 0, false, 8000)).hasMessageContaining("8000");
+        assertThatThrownBy(() -> StringPatch.of(e, 40, Damping.OPEN, Guitar.USUAL, RATE))
+                .hasMessageContaining("40");
+        assertThatThrownBy(() -> StringPatch.of(e, 0, Damping.OPEN, Guitar.USUAL, 8000))
+                .hasMessageContaining("8000");
         assertThatThrownBy(() -> StringModel.electric(5)).hasMessageContaining("5");
     }
 

@@ -232,6 +232,6 @@ class EngineTest {
         assertThat(accepted).isEqualTo(256);
         engine.render(new float[256], 128);
         assertThat(engine.stop()).isTrue();
-        assertThatThrownBy(() -> Engine.pack(new int[10])).hasMessageContaining("10");
+        assertThatThrownBy(() -> Sample.of(new int[10])).hasMessageContaining("10");
     }
 }

@@ -1,0 +1,132 @@
+package vocalis.cli;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Instrument;
+import vocalis.core.instrument.Shape;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.riff.Chords;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Tone;
+import vocalis.core.theory.Key;
+import vocalis.core.theory.Pitch;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
+import vocalis.formats.wav.WavCodec;
+import vocalis.workbench.OfflineRender;
+import vocalis.workbench.Player;
+import vocalis.workbench.RiffFiles;
+import vocalis.workbench.Workspace;
+
+/** Renders a riff, or one strummed shape, to a WAV file. */
+@Command(
+        name = "render",
+        mixinStandardHelpOptions = true,
+        description =
+                "Render a riff, or one strummed shape, to a 24-bit WAV file, faster than real time.")
+final class RenderCommand implements Callable<Integer> {
+
+    private static final double TAIL_SECONDS = 2.5;
+
+    @Parameters(
+            paramLabel = "FILE",
+            arity = "0..1",
+            description = "The riff, a .vocalis.json file.")
+    private Path file;
+
+    @Option(
+            names = "-o",
+            required = true,
+            paramLabel = "X.wav",
+            description = "Where the sound goes.")
+    private Path out;
+
+    @Option(
+            names = "--shape",
+            paramLabel = "S",
+            description = "One strummed shape instead of a riff: x-5-7-7-x-x.")
+    private String shape;
+
+    @Option(
+            names = "--seconds",
+            defaultValue = "4",
+            paramLabel = "N",
+            description = "How long a shape is left to ring.")
+    private double seconds;
+
+    @Mixin private GroundOptions options;
+
+    @Option(
+            names = "--treatment",
+            paramLabel = "F",
+            description = "A family for every chord: power, fourth, third, octave, triad, …")
+    private Family family;
+
+    @Option(
+            names = "--tone",
+            paramLabel = "T",
+            description = "clean, edge or gain instead of the riff's own.")
+    private Tone tone;
+
+    @Option(
+            names = "--times",
+            defaultValue = "1",
+            paramLabel = "N",
+            description = "Rounds of the loop.")
+    private int times;
+
+    @Override
+    public Integer call() throws Exception {
+        if ((file == null) == (shape == null)) {
+            throw new IllegalArgumentException(
+                    "name a riff's file, or a shape with --shape, and not both");
+        }
+        float[] sound = file == null ? shape() : riff();
+        Files.write(out, WavCodec.write(sound, (int) Player.RATE));
+        return 0;
+    }
+
+    private float[] shape() {
+        if (!(seconds > 0 && seconds <= 120)) {
+            throw new IllegalArgumentException(
+                    "--seconds lies above 0 and up to 120, but is " + seconds);
+        }
+        Voicing v = new Voicing(Shape.parse(shape), options.board(), 0);
+        Ground ground =
+                new Ground(
+                        Instrument.of(options.tuning()),
+                        options.capo(),
+                        options.key().orElseGet(() -> Key.parse("C major")),
+                        120,
+                        Meter.COMMON,
+                        Optional.ofNullable(tone).orElse(Tone.GAIN),
+                        Pitch.STANDARD_A4_HZ);
+        return OfflineRender.shape(v.shape(), ground, seconds);
+    }
+
+    private float[] riff() throws RiffFiles.RiffFileException {
+        if (times < 1 || times > 100) {
+            throw new IllegalArgumentException("--times lies between 1 and 100, but is " + times);
+        }
+        var named = RiffFiles.read(file);
+        Riff riff = named.riff();
+        if (family != null) {
+            riff = Chords.familyOfAll(riff, family);
+        }
+        if (tone != null) {
+            riff = riff.withGround(riff.ground().withTone(tone));
+        }
+        Workspace workspace = new Workspace(new Catalogue(), named.with(riff));
+        workspace.setHand(Hand.MEDIUM);
+        return OfflineRender.riff(workspace.score(), workspace.secondScore(), times, TAIL_SECONDS);
+    }
+}

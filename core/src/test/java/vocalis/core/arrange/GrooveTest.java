@@ -1,0 +1,70 @@
+package vocalis.core.arrange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Feel;
+
+/** What a drummer plays, common practice. */
+class GrooveTest {
+
+    private static final long BAR = Meter.COMMON.barTicks();
+
+    private static List<Long> at(List<Groove.Hit> hits, Groove.Drum drum) {
+        return hits.stream().filter(h -> h.drum() == drum).map(Groove.Hit::at).toList();
+    }
+
+    @Test
+    void theClickSaysWhereTheOneIs() {
+        List<Groove.Hit> hits = Groove.click(new Meter(7, 8), 2 * new Meter(7, 8).barTicks());
+        assertThat(at(hits, Groove.Drum.CLICK_ONE)).containsExactly(0L, 7 * Ticks.EIGHTH);
+        assertThat(at(hits, Groove.Drum.CLICK)).hasSize(12);
+    }
+
+    @Test
+    void backbeatsFallOnTwoAndFourAndHalfTimeOnThree() {
+        long q = Ticks.QUARTER;
+        assertThat(at(Groove.kit(Meter.COMMON, BAR, Feel.EIGHTHS), Groove.Drum.SNARE))
+                .containsExactly(q, 3 * q);
+        assertThat(at(Groove.kit(Meter.COMMON, BAR, Feel.HALF_TIME), Groove.Drum.SNARE))
+                .containsExactly(2 * q);
+        assertThat(at(Groove.kit(Meter.COMMON, BAR, Feel.SIXTEENTHS), Groove.Drum.HAT)).hasSize(16);
+        assertThat(at(Groove.kit(Meter.COMMON, BAR, Feel.SWUNG), Groove.Drum.HAT))
+                .contains(2 * q / 3, q + 2 * q / 3);
+    }
+
+    @ParameterizedTest
+    @EnumSource(Feel.class)
+    void everyMeterIsFilledAndNotOverfilled(Feel feel) {
+        for (Meter m : List.of(Meter.COMMON, new Meter(3, 4), new Meter(7, 8), new Meter(5, 16))) {
+            long length = 3 * m.barTicks();
+            List<Groove.Hit> hits = Groove.kit(m, length, feel);
+            assertThat(hits)
+                    .isNotEmpty()
+                    .allSatisfy(h -> assertThat(h.at()).isBetween(0L, length - 1));
+            for (int bar = 0; bar < 3; bar++) {
+                long start = bar * m.barTicks();
+                assertThat(at(hits, Groove.Drum.KICK)).contains(start);
+            }
+            assertThat(hits)
+                    .isSortedAccordingTo(java.util.Comparator.comparingLong(Groove.Hit::at));
+        }
+    }
+
+    @Test
+    void swingMovesTheOffBeatAndNothingElse() {
+        assertThat(Groove.swung(0)).isZero();
+        assertThat(Groove.swung(Ticks.EIGHTH)).isEqualTo(Ticks.QUARTER * 2 / 3);
+        assertThat(Groove.swung(Ticks.QUARTER)).isEqualTo(Ticks.QUARTER);
+        long before = -1;
+        for (long t = 0; t < 2 * Ticks.QUARTER; t += 7) {
+            assertThat(Groove.swung(t)).isGreaterThanOrEqualTo(before);
+            before = Groove.swung(t);
+        }
+    }
+}

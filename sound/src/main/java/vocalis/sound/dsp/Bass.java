@@ -1,0 +1,69 @@
+package vocalis.sound.dsp;
+
+/**
+ * A bass guitar in outline: one of the waveguide strings with the patches of a four- or five-string
+ * bass, rounded by a soft curve and a low-pass. One note at a time. The tuning standard is handed
+ * in with each note's frequency, and the patches are made when it is built. One thread; no
+ * allocation after construction.
+ */
+public final class Bass {
+
+    /** Lowest and highest MIDI note: B0 to G3. */
+    public static final int LOWEST = 23;
+
+    public static final int HIGHEST = 55;
+
+    private static final int[] OPEN = {23, 28, 33, 38, 43};
+
+    private final StringPatch[] patches = new StringPatch[HIGHEST - LOWEST + 1];
+    private final StringVoice voice;
+    private final Shaper curve = new Shaper(1.6, 0.1);
+    private final Biquad low;
+
+    public Bass(double sampleRate, long seed) {
+        voice = new StringVoice(sampleRate, seed);
+        low = Biquad.lowpass(sampleRate, 1900, 0.7);
+        Guitar fingers = new Guitar(Pickup.NECK, 0.2, 0.15);
+        for (int midi = LOWEST; midi <= HIGHEST; midi++) {
+            int open = OPEN[0];
+            for (int o : OPEN) {
+                open = o <= midi && midi - o <= 12 ? o : open;
+            }
+            double openHz = 440 * Math.pow(2, (open - 69) / 12.0);
+            StringModel model = new StringModel(openHz, 4e-5, 7, 0.5);
+            patches[midi - LOWEST] =
+                    StringPatch.of(model, midi - open, Damping.OPEN, fingers, sampleRate);
+        }
+    }
+
+    /** Strikes a note, cents off A4 = 440 Hz; outside its range the octave that it has. */
+    public void pluck(int midi, double velocity, double cents) {
+        int m = midi;
+        while (m < LOWEST) {
+            m += 12;
+        }
+        while (m > HIGHEST) {
+            m -= 12;
+        }
+        voice.pluck(patches[m - LOWEST], velocity, cents, 0);
+    }
+
+    public void damp() {
+        voice.damp();
+    }
+
+    public void silence() {
+        voice.reset();
+        low.reset();
+        curve.reset();
+    }
+
+    public boolean active() {
+        return voice.active();
+    }
+
+    /** One frame. */
+    public double next() {
+        return low.next(0.75 * curve.next(voice.next(0)));
+    }
+}

@@ -1,0 +1,119 @@
+package vocalis.sound.dsp;
+
+/**
+ * A simple kit and a click, synthesised: stand-ins for a drummer. Kick: a sine whose pitch falls
+ * from 160 to 48 Hz. Snare: two sines and high-passed noise. Hat: noise above 7 kHz, short or open;
+ * a closed one chokes an open one. Click: a short sine, a fifth higher on the one. All set by ear.
+ *
+ * <p>State: a phase and an envelope per piece; one thread; no allocation after construction.
+ */
+public final class Kit {
+
+    private static final int PIECES = Piece.values().length;
+    private static final double[] SECONDS = {0.22, 0.17, 0.045, 0.32, 0.03, 0.035};
+    private static final double SILENT = 1e-5;
+
+    private final double sampleRate;
+    private final double[] level = new double[PIECES];
+    private final double[] fall = new double[PIECES];
+    private final double[] phase = new double[PIECES];
+    private final double[] age = new double[PIECES];
+    private final Biquad snareNoise;
+    private final Biquad hatNoise;
+    private long random = 0x2545F4914F6CDD1DL;
+
+    public Kit(double sampleRate) {
+        this.sampleRate = sampleRate;
+        for (int p = 0; p < PIECES; p++) {
+            fall[p] = Math.exp(-6.9 / (SECONDS[p] * sampleRate));
+        }
+        snareNoise = Biquad.highpass(sampleRate, 1800, 0.7);
+        hatNoise = Biquad.highpass(sampleRate, 7000, 0.8);
+    }
+
+    /**
+     * Strikes a piece.
+     *
+     * @param piece its place in {@link Piece}
+     * @param velocity 0 to 1
+     */
+    public void strike(int piece, double velocity) {
+        level[piece] = velocity;
+        phase[piece] = 0;
+        age[piece] = 0;
+        if (piece == Piece.HAT.ordinal()) {
+            level[Piece.OPEN_HAT.ordinal()] *= 0.05;
+        }
+    }
+
+    /** Whether anything sounds. */
+    public boolean active() {
+        for (double l : level) {
+            if (l > SILENT) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    public void silence() {
+        java.util.Arrays.fill(level, 0);
+        snareNoise.reset();
+        hatNoise.reset();
+    }
+
+    /** One frame of the kit without the click. */
+    public double next() {
+        double noise = noise();
+        double y = 0;
+        double hats = level[Piece.HAT.ordinal()] + level[Piece.OPEN_HAT.ordinal()];
+        double high = hatNoise.next(noise);
+        double mid = snareNoise.next(noise);
+        if (level[0] > SILENT) {
+            double hz = 48 + 112 * Math.exp(-age[0] / 0.028);
+            y += 0.95 * level[0] * sine(0, hz);
+        }
+        if (level[1] > SILENT) {
+            double body = sine(1, 188) * Math.exp(-age[1] / 0.05);
+            y += level[1] * (0.5 * body + 0.42 * mid);
+        }
+        y += 0.3 * hats * high;
+        step(Piece.KICK);
+        step(Piece.SNARE);
+        step(Piece.HAT);
+        step(Piece.OPEN_HAT);
+        return y;
+    }
+
+    /** One frame of the click. */
+    public double nextClick() {
+        double y = 0;
+        if (level[Piece.CLICK.ordinal()] > SILENT) {
+            y += 0.6 * level[Piece.CLICK.ordinal()] * sine(Piece.CLICK.ordinal(), 1000);
+        }
+        if (level[Piece.CLICK_ONE.ordinal()] > SILENT) {
+            y += 0.8 * level[Piece.CLICK_ONE.ordinal()] * sine(Piece.CLICK_ONE.ordinal(), 1500);
+        }
+        step(Piece.CLICK);
+        step(Piece.CLICK_ONE);
+        return y;
+    }
+
+    private void step(Piece piece) {
+        int p = piece.ordinal();
+        level[p] = level[p] > SILENT ? level[p] * fall[p] : 0;
+        age[p] += 1 / sampleRate;
+    }
+
+    private double sine(int piece, double hz) {
+        phase[piece] += hz / sampleRate;
+        return Math.sin(2 * Math.PI * phase[piece]);
+    }
+
+    private double noise() {
+        random ^= random << 13;
+        random ^= random >>> 7;
+        random ^= random << 17;
+        return (random >> 11) * 0x1.0p-52;
+    }
+}

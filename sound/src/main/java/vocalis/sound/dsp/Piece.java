@@ -1,0 +1,11 @@
+package vocalis.sound.dsp;
+
+/** The pieces of the simple kit and the two sounds of the click. */
+public enum Piece {
+    KICK,
+    SNARE,
+    HAT,
+    OPEN_HAT,
+    CLICK,
+    CLICK_ONE
+}

@@ -1,0 +1,249 @@
+package vocalis.sound.gain;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import vocalis.core.harmony.Roughness;
+import vocalis.core.theory.Pitch;
+import vocalis.sound.dsp.AmpSettings;
+import vocalis.sound.dsp.Amplifier;
+import vocalis.sound.engine.StringBank;
+
+/**
+ * What gain adds to a chord.
+ *
+ * <p>Design: the strings are rendered one by one and their partials measured as they stand 150 ms
+ * after the stroke ({@link Source}); a test tone of these partials, sustained, goes through the
+ * actual amplifier, and the lines of what comes out are compared with those that went in. Lines
+ * that are no partial of any string are ghosts. Roughness after Plomp and Levelt (1965) and
+ * Sethares (1993) is reckoned over the lines up to {@value #ROUGH_TO_HZ} Hz and down to {@value
+ * #ROUGH_FLOOR_DB} dB, their amplitudes scaled to the strongest.
+ */
+public final class GainAnalysis {
+
+    /** Under this frequency roughness counts as mud. */
+    public static final double MUD_HZ = 250;
+
+    /** Lines closer than this are one. */
+    public static final double MERGED_CENTS = 15;
+
+    /** Frames of the spectrum: 1.37 s at 48 kHz. */
+    public static final int WINDOW = 65536;
+
+    private static final double SETTLE_SECONDS = 0.25;
+    private static final double GHOST_FLOOR_DB = -50;
+    private static final double ROUGH_FLOOR_DB = -30;
+
+    /**
+     * Above this the lines of any distorted note lie within one critical band of each other and rub
+     * alike whatever the chord, so they are left out of the roughness.
+     */
+    private static final double ROUGH_TO_HZ = 1200;
+
+    private static final double PARTIAL_CENTS = 15;
+    private static final double PARTIAL_BINS = 1.6;
+    private static final double BEAT_FLOOR_DB = -24;
+    private static final double SLOWEST_BEAT = 0.25;
+    private static final double FASTEST_BEAT = 25;
+
+    /**
+     * Above this (or twice the highest fundamental) the products lie so close together that they
+     * are heard as noise, not as notes.
+     */
+    private static final double GHOSTS_TO_HZ = 1000;
+
+    private static final int MOST_GHOSTS = 12;
+    private static final double COMMON_CENTS = 28;
+    private static final int MOST_COMMON = 8;
+
+    private GainAnalysis() {}
+
+    /**
+     * Reads a shape.
+     *
+     * @param bank patches of the strings at {@code sampleRate}
+     * @param frets per string, lowest first, -1 for silence; at least one sounds
+     * @param cents per string, how far it is drawn out of tune; empty for none
+     * @param amp the amplifier
+     * @param a4Hz tuning standard, for the names of ghosts
+     */
+    public static GainReading of(
+            StringBank bank,
+            int[] frets,
+            double[] cents,
+            AmpSettings amp,
+            double a4Hz,
+            double sampleRate) {
+        List<Source> sources = Source.of(bank, frets, cents, sampleRate);
+        if (sources.isEmpty()) {
+            throw new IllegalArgumentException("the shape sounds no string");
+        }
+        int settle = (int) (SETTLE_SECONDS * sampleRate);
+        double[] tone = tone(sources, settle, settle + WINDOW, sampleRate);
+        List<Line> in = Spectrum.lines(tone, settle, WINDOW, sampleRate, ROUGH_FLOOR_DB);
+        new Amplifier(sampleRate, amp, bank.guitar().pickup()).process(tone, 0, tone.length);
+        List<Line> out = Spectrum.lines(tone, settle, WINDOW, sampleRate, GHOST_FLOOR_DB);
+        return read(sources, in, out, a4Hz, sampleRate);
+    }
+
+    /** The partials sustained, each with the phase it has 150 ms after the stroke at {@code at}. */
+    private static double[] tone(List<Source> sources, int at, int frames, double sampleRate) {
+        double[] x = new double[frames];
+        for (Source s : sources) {
+            for (Source.Partial p : s.partials()) {
+                double w = 2 * Math.PI * p.hz() / sampleRate;
+                double phase = p.phase() - w * at;
+                double re = p.amplitude() * Math.cos(phase);
+                double im = p.amplitude() * Math.sin(phase);
+                double c = Math.cos(w);
+                double d = Math.sin(w);
+                for (int i = 0; i < frames; i++) {
+                    x[i] += re;
+                    double next = re * c - im * d;
+                    im = re * d + im * c;
+                    re = next;
+                }
+            }
+        }
+        return x;
+    }
+
+    private static GainReading read(
+            List<Source> sources, List<Line> in, List<Line> out, double a4Hz, double rate) {
+        List<Double> fundamentals = sources.stream().map(Source::hz).toList();
+        double[] gain = roughness(out);
+        double power = 0;
+        double moment = 0;
+        for (Line l : out) {
+            power += l.amplitude();
+            moment += l.hz() * l.amplitude();
+        }
+        return new GainReading(
+                fundamentals,
+                ghosts(sources, out, fundamentals, a4Hz, rate),
+                roughness(in)[0],
+                gain[0],
+                gain[0] == 0 ? 0 : gain[1] / gain[0],
+                moment / power,
+                beats(out),
+                common(fundamentals));
+    }
+
+    private static List<Ghost> ghosts(
+            List<Source> sources,
+            List<Line> out,
+            List<Double> fundamentals,
+            double a4Hz,
+            double rate) {
+        double strongest = strongest(out);
+        double highest = fundamentals.stream().mapToDouble(d -> d).max().orElseThrow();
+        double ceiling = Math.max(GHOSTS_TO_HZ, 2 * highest);
+        List<Line> added =
+                out.stream()
+                        .filter(l -> l.hz() < ceiling && !partial(l.hz(), sources, rate))
+                        .toList();
+        return Spectrum.merged(added, MERGED_CENTS).stream()
+                .sorted(Comparator.comparingDouble(Line::amplitude).reversed())
+                .limit(MOST_GHOSTS)
+                .map(l -> ghost(l, strongest, fundamentals, a4Hz))
+                .toList();
+    }
+
+    private static Ghost ghost(Line l, double strongest, List<Double> fundamentals, double a4Hz) {
+        double midi = 69 + 12 * Math.log(l.hz() / a4Hz) / Math.log(2);
+        int nearest = (int) Math.round(midi);
+        return new Ghost(
+                l.hz(),
+                l.dbAgainst(strongest),
+                nearest,
+                100 * (midi - nearest),
+                Optional.ofNullable(Relation.of(l.hz(), fundamentals)));
+    }
+
+    /** Whether a line is a partial of a sounding string, or a multiple of its first. */
+    static boolean partial(double hz, List<Source> sources, double rate) {
+        double bins = PARTIAL_BINS * rate / WINDOW;
+        for (Source s : sources) {
+            double n = Math.rint(hz / s.hz());
+            if (n >= 1 && near(hz, n * s.hz(), bins)) {
+                return true;
+            }
+            for (Source.Partial p : s.partials()) {
+                if (near(hz, p.hz(), bins)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private static boolean near(double hz, double other, double within) {
+        return Math.abs(hz - other) < within || Math.abs(Pitch.cents(other, hz)) < PARTIAL_CENTS;
+    }
+
+    private static double strongest(List<Line> lines) {
+        return lines.stream().mapToDouble(Line::amplitude).max().orElse(1);
+    }
+
+    /** All of it, and what of it lies below {@link #MUD_HZ}. */
+    private static double[] roughness(List<Line> lines) {
+        double strongest = strongest(lines);
+        double floor = strongest * Math.pow(10, ROUGH_FLOOR_DB / 20);
+        List<Line> strong =
+                Spectrum.merged(
+                        lines.stream()
+                                .filter(l -> l.amplitude() > floor && l.hz() < ROUGH_TO_HZ)
+                                .toList(),
+                        MERGED_CENTS);
+        double sum = 0;
+        double mud = 0;
+        for (int i = 0; i < strong.size(); i++) {
+            Line a = strong.get(i);
+            for (int j = i + 1; j < strong.size(); j++) {
+                Line b = strong.get(j);
+                double r =
+                        Roughness.pair(
+                                a.hz(),
+                                a.amplitude() / strongest,
+                                b.hz(),
+                                b.amplitude() / strongest);
+                sum += r;
+                mud += (a.hz() + b.hz()) / 2 < MUD_HZ ? r : 0;
+            }
+        }
+        return new double[] {sum, mud};
+    }
+
+    /** The slowest difference between two strong neighbouring lines that is still a beat. */
+    private static OptionalDouble beats(List<Line> out) {
+        double strongest = strongest(out);
+        List<Line> strong =
+                out.stream().filter(l -> l.dbAgainst(strongest) > BEAT_FLOOR_DB).toList();
+        double slowest = Double.MAX_VALUE;
+        for (int i = 1; i < strong.size(); i++) {
+            double apart = strong.get(i).hz() - strong.get(i - 1).hz();
+            if (apart > SLOWEST_BEAT && apart < slowest) {
+                slowest = apart;
+            }
+        }
+        return slowest < FASTEST_BEAT ? OptionalDouble.of(slowest) : OptionalDouble.empty();
+    }
+
+    /** The lowest note's fundamental over the least number that makes all notes multiples. */
+    static OptionalDouble common(List<Double> fundamentals) {
+        double lowest = fundamentals.stream().mapToDouble(d -> d).min().orElseThrow();
+        for (int k = 1; k <= MOST_COMMON; k++) {
+            double base = lowest / k;
+            List<Double> off = new ArrayList<>();
+            for (double f : fundamentals) {
+                off.add(Math.abs(Pitch.cents(Math.max(1, Math.rint(f / base)) * base, f)));
+            }
+            if (off.stream().allMatch(c -> c < COMMON_CENTS)) {
+                return OptionalDouble.of(base);
+            }
+        }
+        return OptionalDouble.empty();
+    }
+}

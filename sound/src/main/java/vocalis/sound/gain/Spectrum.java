@@ -1,0 +1,84 @@
+package vocalis.sound.gain;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.jtransforms.fft.DoubleFFT_1D;
+
+/**
+ * Lines of a sound: a Hann-windowed FFT, its local maxima, each refined by a parabola through the
+ * logarithms of three bins (J. Smith and X. Serra, "PARSHL", ICMC 1987). Frequencies of steady
+ * lines more than four bins apart are exact to about a twentieth of a bin.
+ */
+public final class Spectrum {
+
+    private Spectrum() {}
+
+    /** Hann-windowed FFT: real and imaginary parts in turn, as JTransforms gives them. */
+    static double[] transform(double[] x, int from, int size) {
+        double[] buffer = new double[size];
+        for (int i = 0; i < size; i++) {
+            double w = 0.5 - 0.5 * Math.cos(2 * Math.PI * i / size);
+            buffer[i] = w * x[from + i];
+        }
+        new DoubleFFT_1D(size).realForward(buffer);
+        return buffer;
+    }
+
+    /**
+     * The lines of a stretch of sound, lowest first.
+     *
+     * @param size frames, a power of two
+     * @param floorDb lines further under the strongest are left out
+     */
+    public static List<Line> lines(
+            double[] x, int from, int size, double sampleRate, double floorDb) {
+        double[] fft = transform(x, from, size);
+        int bins = size / 2;
+        double[] magnitude = new double[bins];
+        double strongest = 0;
+        for (int k = 1; k < bins; k++) {
+            magnitude[k] = 4 * Math.hypot(fft[2 * k], fft[2 * k + 1]) / size;
+            strongest = Math.max(strongest, magnitude[k]);
+        }
+        double floor = strongest * Math.pow(10, floorDb / 20);
+        List<Line> lines = new ArrayList<>();
+        for (int k = 8; k < bins - 1; k++) {
+            boolean top = magnitude[k] > magnitude[k - 1] && magnitude[k] >= magnitude[k + 1];
+            if (top && magnitude[k] > floor) {
+                double a = Math.log(magnitude[k - 1] + 1e-30);
+                double b = Math.log(magnitude[k]);
+                double c = Math.log(magnitude[k + 1] + 1e-30);
+                double off = 0.5 * (a - c) / (a - 2 * b + c);
+                double height = Math.exp(b - 0.25 * (a - c) * off);
+                lines.add(new Line((k + off) * sampleRate / size, height));
+            }
+        }
+        return lines;
+    }
+
+    /**
+     * Lines closer than some cents to a stronger one added to it in power, at the stronger one's
+     * frequency; lowest first.
+     */
+    static List<Line> merged(List<Line> lines, double cents) {
+        List<Line> byLevel = new ArrayList<>(lines);
+        byLevel.sort(Comparator.comparingDouble(Line::amplitude).reversed());
+        List<Line> out = new ArrayList<>();
+        while (!byLevel.isEmpty()) {
+            Line top = byLevel.get(0);
+            double power = 0;
+            for (Line l : byLevel) {
+                power += close(l, top, cents) ? l.amplitude() * l.amplitude() : 0;
+            }
+            byLevel.removeIf(l -> close(l, top, cents));
+            out.add(new Line(top.hz(), Math.sqrt(power)));
+        }
+        out.sort(Comparator.comparingDouble(Line::hz));
+        return out;
+    }
+
+    private static boolean close(Line a, Line b, double cents) {
+        return Math.abs(Math.log(a.hz() / b.hz())) < cents * Math.log(2) / 1200;
+    }
+}

@@ -1,0 +1,96 @@
+package vocalis.sound.dsp;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+
+/**
+ * Reference signals of ITU-R BS.1770-4 (997 Hz at full scale in one channel reads −3.01 LKFS) and
+ * of EBU Tech 3341, minimum requirements, test cases 1 to 5 (stereo sines of 1 kHz).
+ */
+class LoudnessTest {
+
+    private static final int RATE = 48000;
+
+    /** Stereo sine of 1 kHz: pairs of seconds and dBFS. */
+    private static float[] sine(double hz, boolean bothChannels, double... secondsAndLevels) {
+        double seconds = 0;
+        for (int i = 0; i < secondsAndLevels.length; i += 2) {
+            seconds += secondsAndLevels[i];
+        }
+        float[] x = new float[2 * (int) (seconds * RATE)];
+        int at = 0;
+        for (int i = 0; i < secondsAndLevels.length; i += 2) {
+            double a = Math.pow(10, secondsAndLevels[i + 1] / 20);
+            int end = at + (int) (secondsAndLevels[i] * RATE);
+            for (; at < end; at++) {
+                x[2 * at] = (float) (a * Math.sin(2 * Math.PI * hz * at / RATE));
+                x[2 * at + 1] = bothChannels ? x[2 * at] : 0;
+            }
+        }
+        return x;
+    }
+
+    private static double lkfs(float[] x) {
+        return Loudness.integrated(x, x.length / 2);
+    }
+
+    @Test
+    void theReferenceTonesReadAsTheStandardsSay() {
+        assertThat(lkfs(sine(997, false, 20, 0))).isCloseTo(-3.01, within(0.05));
+        assertThat(lkfs(sine(1000, true, 20, -23))).isCloseTo(-23, within(0.1));
+        assertThat(lkfs(sine(1000, true, 20, -33))).isCloseTo(-33, within(0.1));
+        assertThat(lkfs(sine(1000, true, 10, -36, 60, -23, 10, -36))).isCloseTo(-23, within(0.1));
+        assertThat(lkfs(sine(1000, true, 10, -72, 10, -36, 60, -23, 10, -36, 10, -72)))
+                .isCloseTo(-23, within(0.1));
+        assertThat(lkfs(sine(1000, true, 20, -26, 20.1, -20, 20, -26))).isCloseTo(-23, within(0.1));
+    }
+
+    @Test
+    void silenceHasNoLoudnessAndShortSoundsHaveOne() {
+        assertThat(lkfs(new float[2 * RATE])).isEqualTo(Loudness.NONE);
+        assertThat(lkfs(sine(1000, true, 0.05, -20))).isBetween(-21.5, -18.5);
+    }
+
+    /**
+     * A sine at a quarter of the rate, sampled 45° off its peaks, hides 3.01 dB between samples.
+     */
+    @Test
+    void theTruePeakLiesBetweenTheSamples() {
+        double[] offsets = {0, 0.3, Math.PI / 4, 1};
+        for (double offset : offsets) {
+            TruePeak meter = new TruePeak();
+            double most = 0;
+            double samples = 0;
+            for (int i = 0; i < 4800; i++) {
+                double x = Math.sin(Math.PI / 2 * i + offset);
+                double peak = meter.next(x);
+                samples = Math.max(samples, Math.abs(x));
+                most = i > 100 ? Math.max(most, peak) : 0;
+            }
+            assertThat(20 * Math.log10(most)).as("offset %.2f", offset).isCloseTo(0, within(0.2));
+            if (offset == Math.PI / 4) {
+                assertThat(20 * Math.log10(samples)).isCloseTo(-3.01, within(0.01));
+            }
+        }
+    }
+
+    @Test
+    void theLimiterHoldsTruePeaksToo() {
+        Limiter limiter = new Limiter(RATE, 0.89);
+        TruePeak meter = new TruePeak();
+        float[] x = new float[2 * RATE];
+        for (int i = 0; i < RATE; i++) {
+            double loud = i % 9000 < 4000 ? 2.5 : 0.3;
+            x[2 * i] = (float) (loud * Math.sin(Math.PI / 2 * i + Math.PI / 4));
+            x[2 * i + 1] = x[2 * i];
+        }
+        limiter.process(x, 0, RATE);
+        double most = 0;
+        for (int i = 0; i < RATE; i++) {
+            most = Math.max(most, meter.next(x[2 * i]));
+        }
+        assertThat(20 * Math.log10(most / 0.89)).isLessThan(0.2);
+    }
+}

@@ -1,0 +1,161 @@
+package vocalis.sound.gain;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import vocalis.core.instrument.Shape;
+import vocalis.sound.Measure;
+import vocalis.sound.dsp.AmpSettings;
+import vocalis.sound.engine.Engine;
+
+class GainTest {
+
+    private static double worstDb;
+    private static double worstCents;
+
+    private static int[] frets(String shape) {
+        return Shape.parse(shape).frets().stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    private static GainReading read(String shape, AmpSettings amp, double... cents) {
+        return GainAnalysis.of(Measure.bank(), frets(shape), cents, amp, 440, Measure.RATE);
+    }
+
+    /**
+     * Difference tones by arithmetic: where f2 − f1 of an equal-tempered interval lies against the
+     * just relation it belongs to. A major third's is 67 cents sharp of the note two octaves below
+     * its root, a minor third's 96 flat of the major third below its lower note, a fifth's and a
+     * fourth's within 12.
+     */
+    @ParameterizedTest
+    @CsvSource({"4,5,4,0.25,67.4", "3,6,5,0.2,-96.1", "7,3,2,0.5,-5.9", "5,4,3,0.333333,7.9"})
+    void differenceTonesLieWhereArithmeticPutsThem(
+            int semitones, int up, int down, double share, double cents) {
+        double low = 110;
+        double high = low * Math.pow(2, semitones / 12.0);
+        assertThat(Relation.just(high, low)).containsExactly(up, down);
+        Relation r = Relation.of(high - low, List.of(low, high));
+        assertThat(r.formula()).isEqualTo("f2 − f1");
+        assertThat(r.justHz()).isCloseTo(low * share, within(0.01));
+        assertThat(r.cents()).isCloseTo(cents, within(0.3));
+    }
+
+    /** A fourth's 2f1 − f2 lies an octave below its upper note, within 12 cents. */
+    @Test
+    void aFourthPointsToItsUpperNote() {
+        double low = 110;
+        double high = low * Math.pow(2, 5 / 12.0);
+        Relation r = Relation.of(2 * low - high, List.of(low, high));
+        assertThat(r.formula()).isEqualTo("2f1 − f2");
+        assertThat(r.justHz()).isCloseTo(2 * low / 3, within(0.01));
+        assertThat(Math.abs(r.cents())).isLessThan(12);
+    }
+
+    /**
+     * What is predicted is found in what the engine renders: a real strum through the whole chain,
+     * 150 ms after the stroke.
+     */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "5-7-7-x-x-x", "x-7-7-x-x-x", "x-x-7-6-x-x", "x-4-2-x-x-x", "x-x-7-7-6-x",
+                "x-x-7-7-7-x", "x-5-7-5-x-x", "3-x-5-4-x-x", "x-9-11-9-x-x", "x-3-5-5-5-x"
+            })
+    void theStrongestGhostsAreInTheRenderedStrum(String shape) {
+        GainReading predicted = read(shape, AmpSettings.GAIN);
+        Engine engine = Measure.engine(AmpSettings.GAIN);
+        engine.hear(frets(shape));
+        double[] x = Measure.left(engine, 1.6);
+        int from = (int) (0.15 * Measure.RATE);
+        List<Line> rendered =
+                Spectrum.merged(
+                        Spectrum.lines(x, from, GainAnalysis.WINDOW, Measure.RATE, -70),
+                        GainAnalysis.MERGED_CENTS);
+        double strongest = rendered.stream().mapToDouble(Line::amplitude).max().orElseThrow();
+        assertThat(predicted.ghosts().size()).isGreaterThanOrEqualTo(4);
+        for (Ghost g : predicted.ghosts().subList(0, 4)) {
+            Line nearest =
+                    rendered.stream()
+                            .filter(l -> Math.abs(Measure.cents(l.hz(), g.hz())) < 25)
+                            .min(
+                                    java.util.Comparator.comparingDouble(
+                                            l -> Math.abs(Measure.cents(l.hz(), g.hz()))))
+                            .orElseThrow(() -> new AssertionError("no line at " + g));
+            double db = nearest.dbAgainst(strongest);
+            double cents = Measure.cents(nearest.hz(), g.hz());
+            worstDb = Math.max(worstDb, Math.abs(db - g.db()));
+            worstCents = Math.max(worstCents, Math.abs(cents));
+            assertThat(db).as("%s, level of %.1f Hz", shape, g.hz()).isCloseTo(g.db(), within(6.0));
+            assertThat(Math.abs(cents)).as("%s, place of %.1f Hz", shape, g.hz()).isLessThan(12);
+        }
+        System.out.printf(
+                "ghosts predicted and rendered, so far: worst %.1f dB, %.1f cents%n",
+                worstDb, worstCents);
+    }
+
+    /**
+     * Players' experience (common practice): thirds are rougher under gain than fifths, fourths are
+     * as steady as fifths, and low thirds are mud.
+     */
+    @Test
+    void thirdsGrowlAndLowOnesAreMud() {
+        GainReading power = read("5-7-7-x-x-x", AmpSettings.GAIN);
+        GainReading third = read("5-4-x-x-x-x", AmpSettings.GAIN);
+        GainReading fourth = read("x-7-7-x-x-x", AmpSettings.GAIN);
+        GainReading high = read("x-x-x-14-14-x", AmpSettings.GAIN);
+        assertThat(third.growl(power)).isGreaterThan(1.5 * fourth.growl(power));
+        assertThat(third.mud() * third.roughGain())
+                .isGreaterThan(2 * high.mud() * high.roughGain());
+        assertThat(high.biteHz()).isGreaterThan(power.biteHz());
+        assertThat(
+                        read("5-4-x-x-x-x", AmpSettings.CLEAN).ghosts().stream()
+                                .mapToDouble(Ghost::db)
+                                .max()
+                                .orElse(-99))
+                .as("clean adds next to nothing")
+                .isLessThan(third.ghosts().get(0).db() - 6);
+    }
+
+    /**
+     * Retuned pure (−13.7 cents, 5:4), a major third's ghosts fall on multiples of a quarter of its
+     * root and the growl goes; a minor third (+15.6 cents, 6:5) is steady too, but its difference
+     * tone is a fifth of its lower note, which the chord does not have.
+     */
+    @Test
+    void pureThirdsAreSteady() {
+        String major = "x-x-7-6-x-x";
+        GainReading tempered = read(major, AmpSettings.GAIN);
+        GainReading pure = read(major, AmpSettings.GAIN, 0, 0, 0, -13.7, 0, 0);
+        assertThat(pure.roughGain()).isLessThan(0.75 * tempered.roughGain());
+        double quarter = pure.fundamentals().get(0) / 4;
+        assertThat(strayed(pure, quarter)).isLessThan(10);
+        assertThat(strayed(tempered, quarter)).isGreaterThan(20);
+        GainReading minor = read("x-x-7-5-x-x", AmpSettings.GAIN, 0, 0, 0, 15.6, 0, 0);
+        GainReading rough = read("x-x-7-5-x-x", AmpSettings.GAIN);
+        assertThat(minor.roughGain()).isLessThan(rough.roughGain());
+        assertThat(minor.commonHz().orElseThrow())
+                .isCloseTo(minor.fundamentals().get(0) / 5, within(0.5));
+        assertThat(pure.commonHz().orElseThrow()).isCloseTo(quarter, within(0.5));
+    }
+
+    /** How far, in cents, the four loudest ghosts lie from multiples of a frequency on average. */
+    private static double strayed(GainReading r, double hz) {
+        return r.ghosts().stream()
+                .limit(4)
+                .mapToDouble(g -> Math.abs(Measure.cents(Math.rint(g.hz() / hz) * hz, g.hz())))
+                .average()
+                .orElse(0);
+    }
+
+    @Test
+    void aPowerChordSharesTheOctaveBelowItsRoot() {
+        GainReading power = read("5-7-x-x-x-x", AmpSettings.GAIN);
+        assertThat(power.commonHz().orElseThrow()).isCloseTo(55, within(0.1));
+        assertThat(read("x-x-7-6-x-x", AmpSettings.GAIN).beatsHz()).isPresent();
+    }
+}
