@@ -199,9 +199,23 @@ final class Shell {
                         item(
                                 "Keys that fit the riff\tK",
                                 () -> write.binding(KeyCode.K).action().run()));
+        Menu sound = new Menu("_Sound");
+        sound.getItems()
+                .addAll(
+                        item("Tone…\tT", () -> write.binding(KeyCode.T).action().run()),
+                        item("Who plays along…\tW", () -> write.binding(KeyCode.W).action().run()),
+                        item("Thirds pure or tempered\tJ", () -> flip(model.gain().pureProperty())),
+                        item("Prove the root…\tU", () -> write.binding(KeyCode.U).action().run()),
+                        new SeparatorMenuItem(),
+                        item(
+                                "Strings to tune by…\tF4",
+                                () -> write.binding(KeyCode.F4).action().run()),
+                        item(
+                                "Where the sound goes…\tF5",
+                                () -> write.binding(KeyCode.F5).action().run()));
         Menu help = new Menu("_Help");
         help.getItems().add(item("All keys\tF1", () -> scene.getRoot().fireEvent(f1())));
-        MenuBar bar = new MenuBar(file, edit, view, harmony, help);
+        MenuBar bar = new MenuBar(file, edit, view, harmony, sound, help);
         bar.setId("menus");
         return bar;
     }

@@ -55,6 +55,13 @@ public final class GainWords {
         return r.formula() + " of " + low + " and " + high + ", " + against(r);
     }
 
+    /** The same shorter, such as {@code f2 − f1, 67 ¢ sharp of its just A1}. */
+    public String shortOrigin(Ghost g) {
+        return g.relation()
+                .map(r -> r.formula() + ", " + against(r))
+                .orElse("mixed upper partials");
+    }
+
     private String against(Relation r) {
         double lowHz = 440 * Math.pow(2, (notes.get(r.lower()).midi() - 69) / 12.0);
         double share = r.justHz() / lowestHz(r, lowHz);
@@ -79,14 +86,14 @@ public final class GainWords {
     public String summary(GainReadings.Against a, Tone tone) {
         List<String> parts = new ArrayList<>();
         double growl = a.growl();
-        String than = " as the plain power chord under this tone.";
+        String than = " as the plain power chord";
         if (growl < STEADY) {
-            parts.add("As steady" + than);
+            parts.add("As steady" + than + ".");
         } else {
             parts.add(
                     String.format(Locale.ROOT, "%.1f times as rough", growl)
                             + than
-                            + (growl > ROUGH && tone == Tone.GAIN ? " It growls." : ""));
+                            + (growl > ROUGH && tone != Tone.CLEAN ? ": it growls." : "."));
         }
         a.reading().ghosts().stream()
                 .filter(g -> g.db() > LOUD_DB)

@@ -70,7 +70,10 @@ record Quality(String suffix, int modifiers) {
             seventh = extended(seventh, third);
             String suspended = third ? "" : suspension(hasSeventh, noFifth);
             boolean bareFifth = !third && suspended.isEmpty() && pure && seventh.isEmpty();
-            String sixth = hasSeventh || fullyDim ? "" : sixth(third, bareFifth);
+            String sixth =
+                    hasSeventh || fullyDim
+                            ? ""
+                            : sixth(third, bareFifth || (noFifth && suspended.isEmpty()));
             String base =
                     base(minor, dim, fullyDim, aug, bareFifth && sixth.isEmpty(), seventh, sixth);
             if (!fifth.isEmpty() && !(dim && !hasSeventh) && !aug) {

@@ -106,4 +106,13 @@ abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
         t.setFont(font);
         return t.getLayoutBounds().getWidth();
     }
+
+    /** A text cut, with an ellipsis, to a width. */
+    static String fit(String s, double room, Font font) {
+        String t = s;
+        while (t.length() > 2 && width(t, font) > room) {
+            t = t.substring(0, t.length() - 2) + "…";
+        }
+        return t;
+    }
 }

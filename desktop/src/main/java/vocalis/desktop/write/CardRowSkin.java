@@ -112,8 +112,10 @@ final class CardRowSkin extends CanvasSkin<CardRow> {
             g.strokeRoundRect(x + 1, 1, cardWidth - 2, h - 2, 8, 8);
         }
         String name = Readout.nameOf(v, model.key()).symbol();
-        text(g, name, x + 12, 18, c.boldFont(), c.ink(), TextAlignment.LEFT);
         String shape = v.shape().text();
+        double room = cardWidth - 33 - width(shape, c.smallMonoFont());
+        String fitting = fit(name, room, c.boldFont());
+        text(g, fitting, x + 12, 18, c.boldFont(), c.ink(), TextAlignment.LEFT);
         text(g, shape, x + cardWidth - 11, 18, c.smallMonoFont(), c.dim(), TextAlignment.RIGHT);
         paintStrip(g, v, x + 12, x + cardWidth - 12, 42);
         paintFoot(g, card, v, x, h);

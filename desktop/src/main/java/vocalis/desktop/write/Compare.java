@@ -2,6 +2,7 @@ package vocalis.desktop.write;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.Scene;
@@ -20,6 +21,7 @@ import vocalis.core.instrument.Fretboard;
 import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
+import vocalis.workbench.GainReadings;
 
 /**
  * Up to four voicings side by side, on one scale, with what each changes against the plain power
@@ -28,8 +30,12 @@ import vocalis.core.voicing.Voicing;
 final class Compare {
 
     private static final int MOST = 4;
-    private static final double STRIP_HEIGHT = 150;
-    private static final double CHANGES_HEIGHT = 58;
+    private static final double STRIP_HEIGHT = 130;
+    private static final double CHANGES_HEIGHT = 40;
+    private static final double BARS_HEIGHT = 58;
+    private static final double BAR_WIDTH = 110;
+    private static final double MOST_GROWL = 8;
+    private static final double MOST_BITE_HZ = 4000;
 
     private final WriteModel model;
     private final List<Voicing> voicings = new ArrayList<>();
@@ -47,6 +53,7 @@ final class Compare {
             voicings.remove(0);
         }
         voicings.add(v);
+        model.player().prepare(v.shape(), new double[0]);
     }
 
     void show(Scene owner) {
@@ -60,7 +67,7 @@ final class Compare {
                                     "C on a card adds it, the fourth at most; Esc goes back. Hold a name to hear it."),
                             columns);
             content.getStyleClass().add("help");
-            stage = Sheets.open(owner, "Compare", content, 1080, 700);
+            stage = Sheets.open(model, owner, "Compare", content, 1080, 700);
         }
         fill();
     }
@@ -85,6 +92,14 @@ final class Compare {
         change.setAlignment(javafx.geometry.Pos.TOP_LEFT);
         change.getStyleClass().add("compare-changes");
         box.getChildren().add(new VBox(0, Sheets.caption("against the plain power chord"), change));
+        VBox bars = new VBox(3);
+        bars.setMinHeight(BARS_HEIGHT);
+        bars.getStyleClass().add("gain-bars");
+        box.getChildren().add(bars);
+        model.gain()
+                .background()
+                .channel((GainReadings.Against a) -> bars(bars, a))
+                .request(() -> model.gain().of(v, r.root(), model.riff().ground()));
         add(
                 box,
                 "degrees",
@@ -122,6 +137,35 @@ final class Compare {
         return box;
     }
 
+    /** Growl, mud and bite, each on one scale for all columns. */
+    private static void bars(VBox box, GainReadings.Against a) {
+        box.getChildren()
+                .setAll(
+                        bar(
+                                "growl",
+                                a.growl() / MOST_GROWL,
+                                String.format(Locale.ROOT, "%.1f ×", a.growl())),
+                        bar("mud", a.reading().mud(), Math.round(100 * a.reading().mud()) + " %"),
+                        bar(
+                                "bite",
+                                a.reading().biteHz() / MOST_BITE_HZ,
+                                String.format(
+                                        Locale.ROOT, "%.1f kHz", a.reading().biteHz() / 1000)));
+    }
+
+    private static HBox bar(String label, double share, String value) {
+        Label l = Sheets.caption(label);
+        l.setMinWidth(38);
+        Region length = new Region();
+        length.getStyleClass().add("gain-bar");
+        double width = Math.max(2, Math.min(1, share) * BAR_WIDTH);
+        length.setMinWidth(width);
+        length.setMaxWidth(width);
+        HBox box = new HBox(6, l, length, new Label(value));
+        box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        return box;
+    }
+
     /** Against 1-5-8 on the same root, in words. */
     private static String changes(Voicing v, Readout r) {
         List<String> parts = new ArrayList<>();
@@ -154,7 +198,7 @@ final class Compare {
         }
         double rough = Context.roughnessAgainstPowerChord(v, r.root());
         if (rough > 1.25) {
-            parts.add(String.format(java.util.Locale.ROOT, "%.1f times as rough", rough));
+            parts.add(String.format(Locale.ROOT, "%.1f times as rough", rough));
         } else if (rough < 0.8) {
             parts.add("smoother");
         }

@@ -25,6 +25,15 @@ final class Figures extends GridPane {
         getChildren().clear();
     }
 
+    /** A sentence over the whole width. */
+    void sentence(String id, String text) {
+        Label l = new Label(text);
+        l.setId(id);
+        l.setWrapText(true);
+        l.setMinHeight(USE_PREF_SIZE);
+        add(l, 0, getRowCount(), 2, 1);
+    }
+
     void row(String label, String value, String meaning) {
         Label v = new Label(value);
         v.getStyleClass().add("figure-value");

@@ -11,6 +11,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import vocalis.core.riff.Manner;
 import vocalis.core.voicing.Family;
 
 /**
@@ -87,6 +88,18 @@ public final class Keys {
         void bassSweep();
 
         void modeFinder();
+
+        void embellish();
+
+        void prove();
+
+        void tone();
+
+        void band();
+
+        void output();
+
+        void tune();
     }
 
     private final WriteModel model;
@@ -97,7 +110,7 @@ public final class Keys {
         this.model = model;
         this.ownShapes = actions::ownShapes;
         band();
-        lane();
+        lane(actions);
         cards();
         neck();
         everywhere(actions);
@@ -160,7 +173,7 @@ public final class Keys {
                 () -> model.zoneProperty().set(Zone.CARDS));
     }
 
-    private void lane() {
+    private void lane(Actions actions) {
         Zone z = Zone.LANE;
         in(z, KeyCode.LEFT, "", "a sixteenth back", () -> model.lane().moveCaret(-1));
         in(z, KeyCode.RIGHT, "", "a sixteenth on", () -> model.lane().moveCaret(1));
@@ -172,6 +185,14 @@ public final class Keys {
         in(z, KeyCode.UP, "", "strike other voices", () -> model.lane().cycleStruck(1));
         in(z, KeyCode.DOWN, "", "", () -> model.lane().cycleStruck(-1));
         in(z, KeyCode.M, "", "palm mute", model.lane()::toggleMute);
+        in(z, KeyCode.M, "shift", "palm mute by degrees", model.lane()::cyclePalm);
+        in(z, KeyCode.X, "", "dead note", () -> model.lane().play(Manner.DEAD));
+        in(
+                z,
+                KeyCode.E,
+                "",
+                "embellish: hammer, pull, slide, bend, let ring …",
+                actions::embellish);
         in(z, KeyCode.A, "", "accent", model.lane()::toggleAccent);
         in(z, KeyCode.RIGHT, "shift", "lengthen the stroke", () -> model.lane().lengthenStroke(1));
         in(z, KeyCode.LEFT, "shift", "shorten the stroke", () -> model.lane().lengthenStroke(-1));
@@ -263,6 +284,23 @@ public final class Keys {
                 false,
                 "the numbers behind the heard root",
                 () -> flip(model.supportProperty()));
+        add(KeyCode.U, false, false, "prove the root: power chords under it", actions::prove);
+        add(
+                KeyCode.J,
+                false,
+                false,
+                "thirds pure or tempered",
+                () -> flip(model.gain().pureProperty()));
+        add(KeyCode.T, false, false, "tone: amplifier, pickup, pick", actions::tone);
+        add(KeyCode.W, false, false, "who plays along", actions::band);
+        add(KeyCode.F4, false, false, "strings to tune by", actions::tune);
+        add(KeyCode.F5, false, false, "where the sound goes", actions::output);
+        add(
+                KeyCode.M,
+                true,
+                false,
+                "mute, or let it sound",
+                () -> model.player().output().mute(!model.player().output().muted()));
         add(KeyCode.I, false, false, "what the idle fingers can add", actions::idleFingers);
         add(KeyCode.C, false, false, "set this voicing beside others", actions::compare);
         add(KeyCode.D, false, false, "which open strings suit which key", actions::droneMap);
@@ -301,7 +339,7 @@ public final class Keys {
         scene.addEventFilter(
                 KeyEvent.KEY_RELEASED,
                 e -> {
-                    if (e.getCode() == KeyCode.H) {
+                    if (e.getCode() == KeyCode.H || e.getCode() == KeyCode.M) {
                         model.endHearing();
                     }
                 });
@@ -341,6 +379,11 @@ public final class Keys {
         }
         if (plain && e.getCode() == KeyCode.H) {
             model.beginHearing();
+            e.consume();
+            return;
+        }
+        if (plain && e.getCode() == KeyCode.M && model.zoneProperty().get() == Zone.NECK) {
+            model.beginHearingMiss(model.neckStringProperty().get());
             e.consume();
             return;
         }
@@ -409,13 +452,13 @@ public final class Keys {
                     "Chords: ←→  choose · ↑↓  root · 1 to 9 voice this chord · Ctrl 1 to 9 the whole riff"
                             + " · Enter voicings";
             case LANE ->
-                    "Lane: ←→  step · Enter stroke on or off · ↑↓  voices struck · M palm mute · A accent"
+                    "Lane: ←→  step · Enter stroke · ↑↓  voices struck · M palm mute · A accent · E embellish"
                             + " · Shift ←→  length";
             case CARDS ->
                     "Voicings: ←→  shape · ↑↓  place on the neck · 1 to 9 other family · Enter put it into"
                             + " the riff · Esc out";
             case NECK ->
-                    "Neck: arrows move · Enter sound or silence · X silence the string · Ctrl Enter put it"
+                    "Neck: arrows move · Enter sound or silence · X silence · M held hears it ring · Ctrl Enter put it"
                             + " into the riff · Esc out";
             case GROUND -> "Ground: Tab next field · ↑↓  change it · Esc back to the chords";
         };
@@ -427,6 +470,7 @@ public final class Keys {
         row.accept("H held", "hear what the caret is on, until released");
         row.accept("1 to 9", "voice the chord in that family; among voicings, show it");
         row.accept("Ctrl 1 to 9", "the whole riff in that family");
+        row.accept("M held", "on the neck: with the caret's silenced string let ring");
         rows(null, row);
         Map<Zone, String> names =
                 Map.of(

@@ -180,4 +180,68 @@ public final class LaneModel {
                             }
                         });
     }
+
+    /** Plays the stroke under the caret in a manner; in the same one again, plainly. */
+    public void play(Manner manner) {
+        changeStroke(s -> s.played(s.manner() == manner ? Manner.PLAIN : manner), manner.words());
+    }
+
+    /** The next degree of the palm: none, light, half, heavy. */
+    public void cyclePalm() {
+        List<Manner> order =
+                List.of(Manner.PLAIN, Manner.PALM_LIGHT, Manner.PALM, Manner.PALM_HEAVY);
+        changeStroke(
+                s -> s.played(order.get((order.indexOf(s.manner()) + 1) % order.size())),
+                "palm mute");
+    }
+
+    /** The stroke that sounds under the caret, with its notes. */
+    Optional<Score.Strike> strikeAtCaret() {
+        return model.score().strikes().stream()
+                .filter(s -> s.at() <= caret.get() && caret.get() < s.at() + s.length())
+                .findFirst();
+    }
+
+    /**
+     * Gives the top note of the stroke under the caret an ornament that begins where a player would
+     * have it: hammer, pull and vibrato in its middle, slide and bend soon after the stroke.
+     *
+     * @param amount as {@link Touch.Ornament} has it
+     */
+    public void ornament(Touch.Kind kind, int amount) {
+        strikeAtCaret()
+                .ifPresent(
+                        s -> {
+                            int string = s.notes().get(s.notes().size() - 1).string();
+                            long half = s.length() / 2;
+                            boolean way =
+                                    kind == Touch.Kind.SLIDE
+                                            || kind == Touch.Kind.BEND
+                                            || kind == Touch.Kind.BEND_RELEASE;
+                            long after = way ? s.length() / 6 : half;
+                            long lasting = way ? Math.min(Ticks.EIGHTH, s.length() / 4) : 0;
+                            Touch.Ornament o =
+                                    new Touch.Ornament(
+                                            s.at(), string, kind, amount, after, lasting);
+                            model.workspace()
+                                    .apply(new Edit.SetOrnament(s.at(), string, Optional.of(o)));
+                        });
+    }
+
+    /** Takes the ornaments of the stroke under the caret away. */
+    public void plain() {
+        strikeAtCaret()
+                .ifPresent(
+                        s ->
+                                s.ornaments()
+                                        .forEach(
+                                                o ->
+                                                        model.workspace()
+                                                                .apply(
+                                                                        new Edit.SetOrnament(
+                                                                                o.at(),
+                                                                                o.string(),
+                                                                                Optional
+                                                                                        .empty()))));
+    }
 }

@@ -1,6 +1,7 @@
 package vocalis.desktop.write;
 
 import java.util.List;
+import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
@@ -12,9 +13,11 @@ import javafx.scene.paint.Paint;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Manner;
 import vocalis.core.riff.Score;
 import vocalis.core.riff.Stroke;
 import vocalis.core.riff.Struck;
+import vocalis.core.riff.Touch;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Sounding;
 import vocalis.desktop.view.TimeAxis;
@@ -157,6 +160,11 @@ final class LaneSkin extends CanvasSkin<Lane> {
             Paint paint =
                     n.pitchClass() == root ? c.rootPaint() : n.open() ? c.openPaint() : c.ink();
             text(g, fret, x, y, c.monoFont(), paint, TextAlignment.CENTER);
+            for (Touch.Ornament o : s.ornaments()) {
+                if (o.string() == n.string()) {
+                    paintOrnament(g, s, n, o, x + w / 2);
+                }
+            }
         }
         Stroke stroke = s.stroke();
         if (stroke.accent()) {
@@ -165,14 +173,30 @@ final class LaneSkin extends CanvasSkin<Lane> {
         }
         if (!repeatsWord(s)) {
             Paint word = stroke.muted() ? c.dim() : c.ink();
-            String label = stroke.struck().label();
+            String mark = stroke.manner() == Manner.PALM ? "" : stroke.manner().mark();
+            String label = mark.isEmpty() ? stroke.struck().label() : mark;
             text(g, label, x, geometry.words(), c.smallFont(), word, TextAlignment.CENTER);
         }
-        if (stroke.muted()) {
+        if (stroke.manner().palm()) {
             double y = Math.round(geometry.words() + 8) + 0.5;
             double end = geometry.axis().x(s.at() + s.length()) - 9;
             stroke(g, c.ink(), 2, x - 6, y, Math.max(x + 6, end), y);
         }
+    }
+
+    /** What a finger does after the note, and the fret that it ends on. */
+    private void paintOrnament(
+            GraphicsContext g, Score.Strike s, Sounding n, Touch.Ornament o, double after) {
+        Lane c = getSkinnable();
+        double y = geometry.y(n.string());
+        int end = o.endFret(n.fret());
+        boolean slides = o.kind() == Touch.Kind.SLIDE;
+        String sign = slides && o.amount() < 0 ? "\\" : o.kind().mark();
+        String mark = end == n.fret() ? sign : sign + end;
+        double w = mark.length() * 7 + 2;
+        g.setFill(c.back());
+        g.fillRect(after - 1, y - 6, w, 12);
+        text(g, mark, after, y, c.smallMonoFont(), c.ink(), TextAlignment.LEFT);
     }
 
     /** Whether the same word stands so close before that it need not be written again. */
@@ -185,7 +209,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
         Score.Strike before = all.get(i - 1);
         boolean same = before.stroke().struck().equals(s.stroke().struck());
         return same
-                && before.stroke().muted() == s.stroke().muted()
+                && before.stroke().manner() == s.stroke().manner()
                 && geometry.axis().width(s.at() - before.at()) < 34
                 && geometry.axis().shows(before.at());
     }
@@ -319,6 +343,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
     private void fillMenu() {
         add("Add or remove stroke", model.lane()::toggleStroke);
         add("Palm mute", model.lane()::toggleMute);
+        add("Embellish…", this::embellish);
         add("Accent", model.lane()::toggleAccent);
         add("Longer", () -> model.lane().lengthenStroke(1));
         add("Shorter", () -> model.lane().lengthenStroke(-1));
@@ -326,6 +351,14 @@ final class LaneSkin extends CanvasSkin<Lane> {
         for (Struck.Named n : Struck.Named.values()) {
             add("Strike " + n.label(), () -> model.lane().setStruck(n));
         }
+    }
+
+    /** Shows what fingers and palm can do to the stroke under the caret. */
+    void embellish() {
+        double x = geometry == null ? 0 : geometry.axis().x(model.lane().caretProperty().get());
+        double y = geometry == null ? 0 : geometry.words();
+        Point2D at = getSkinnable().localToScreen(x, y);
+        Embellish.menu(model.lane()).show(getSkinnable(), at.getX(), at.getY());
     }
 
     private void add(String name, Runnable action) {

@@ -30,7 +30,9 @@ final class ReadoutPane extends VBox {
     private final Label fit = new Label();
     private final Figures notes = new Figures();
     private final Figures hand = new Figures();
+    private final Figures gain = new Figures();
     private final HandFigures handFigures;
+    private final GainFigures gainFigures;
     private final HBox pages = new HBox(14);
     private final Label remarks = new Label();
 
@@ -51,9 +53,12 @@ final class ReadoutPane extends VBox {
         pages.setId("readout-pages");
         page(Page.NOTES, notes);
         page(Page.HAND, hand);
+        page(Page.GAIN, gain);
+        gainFigures = new GainFigures(model, gain);
+        model.gain().shownProperty().addListener(o -> gainFigures.refresh());
         model.pageProperty().addListener(o -> showPage());
         showPage();
-        getChildren().addAll(name, also, reason, fit, pages, notes, hand, remarks);
+        getChildren().addAll(name, also, reason, fit, pages, notes, hand, gain, remarks);
         model.readoutProperty().addListener(o -> refresh());
         model.scoreProperty().addListener(o -> refresh());
         model.supportProperty().addListener(o -> refresh());
@@ -74,7 +79,8 @@ final class ReadoutPane extends VBox {
     /** The pages of figures under the words. */
     enum Page {
         NOTES("Notes"),
-        HAND("Hand");
+        HAND("Hand"),
+        GAIN("Under gain");
 
         private final String title;
 
@@ -99,7 +105,7 @@ final class ReadoutPane extends VBox {
         for (Page p : Page.values()) {
             pages.getChildren().get(p.ordinal()).pseudoClassStateChanged(CHOSEN, p == now);
         }
-        for (Figures f : List.of(notes, hand)) {
+        for (Figures f : List.of(notes, hand, gain)) {
             f.setVisible(f.getUserData() == now);
             f.setManaged(f.getUserData() == now);
         }
@@ -156,6 +162,7 @@ final class ReadoutPane extends VBox {
         notes.row("bass", bassInWords(r), "The lowest note, and what it is to the heard root.");
         contextRows(r);
         handFigures.refresh();
+        gainFigures.refresh();
         String said = String.join("\n", model.score().remarks());
         remarks.setText(said);
         remarks.setManaged(!said.isEmpty());

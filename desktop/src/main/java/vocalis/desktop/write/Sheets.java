@@ -42,8 +42,14 @@ final class Sheets {
 
     private Sheets() {}
 
-    /** Opens a window of the program's look that Esc closes. */
-    static Stage open(Scene owner, String title, Node content, double width, double height) {
+    /** Opens a window of the program's look that Esc closes; Space plays there too. */
+    static Stage open(
+            WriteModel model,
+            Scene owner,
+            String title,
+            Node content,
+            double width,
+            double height) {
         ScrollPane scroll = new ScrollPane(content);
         scroll.setFitToWidth(true);
         Scene scene = new Scene(scroll, width, height);
@@ -60,6 +66,9 @@ final class Sheets {
                 e -> {
                     if (e.getCode() == KeyCode.ESCAPE) {
                         stage.close();
+                    } else if (e.getCode() == KeyCode.SPACE) {
+                        model.togglePlay();
+                        e.consume();
                     }
                 });
         stage.show();
@@ -122,7 +131,7 @@ final class Sheets {
                                         droneGrid(model, tunings.getValue(), content));
         tunings.valueProperty().addListener(o -> fill.run());
         fill.run();
-        open(owner, "Drone map", content, 960, 640);
+        open(model, owner, "Drone map", content, 960, 640);
         Platform.runLater(() -> focusNow(content));
     }
 
@@ -274,7 +283,7 @@ final class Sheets {
         VBox content =
                 new VBox(10, text(v.shape().text() + " over the twelve basses", "help-head"), grid);
         content.getStyleClass().add("help");
-        open(owner, "Bass sweep", content, 620, 390);
+        open(model, owner, "Bass sweep", content, 620, 390);
     }
 
     /** The open strings that give a bass, or those of them that the shape leaves free. */
@@ -333,7 +342,7 @@ final class Sheets {
                                 "caption"),
                         grid);
         content.getStyleClass().add("help");
-        stage[0] = open(owner, "Keys that fit", content, 640, 560);
+        stage[0] = open(model, owner, "Keys that fit", content, 640, 560);
     }
 
     /** The notes of a key's scale that the best key does not share: they decide between the two. */

@@ -61,6 +61,8 @@ final class Transport extends HBox {
             r.getStyleClass().add("meter-segment");
             meter.getChildren().add(r);
         }
+        sink.setOnMouseClicked(e -> SoundSheets.output(model, getScene()));
+        sink.setTooltip(new Tooltip("Where the sound goes (F5)"));
         meter.setAlignment(Pos.CENTER_LEFT);
         meter.setId("meter");
         volume.setPrefWidth(90);
@@ -106,7 +108,10 @@ final class Transport extends HBox {
         AudioOutput.Sink s = model.player().output().sink();
         sink.setText(
                 switch (s) {
-                    case DEVICE -> "output";
+                    case DEVICE ->
+                            model.player().output().muted()
+                                    ? "muted after a change: Ctrl M"
+                                    : "output";
                     case SILENT -> "no sound device: silent";
                     case STARTING -> "starting";
                 });

@@ -3,6 +3,7 @@ package vocalis.desktop.write;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseButton;
@@ -16,12 +17,17 @@ import vocalis.core.riff.Chords;
 import vocalis.core.riff.Score;
 import vocalis.core.theory.Key;
 import vocalis.desktop.view.TimeAxis;
+import vocalis.sound.gain.Ghost;
+import vocalis.workbench.GainWords;
 
 /** Paints the voice band and takes its mouse. */
 final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
 
     private static final double RUNG = 5;
     private static final double LABEL = 13;
+
+    /** Ghosts further under the strongest line are not drawn. */
+    private static final double GHOST_DB = -20;
 
     private final WriteModel model;
     private BandGeometry geometry;
@@ -38,6 +44,7 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
                 model.chordProperty(),
                 model.lane().caretProperty(),
                 model.shownProperty(),
+                model.gain().chordsProperty(),
                 model.noteNamesProperty());
         band.setOnMousePressed(this::pressed);
         band.setOnMouseDragged(this::dragged);
@@ -87,6 +94,7 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         }
         for (int i = 0; i < score.chords().size(); i++) {
             if (geometry.shows(score.chords().get(i))) {
+                paintGhosts(g, i);
                 paintStack(g, i);
             }
         }
@@ -111,6 +119,39 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
             }
         }
         g.setLineDashes();
+    }
+
+    /** What gain adds: dotted lines at the right half of a stack, the strongest named. */
+    private void paintGhosts(GraphicsContext g, int i) {
+        List<GainModel.Read> reads = model.gain().chordsProperty().get();
+        Score.Chord chord = model.score().chords().get(i);
+        if (i >= reads.size() || !reads.get(i).voicing().equals(chord.candidate().voicing())) {
+            return;
+        }
+        VoiceBand c = getSkinnable();
+        double right = geometry.rungRight(chord);
+        double left = geometry.rungLeft(chord) + 0.55 * (right - geometry.rungLeft(chord));
+        boolean chosen = i == model.chordProperty().get();
+        boolean named = false;
+        GainWords words = new GainWords(reads.get(i).voicing(), Optional.of(model.key()));
+        for (Ghost ghost : reads.get(i).against().reading().ghosts()) {
+            double y = geometry.y(ghost.midi() + ghost.cents() / 100);
+            boolean shown =
+                    ghost.db() > GHOST_DB && y > BandGeometry.HEAD + 2 && y < geometry.bottom();
+            if (!shown) {
+                continue;
+            }
+            g.setLineCap(StrokeLineCap.ROUND);
+            g.setLineDashes(0.1, 5);
+            stroke(g, c.dim(), ghost.db() > GHOST_DB / 2 ? 3 : 2, left, y, right, y);
+            g.setLineDashes();
+            if (chosen && !named && right - left > 70) {
+                String name = "ghost " + words.note(ghost.midi()).symbol();
+                text(g, name, right, y - 8, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+                named = true;
+            }
+        }
+        g.setLineCap(StrokeLineCap.BUTT);
     }
 
     private void paintScale(GraphicsContext g, double w) {
@@ -148,7 +189,14 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         String degree = key.degree(chord.root()).symbol();
         double room = right - left - 24;
         String name = r.name().symbol();
-        text(g, fit(name, room - 20, c), left + 12, 18, c.nameFont(), c.ink(), TextAlignment.LEFT);
+        text(
+                g,
+                fit(name, room - 20, c.nameFont()),
+                left + 12,
+                18,
+                c.nameFont(),
+                c.ink(),
+                TextAlignment.LEFT);
         text(g, degree, textRight, 18, c.textFont(), c.dim(), TextAlignment.RIGHT);
         String kind = chord.byHand() ? "by hand" : family(i);
         String shape = chord.candidate().voicing().shape().text();
@@ -166,14 +214,6 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
                 .family()
                 .label()
                 .toLowerCase(java.util.Locale.ROOT);
-    }
-
-    private static String fit(String s, double room, VoiceBand c) {
-        String t = s;
-        while (t.length() > 2 && width(t, c.nameFont()) > room) {
-            t = t.substring(0, t.length() - 2) + "…";
-        }
-        return t;
     }
 
     private void paintStack(GraphicsContext g, int i) {

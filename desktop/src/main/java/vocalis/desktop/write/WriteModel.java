@@ -31,6 +31,7 @@ import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
+import vocalis.sound.device.Devices;
 import vocalis.workbench.Edit;
 import vocalis.workbench.OwnShapes;
 import vocalis.workbench.Player;
@@ -49,6 +50,8 @@ public final class WriteModel {
 
     private final Workspace workspace;
     private final Player player;
+    private final Background background;
+    private String device = Devices.DEFAULT;
     private final Background.Channel<List<Card>> cardChannel;
 
     private final ReadOnlyObjectWrapper<Score> score = new ReadOnlyObjectWrapper<>();
@@ -73,11 +76,13 @@ public final class WriteModel {
     private String found;
     private final LaneModel lane = new LaneModel(this);
     private final ChordEdits chords = new ChordEdits(this);
+    private final GainModel gain = new GainModel(this);
     private boolean hearing;
     private boolean keepCards;
     private boolean begun;
 
     public WriteModel(Workspace workspace, Player player, Background background) {
+        this.background = background;
         this.workspace = workspace;
         this.player = player;
         this.cardChannel = background.channel(this::offer);
@@ -97,6 +102,8 @@ public final class WriteModel {
     public void begin() {
         begun = true;
         requestCards();
+        gain.refresh();
+        gain.refreshChords();
     }
 
     public Workspace workspace() {
@@ -150,6 +157,11 @@ public final class WriteModel {
     /** The lane's caret and what it does to strokes. */
     public LaneModel lane() {
         return lane;
+    }
+
+    /** What gain makes of what is shown. */
+    public GainModel gain() {
+        return gain;
     }
 
     /** What is done to chords and their roots. */
@@ -241,6 +253,9 @@ public final class WriteModel {
             draft.set(null);
         }
         player.show(score(), workspace.secondScore());
+        if (begun) {
+            gain.refreshChords();
+        }
         if (!keepCards) {
             family.set(treatmentFamily());
         }
@@ -419,6 +434,10 @@ public final class WriteModel {
         }
         shown.set(v);
         readout.set(Readout.of(v, key()));
+        if (begun) {
+            gain.refresh();
+            player.prepare(v.shape(), gain.cents(v));
+        }
     }
 
     /** How often the hand comes to what is shown in a minute of the loop at its tempo. */
@@ -529,6 +548,21 @@ public final class WriteModel {
 
     // Sound.
 
+    Background background() {
+        return background;
+    }
+
+    /** Name of the sound device. */
+    String device() {
+        return device;
+    }
+
+    /** Goes over to another device or buffer; it is muted until the player lets it sound. */
+    void useDevice(String name, int bufferFrames) {
+        device = name;
+        player.output().use(Devices.opener(name), bufferFrames);
+    }
+
     /** Starts the loop at the chord under the caret, or stops it. */
     public void togglePlay() {
         if (player.telemetry().latest().playing()) {
@@ -546,11 +580,9 @@ public final class WriteModel {
     public void beginHearing() {
         if (!hearing) {
             hearing = true;
-            Shape shape =
-                    zone.get() == Zone.CARDS || zone.get() == Zone.NECK
-                            ? shown.get().shape()
-                            : currentChord().candidate().voicing().shape();
-            player.hear(shape);
+            boolean looking = zone.get() == Zone.CARDS || zone.get() == Zone.NECK;
+            Voicing v = looking ? shown.get() : currentChord().candidate().voicing();
+            player.hear(v.shape(), gain.cents(v), Optional.empty());
         }
     }
 
@@ -559,6 +591,15 @@ public final class WriteModel {
         if (!hearing) {
             hearing = true;
             player.hear(shape);
+        }
+    }
+
+    /** Sounds what the neck shows with a string let ring that it silences: the miss. */
+    public void beginHearingMiss(int string) {
+        Shape shape = shown.get().shape();
+        if (!hearing && !shape.sounds(string)) {
+            hearing = true;
+            player.hear(shape.with(string, 0));
         }
     }
 
@@ -571,7 +612,7 @@ public final class WriteModel {
     public void beginHearingShown() {
         if (!hearing) {
             hearing = true;
-            player.hear(shown.get().shape());
+            player.hear(shown.get().shape(), gain.cents(shown.get()), Optional.empty());
         }
     }
 

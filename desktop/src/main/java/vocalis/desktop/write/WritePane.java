@@ -222,6 +222,38 @@ public final class WritePane extends BorderPane {
         }
 
         @Override
+        public void embellish() {
+            if (lane.getSkin() instanceof LaneSkin skin) {
+                skin.embellish();
+            }
+        }
+
+        @Override
+        public void prove() {
+            ListenSheets.prove(model, getScene());
+        }
+
+        @Override
+        public void tone() {
+            SoundSheets.tone(model, getScene());
+        }
+
+        @Override
+        public void band() {
+            SoundSheets.band(model, getScene());
+        }
+
+        @Override
+        public void output() {
+            SoundSheets.output(model, getScene());
+        }
+
+        @Override
+        public void tune() {
+            ListenSheets.tune(model, getScene());
+        }
+
+        @Override
         public void modeFinder() {
             Sheets.modeFinder(model, getScene());
         }
@@ -276,6 +308,7 @@ public final class WritePane extends BorderPane {
     }
 
     public void dispose() {
+        model.gain().close();
         transport.dispose();
     }
 

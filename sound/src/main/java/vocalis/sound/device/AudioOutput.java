@@ -90,7 +90,7 @@ public final class AudioOutput implements AutoCloseable {
         return sink;
     }
 
-    /** How often a block came later than the buffer could bridge. */
+    /** How often a block came later than the buffer could bridge, since the line was opened. */
     public long underruns() {
         return underruns;
     }
@@ -118,6 +118,7 @@ public final class AudioOutput implements AutoCloseable {
             } else {
                 muted = muted || before;
                 before = true;
+                underruns = 0;
                 sink = Sink.DEVICE;
                 pushTo(line, now);
                 Thread closer = new Thread(line::close, "vocalis-sound-closer");

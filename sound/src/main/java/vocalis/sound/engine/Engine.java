@@ -242,8 +242,8 @@ public final class Engine {
                 bass.damp();
             }
             case HEAR -> {
-                audition = true;
                 Sample sample = samples[(int) value];
+                audition = sample.sounds();
                 hearGain = sample.gain();
                 StringBank bank = settings.first().bank();
                 hand.strum(sample, bank, HEAR_VELOCITY);

@@ -33,6 +33,16 @@ public record Sample(int[] frets, double[] cents, double gain, int[] under) {
         return new Sample(frets, new double[0], 1, new int[0]);
     }
 
+    /** Whether any string of it sounds; without, only the power chord does, over the loop. */
+    boolean sounds() {
+        for (int f : frets) {
+            if (f >= 0) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     double centsOf(int string) {
         return cents.length == 0 ? 0 : cents[string];
     }
