@@ -1,5 +1,6 @@
 package vocalis.benchmarks;
 
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -14,19 +15,24 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.hands.Hand;
-import vocalis.core.riff.Derivation;
-import vocalis.core.riff.Riff;
+import vocalis.core.riff.Band;
+import vocalis.core.riff.Controls;
+import vocalis.core.riff.Fader;
+import vocalis.core.riff.Feel;
+import vocalis.core.riff.NamedRiff;
 import vocalis.core.riff.Tone;
+import vocalis.core.voicing.Family;
 import vocalis.sound.engine.Engine;
-import vocalis.sound.engine.Settings;
-import vocalis.sound.engine.StringBank;
 import vocalis.workbench.Demo;
+import vocalis.workbench.OfflineRender;
+import vocalis.workbench.Player;
 import vocalis.workbench.SoundEvents;
+import vocalis.workbench.Workspace;
 
 /**
  * One second of the demo's first riff through the whole chain: the score in ms per second of sound
- * is the share of real time in thousandths (50 is 20 times real time).
+ * is the share of real time in thousandths (50 is 20 times real time). BAND is two guitars under
+ * gain, bass and kit.
  */
 @State(Scope.Thread)
 @BenchmarkMode(Mode.AverageTime)
@@ -36,29 +42,41 @@ import vocalis.workbench.SoundEvents;
 @Fork(1)
 public class RenderBenchmark {
 
-    private static final int RATE = 48_000;
+    @Param({"CLEAN", "EDGE", "GAIN", "BAND"})
+    public String scene;
 
-    @Param({"CLEAN", "EDGE", "GAIN"})
-    public Tone tone;
-
-    private final float[] second = new float[2 * RATE];
+    private final float[] second = new float[2 * (int) Player.RATE];
     private Engine engine;
 
     @Setup(Level.Trial)
     public void start() {
-        Riff demo = Demo.riffs().get(0).riff();
-        Riff riff = demo.withGround(demo.ground().withTone(tone));
-        StringBank bank =
-                StringBank.of(
-                        SoundEvents.openHz(riff.ground()), riff.ground().board().frets(), RATE);
-        engine = new Engine(RATE, new Settings(bank, SoundEvents.amp(tone), 104, 1), 1);
-        engine.publish(SoundEvents.program(Derivation.score(riff, Hand.MEDIUM, new Catalogue())));
+        NamedRiff demo = Demo.riffs().get(0);
+        boolean band = scene.equals("BAND");
+        Tone tone = band ? Tone.GAIN : Tone.valueOf(scene);
+        var ground = demo.riff().ground().withTone(tone);
+        if (band) {
+            ground =
+                    ground.withBand(
+                            Band.ALONE
+                                    .withSecond(
+                                            Fader.ON,
+                                            Optional.of(Family.OCTAVE),
+                                            Tone.GAIN,
+                                            Controls.USUAL,
+                                            8)
+                                    .withBass(Fader.ON, Band.BassLine.ROOTS)
+                                    .withKit(Fader.ON, Feel.SIXTEENTHS));
+        }
+        Workspace workspace =
+                new Workspace(new Catalogue(), demo.with(demo.riff().withGround(ground)));
+        engine = OfflineRender.engine(ground);
+        engine.publish(SoundEvents.program(workspace.score(), workspace.secondScore()));
         engine.play(0);
     }
 
     @Benchmark
     public float[] oneSecond() {
-        engine.render(second, RATE);
+        engine.render(second, (int) Player.RATE);
         return second;
     }
 }

@@ -9,7 +9,7 @@ final class Tap implements OutputLine.Opener {
 
     private static final double RATE = 48000;
     private final ByteArrayOutputStream taken = new ByteArrayOutputStream();
-    private final boolean present;
+    private volatile boolean present;
 
     Tap(boolean present) {
         this.present = present;
@@ -25,6 +25,9 @@ final class Tap implements OutputLine.Opener {
 
             @Override
             public int write(byte[] bytes, int count) {
+                if (!present) {
+                    return 0;
+                }
                 synchronized (taken) {
                     taken.write(bytes, 0, count);
                 }
@@ -36,6 +39,11 @@ final class Tap implements OutputLine.Opener {
             @Override
             public void close() {}
         };
+    }
+
+    /** Takes the device away, or brings it back. */
+    void present(boolean there) {
+        present = there;
     }
 
     /** Forgets what came so far. */

@@ -45,7 +45,8 @@ public final class OfflineRender {
         return out;
     }
 
-    private static Engine engine(Ground ground) {
+    /** An engine set as a ground has it, at full volume. */
+    public static Engine engine(Ground ground) {
         return new Engine(Player.RATE, Rigs.of(ground).settings(ground, 1, 1), 1);
     }
 

@@ -129,6 +129,9 @@ public final class Player implements AutoCloseable {
     public void prepare(Shape shape, double[] cents) {
         Settings now = settings;
         Sample sample = new Sample(frets(shape), cents, 1, new int[0]);
+        if (leveller.isShutdown()) {
+            return;
+        }
         leveller.execute(() -> levels.gain(now.first(), sample));
     }
 

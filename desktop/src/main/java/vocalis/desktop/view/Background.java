@@ -33,6 +33,9 @@ public final class Background implements AutoCloseable {
         /** Runs work off the FX thread and hands its result to the channel on it. */
         public void request(Supplier<T> work) {
             long mine = newest.incrementAndGet();
+            if (worker.isShutdown()) {
+                return;
+            }
             worker.execute(
                     () -> {
                         if (mine != newest.get()) {

@@ -32,6 +32,7 @@ final class FamilyBar extends VBox {
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
     private final WriteModel model;
+    private final Runnable toCards;
     private final Map<Family, Button> keys = new EnumMap<>(Family.class);
     private final Label count = new Label();
     private final Button use = new Button("Use it  ⏎");
@@ -39,8 +40,12 @@ final class FamilyBar extends VBox {
     private final TextField find = new TextField();
     private final Button whole = new Button("Whole riff");
 
-    FamilyBar(WriteModel model) {
+    /**
+     * @param toCards puts the caret on the cards
+     */
+    FamilyBar(WriteModel model, Runnable toCards) {
         this.model = model;
+        this.toCards = toCards;
         getStyleClass().add("family-bar");
         HBox top = new HBox(2);
         top.setAlignment(Pos.CENTER_LEFT);
@@ -100,7 +105,7 @@ final class FamilyBar extends VBox {
     void browseOwn() {
         try {
             model.browseOwn();
-            model.zoneProperty().set(Zone.CARDS);
+            toCards.run();
         } catch (RiffFiles.RiffFileException e) {
             count.setText(e.getMessage());
         }
@@ -192,7 +197,7 @@ final class FamilyBar extends VBox {
     private void search() {
         try {
             model.find(find.getText());
-            model.zoneProperty().set(Zone.CARDS);
+            toCards.run();
         } catch (IllegalArgumentException e) {
             count.setText(e.getMessage());
         }

@@ -50,6 +50,15 @@ public final class GainModel implements AutoCloseable {
         return chords.getReadOnlyProperty();
     }
 
+    /** Whether the voicing shown is still being read. */
+    public boolean reckoning() {
+        Voicing v = model.shownProperty().get();
+        return shown.get()
+                .filter(r -> r.voicing().equals(v))
+                .filter(r -> java.util.Arrays.equals(r.cents(), cents(v)))
+                .isEmpty();
+    }
+
     /** Whether thirds are drawn pure where a voicing is heard by itself. */
     public BooleanProperty pureProperty() {
         return pure;

@@ -83,7 +83,13 @@ public final class WritePane extends BorderPane {
         cards.setPrefHeight(78);
         neck.setMinHeight(150);
         neck.setPrefHeight(158);
-        families = new FamilyBar(model);
+        families =
+                new FamilyBar(
+                        model,
+                        () -> {
+                            model.zoneProperty().set(Zone.CARDS);
+                            cards.requestFocus();
+                        });
         VBox voicings = new VBox(families, cards, neck);
         voicings.getStyleClass().add("voicings");
         HBox.setHgrow(voicings, Priority.ALWAYS);

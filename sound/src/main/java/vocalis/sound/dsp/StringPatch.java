@@ -81,6 +81,29 @@ public final class StringPatch {
         return w - 2 * Math.atan2(c * Math.sin(w), 1 + c * Math.cos(w));
     }
 
+    /**
+     * Frequency in Hz of a partial: where the loop's phase is that many periods, stretched by
+     * stiffness.
+     *
+     * @param n 1 for the fundamental
+     */
+    public double partialHz(int n) {
+        double low = 0.9 * n * hz;
+        double high = Math.min(1.6 * n * hz, 0.49 * sampleRate);
+        double d = loopDelay(hz);
+        for (int i = 0; i < 50; i++) {
+            double f = (low + high) / 2;
+            double w = 2 * Math.PI * f / sampleRate;
+            double phase = w * d + lossPhase(lossPole, w) + ALLPASSES * allpassPhase(allpass, w);
+            if (phase < 2 * Math.PI * n) {
+                low = f;
+            } else {
+                high = f;
+            }
+        }
+        return (low + high) / 2;
+    }
+
     /** Frequency in Hz of the first partial. */
     public double hz() {
         return hz;

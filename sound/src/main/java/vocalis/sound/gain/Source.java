@@ -75,12 +75,12 @@ public record Source(int string, double hz, List<Partial> partials) {
         double f0 = patch.hz() * Math.pow(2, cents / 1200);
         List<Partial> partials = new ArrayList<>();
         double strongest = 0;
-        double expected = f0;
-        for (int n = 1; n <= MOST_PARTIALS && expected < HIGHEST_HZ; n++) {
+        double drawn = Math.pow(2, cents / 1200);
+        for (int n = 1; n <= MOST_PARTIALS && n * f0 < HIGHEST_HZ; n++) {
+            double expected = patch.partialHz(n) * drawn;
             Partial p = partial(now, before, expected, f0, sampleRate);
             partials.add(p);
             strongest = Math.max(strongest, p.amplitude());
-            expected = p.hz() + (n == 1 ? p.hz() : p.hz() - partials.get(n - 2).hz());
         }
         double floor = strongest * Math.pow(10, FLOOR_DB / 20);
         partials.removeIf(p -> p.amplitude() < floor);
@@ -91,7 +91,7 @@ public record Source(int string, double hz, List<Partial> partials) {
     private static Partial partial(
             double[] now, double[] before, double expected, double f0, double sampleRate) {
         int middle = (int) Math.round(expected * WINDOW / sampleRate);
-        int span = Math.max(1, (int) (0.3 * f0 * WINDOW / sampleRate));
+        int span = Math.max(1, (int) (0.1 * f0 * WINDOW / sampleRate));
         int best = middle;
         double most = -1;
         for (int k = Math.max(1, middle - span); k <= middle + span && k < WINDOW / 2; k++) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import org.jtransforms.fft.DoubleFFT_1D;
+import org.jtransforms.utils.CommonUtils;
 
 /**
  * Lines of a sound: a Hann-windowed FFT, its local maxima, each refined by a parabola through the
@@ -11,6 +12,13 @@ import org.jtransforms.fft.DoubleFFT_1D;
  * lines more than four bins apart are exact to about a twentieth of a bin.
  */
 public final class Spectrum {
+
+    static {
+        // One thread does each transform: the callers have threads of their own and may be
+        // interrupted.
+        CommonUtils.setThreadsBeginN_1D_FFT_2Threads(Long.MAX_VALUE);
+        CommonUtils.setThreadsBeginN_1D_FFT_4Threads(Long.MAX_VALUE);
+    }
 
     private Spectrum() {}
 

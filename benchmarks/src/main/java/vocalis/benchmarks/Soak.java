@@ -1,0 +1,161 @@
+package vocalis.benchmarks;
+
+import com.sun.management.ThreadMXBean;
+import java.io.IOException;
+import java.lang.management.ManagementFactory;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Hand;
+import vocalis.core.riff.Chords;
+import vocalis.core.riff.Derivation;
+import vocalis.core.riff.Fader;
+import vocalis.core.riff.Feel;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Score;
+import vocalis.core.riff.Tone;
+import vocalis.core.voicing.Family;
+import vocalis.sound.device.AudioOutput;
+import vocalis.sound.device.Clock;
+import vocalis.sound.device.Devices;
+import vocalis.sound.gain.Line;
+import vocalis.sound.gain.Spectrum;
+import vocalis.workbench.Demo;
+import vocalis.workbench.Player;
+
+/**
+ * Plays a demo riff through the machine's sound server and gives it another family in every bar, or
+ * checks what was recorded meanwhile: {@code play SECONDS} and {@code check FILE.wav SECONDS}.
+ * Exits with 1 when the buffer ran empty, something was allocated, a hole is found or a pitch is
+ * missing.
+ */
+public final class Soak {
+
+    private static final int BUFFER = 4096;
+    private static final double HOLE_SECONDS = 0.02;
+
+    private Soak() {}
+
+    public static void main(String[] args) throws Exception {
+        boolean well =
+                args[0].equals("play")
+                        ? play(Double.parseDouble(args[1]))
+                        : check(Path.of(args[1]), Double.parseDouble(args[2]));
+        System.exit(well ? 0 : 1);
+    }
+
+    private static Riff riff() {
+        Riff riff = Demo.riffs().get(1).riff();
+        var ground = riff.ground().withTone(Tone.CLEAN);
+        var band = ground.band().withKit(Fader.ON, Feel.EIGHTHS);
+        return riff.withGround(ground.withBand(band));
+    }
+
+    private static List<Score> voiced() {
+        Catalogue catalogue = new Catalogue();
+        List<Score> all = new ArrayList<>();
+        for (Family f :
+                List.of(Family.POWER, Family.FOURTH, Family.OCTAVE, Family.THIRD, Family.TRIAD)) {
+            all.add(Derivation.score(Chords.familyOfAll(riff(), f), Hand.MEDIUM, catalogue));
+        }
+        return all;
+    }
+
+    private static boolean play(double seconds) throws InterruptedException {
+        List<Score> scores = voiced();
+        Player player =
+                new Player(scores.get(0), Devices.opener(Devices.DEFAULT), Clock.system(), 1);
+        AudioOutput output = player.output();
+        output.use(Devices.opener(Devices.DEFAULT), BUFFER);
+        output.mute(false);
+        player.start();
+        long wait = System.nanoTime() + 5_000_000_000L;
+        while (output.sink() != AudioOutput.Sink.DEVICE && System.nanoTime() < wait) {
+            Thread.sleep(20);
+        }
+        if (output.sink() != AudioOutput.Sink.DEVICE) {
+            System.out.println("no sound server answered");
+            return false;
+        }
+        output.mute(false);
+        player.play(0);
+        Thread.sleep(3000);
+        ThreadMXBean threads = (ThreadMXBean) ManagementFactory.getThreadMXBean();
+        long id = soundThread();
+        long dryBefore = output.underruns();
+        long allocatedBefore = threads.getThreadAllocatedBytes(id);
+        double bar = 60.0 / riff().ground().tempo() * riff().ground().meter().beats();
+        long end = System.nanoTime() + (long) (seconds * 1e9);
+        int bars = 0;
+        while (System.nanoTime() < end) {
+            Thread.sleep((long) (bar * 1000));
+            player.show(scores.get(++bars % scores.size()), Optional.empty());
+        }
+        long dry = output.underruns() - dryBefore;
+        long allocated = threads.getThreadAllocatedBytes(id) - allocatedBefore;
+        player.stop();
+        player.close();
+        // The JDK's own line allocates a little for each write; the engine's share is tested alone.
+        System.out.printf(
+                "%.0f s, re-voiced %d times: the buffer ran empty %d times, %d bytes a block in the line%n",
+                seconds, bars, dry, allocated * 512 / (long) (seconds * Player.RATE));
+        return dry == 0;
+    }
+
+    private static long soundThread() {
+        return Thread.getAllStackTraces().keySet().stream()
+                .filter(t -> t.getName().equals("vocalis-sound"))
+                .findFirst()
+                .orElseThrow()
+                .getId();
+    }
+
+    /** No hole between the first sound and the last, and every root found among the lines. */
+    private static boolean check(Path file, double seconds) throws IOException {
+        byte[] wav = Files.readAllBytes(file);
+        int data = 44;
+        int frames = (wav.length - data) / 4;
+        double[] x = new double[frames];
+        for (int i = 0; i < frames; i++) {
+            int at = data + 4 * i;
+            x[i] = (short) ((wav[at] & 255) | wav[at + 1] << 8) / 32768.0;
+        }
+        int first = 0;
+        while (first < frames && x[first] == 0) {
+            first++;
+        }
+        int last = Math.min(frames, first + (int) (seconds * Player.RATE));
+        int longest = 0;
+        int run = 0;
+        for (int i = first; i < last; i++) {
+            run = x[i] == 0 ? run + 1 : 0;
+            longest = Math.max(longest, run);
+        }
+        double hole = longest / Player.RATE;
+        int missing = missing(x, first, last);
+        System.out.printf(
+                "recorded %.0f s: longest silence %.1f ms, %d of the riff's roots missing%n",
+                (last - first) / Player.RATE, hole * 1000, missing);
+        return hole < HOLE_SECONDS && missing == 0 && last - first > 0.8 * seconds * Player.RATE;
+    }
+
+    private static int missing(double[] x, int first, int last) {
+        Score score = voiced().get(0);
+        int missing = 0;
+        for (Score.Chord c : score.chords()) {
+            boolean found = false;
+            for (int from = first; from + 16384 < last && !found; from += 12000) {
+                for (Line l : Spectrum.lines(x, from, 16384, Player.RATE, -30)) {
+                    double midi = 69 + 12 * Math.log(l.hz() / 440) / Math.log(2);
+                    boolean near = Math.abs(midi - Math.rint(midi)) < 0.05;
+                    found |= near && Math.floorMod((int) Math.rint(midi), 12) == c.root();
+                }
+            }
+            missing += found ? 0 : 1;
+        }
+        return missing;
+    }
+}
