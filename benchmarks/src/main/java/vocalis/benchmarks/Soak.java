@@ -35,6 +35,7 @@ import vocalis.workbench.Player;
 public final class Soak {
 
     private static final int BUFFER = 4096;
+    private static final double WARM_UP_SECONDS = 3;
     private static final double HOLE_SECONDS = 0.02;
 
     private Soak() {}
@@ -82,7 +83,7 @@ public final class Soak {
         }
         output.mute(false);
         player.play(0);
-        Thread.sleep(3000);
+        Thread.sleep((long) (WARM_UP_SECONDS * 1000));
         ThreadMXBean threads = (ThreadMXBean) ManagementFactory.getThreadMXBean();
         long id = soundThread();
         long dryBefore = output.underruns();
@@ -127,6 +128,7 @@ public final class Soak {
         while (first < frames && x[first] == 0) {
             first++;
         }
+        first += (int) (WARM_UP_SECONDS * Player.RATE);
         int last = Math.min(frames, first + (int) (seconds * Player.RATE));
         int longest = 0;
         int run = 0;
