@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
+import vocalis.core.riff.Band;
 import vocalis.core.riff.Chords;
 import vocalis.core.riff.Derivation;
 import vocalis.core.riff.Fader;
@@ -36,6 +37,10 @@ public final class Soak {
 
     private static final int BUFFER = 4096;
     private static final double WARM_UP_SECONDS = 3;
+
+    /** Left out at the end of the recording, where the loop has stopped already. */
+    private static final double STOPPED_SECONDS = 2;
+
     private static final double HOLE_SECONDS = 0.02;
 
     private Soak() {}
@@ -51,7 +56,11 @@ public final class Soak {
     private static Riff riff() {
         Riff riff = Demo.riffs().get(1).riff();
         var ground = riff.ground().withTone(Tone.CLEAN);
-        var band = ground.band().withKit(Fader.ON, Feel.EIGHTHS);
+        // The bass rings through the rests, so that digital silence can only be a hole.
+        var band =
+                ground.band()
+                        .withKit(Fader.ON, Feel.EIGHTHS)
+                        .withBass(Fader.ON, Band.BassLine.ROOTS);
         return riff.withGround(ground.withBand(band));
     }
 
@@ -129,7 +138,7 @@ public final class Soak {
             first++;
         }
         first += (int) (WARM_UP_SECONDS * Player.RATE);
-        int last = Math.min(frames, first + (int) (seconds * Player.RATE));
+        int last = Math.min(frames, first + (int) ((seconds - STOPPED_SECONDS) * Player.RATE));
         int longest = 0;
         int run = 0;
         for (int i = first; i < last; i++) {

@@ -93,6 +93,26 @@ class ArchitectureTest {
         }
     }
 
+    /** Strings, frames and hertz know no chords; the analysis of gain sits on top of both. */
+    @Test
+    void onlyTheAnalysisOfGainKnowsTheCore() {
+        noClasses()
+                .that()
+                .resideInAnyPackage(
+                        "vocalis.sound.dsp..", "vocalis.sound.engine..", "vocalis.sound.device..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("vocalis.core..", "vocalis.sound.gain..")
+                .check(ALL);
+        noClasses()
+                .that()
+                .resideInAPackage("vocalis.sound.gain..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("vocalis.sound.device..")
+                .check(ALL);
+    }
+
     @Test
     void noPackagesGoInCircles() {
         slices().matching("vocalis.(*).(*)..").should().beFreeOfCycles().check(ALL);

@@ -1,18 +1,22 @@
 package vocalis.desktop.write;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.SpinnerValueFactory;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.riff.Band;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
 import vocalis.core.theory.Key;
@@ -34,9 +38,13 @@ final class GroundBar extends HBox {
     private final ComboBox<Mode> mode = new ComboBox<>();
     private final Spinner<Integer> tempo = new Spinner<>();
     private final ComboBox<Tone> tone = new ComboBox<>();
+    private final Button band = new Button();
     private boolean refreshing;
 
-    GroundBar(WriteModel model) {
+    /**
+     * @param openBand opens the sheet of who plays along
+     */
+    GroundBar(WriteModel model, Runnable openBand) {
         this.model = model;
         getStyleClass().add("ground-bar");
         setAlignment(Pos.CENTER_LEFT);
@@ -64,7 +72,11 @@ final class GroundBar extends HBox {
                         field("key", "key-tonic", tonic, 66),
                         field("mode", "key-mode", mode, 152),
                         field("tempo", "tempo", tempo, 82),
-                        field("tone", "tone", tone, 82));
+                        field("tone", "tone", tone, 82),
+                        field("plays along", "band", band, 128));
+        band.getStyleClass().add("band-button");
+        band.setTooltip(new Tooltip("Second guitar, bass, kit and click (W)"));
+        band.setOnAction(e -> openBand.run());
         wire();
         refresh();
         model.scoreProperty().addListener(o -> refresh());
@@ -164,8 +176,19 @@ final class GroundBar extends HBox {
         offer(tonic, g.key().tonic());
         offer(mode, g.key().mode());
         tone.setValue(g.tone());
+        band.setText(alongWith(g.band()));
         tempo.getValueFactory().setValue(g.tempo());
         refreshing = false;
+    }
+
+    private static String alongWith(Band b) {
+        List<String> who = new ArrayList<>();
+        who.add(b.second().on() ? "guitar" : "");
+        who.add(b.bass().on() ? "bass" : "");
+        who.add(b.kit().on() ? "kit" : "");
+        who.add(b.click().on() ? "click" : "");
+        who.removeIf(String::isEmpty);
+        return who.isEmpty() ? "nobody" : String.join(", ", who);
     }
 
     /** Shows a value, adding it to the list when a file brought one that is not offered. */

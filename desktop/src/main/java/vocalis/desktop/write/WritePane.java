@@ -47,7 +47,7 @@ public final class WritePane extends BorderPane {
         neck = new Neck(model);
         neck.setId("neck");
         compare = new Compare(model);
-        ground = new GroundBar(model);
+        ground = new GroundBar(model, () -> SoundSheets.band(model, getScene()));
         transport = new Transport(model, band, lane);
         keys = new Keys(model, new Deeds());
         setTop(top());

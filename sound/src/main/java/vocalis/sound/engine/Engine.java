@@ -36,6 +36,7 @@ public final class Engine {
     private static final double DUCKED = 0.18;
     private static final double DUCK_SECONDS = 0.03;
     private static final double HEAR_VELOCITY = 0.8;
+    private static final double SLEW = 0.002;
     private static final double CEILING = 0.89;
 
     private final double sampleRate;
@@ -67,6 +68,9 @@ public final class Engine {
     private long frames;
     private double volume;
     private double duck = 1;
+    private double bassGain;
+    private double kitGain;
+    private double clickGain;
     private double oneGain;
     private double twoGain;
     private double hearGain = 1;
@@ -90,8 +94,11 @@ public final class Engine {
         bass = new Bass(sampleRate, seed + 2000);
         kit = new Kit(sampleRate);
         limiter = new Limiter(sampleRate, CEILING);
-        loop.pan(settings.first().pan());
-        second.pan(settings.second().pan());
+        loop.place(settings.first().pan());
+        second.place(settings.second().pan());
+        bassGain = settings.bass();
+        kitGain = settings.kit();
+        clickGain = settings.click();
     }
 
     private Part part(Rig rig, long seed) {
@@ -321,9 +328,12 @@ public final class Engine {
             return;
         }
         for (int i = 0; i < frames; i++) {
-            double y = bassSounds ? set.bass() * bass.next() : 0;
+            bassGain += SLEW * (set.bass() - bassGain);
+            kitGain += SLEW * (set.kit() - kitGain);
+            clickGain += SLEW * (set.click() - clickGain);
+            double y = bassSounds ? bassGain * bass.next() : 0;
             if (kitSounds) {
-                y += set.kit() * kit.next() + set.click() * kit.nextClick();
+                y += kitGain * kit.next() + clickGain * kit.nextClick();
             }
             float v = (float) (y * (from + (to - from) * (i + 1) / frames));
             out[2 * (offset + i)] += v;

@@ -18,6 +18,7 @@ final class Part {
     private static final double AMP_TAIL_SECONDS = 0.5;
     private static final double STRUM_SECONDS = 0.007;
     private static final double HAMMER_SECONDS = 0.004;
+    private static final double PAN_A_BLOCK = 0.02;
     private static final double FRET_SECONDS = 0.008;
 
     private final double sampleRate;
@@ -30,8 +31,10 @@ final class Part {
     private Amplifier incoming;
     private double fade;
     private int restFrames = Integer.MAX_VALUE / 2;
-    private double left = Math.sqrt(0.5);
-    private double right = Math.sqrt(0.5);
+    private double left = 1;
+    private double right = 1;
+    private double leftTarget = 1;
+    private double rightTarget = 1;
 
     /** A slide on its way: per string the fret it goes to and the frames between two frets. */
     private final int[] slideTo;
@@ -74,10 +77,17 @@ final class Part {
         return true;
     }
 
-    /** Where the part stands, −1 to 1, with equal power. */
+    /** Where the part stands, −1 to 1, with equal power; it goes there over some blocks. */
     void pan(double pan) {
-        left = Math.cos((pan + 1) * Math.PI / 4);
-        right = Math.sin((pan + 1) * Math.PI / 4);
+        leftTarget = Math.sqrt(2) * Math.cos((pan + 1) * Math.PI / 4);
+        rightTarget = Math.sqrt(2) * Math.sin((pan + 1) * Math.PI / 4);
+    }
+
+    /** Puts the part there at once; before anything sounds. */
+    void place(double pan) {
+        pan(pan);
+        left = leftTarget;
+        right = rightTarget;
     }
 
     /**
@@ -227,6 +237,8 @@ final class Part {
         }
         amp.process(sum, 0, frames);
         double step = 1 / (FADE_SECONDS * sampleRate);
+        double moveLeft = slewed(leftTarget - left) / frames;
+        double moveRight = slewed(rightTarget - right) / frames;
         for (int i = 0; i < frames; i++) {
             double y = sum[i];
             if (incoming != null) {
@@ -234,13 +246,19 @@ final class Part {
                 y = y * (1 - fade) + other[i] * fade;
             }
             y *= fromGain + (toGain - fromGain) * (i + 1) / frames;
-            stereo[2 * (offsetFrames + i)] += (float) (y * left * Math.sqrt(2));
-            stereo[2 * (offsetFrames + i) + 1] += (float) (y * right * Math.sqrt(2));
+            left += moveLeft;
+            right += moveRight;
+            stereo[2 * (offsetFrames + i)] += (float) (y * left);
+            stereo[2 * (offsetFrames + i) + 1] += (float) (y * right);
         }
         if (incoming != null && fade >= 1) {
             amp = incoming;
             incoming = null;
         }
+    }
+
+    private static double slewed(double way) {
+        return Math.max(-PAN_A_BLOCK, Math.min(PAN_A_BLOCK, way));
     }
 
     private boolean sumStrings(int frames) {

@@ -9,6 +9,8 @@ import java.lang.management.ManagementFactory;
 import org.junit.jupiter.api.Test;
 import vocalis.sound.Measure;
 import vocalis.sound.dsp.AmpSettings;
+import vocalis.sound.dsp.Damping;
+import vocalis.sound.dsp.Piece;
 
 class EngineTest {
 
@@ -220,6 +222,61 @@ class EngineTest {
 
     private static double crest(double[] x) {
         return Measure.peak(x, 4800, x.length) / Measure.rms(x, 4800, x.length);
+    }
+
+    /** Levels, places and tones turned while the loop plays: no step beyond a plucked attack's. */
+    @Test
+    void turningAnythingWhilePlayingMakesNoClick() {
+        Engine engine = Measure.engine(AmpSettings.EDGE);
+        engine.publish(eighths(A5));
+        engine.play(0);
+        double attack = biggestStep(Measure.left(engine, 4));
+        double biggest = 0;
+        double last = Double.NaN;
+        for (int i = 0; i < 60; i++) {
+            AmpSettings amp =
+                    AmpSettings.EDGE.turned(new int[] {i % 3, 0, -(i % 4), 0, 0, -(i % 2)});
+            Rig rig = new Rig(Measure.bank(), amp, i % 2 == 0 ? 0 : -0.7, 0.5 + 0.1 * (i % 5));
+            engine.publish(
+                    new Settings(rig, rig, 120, 0.1 * (i % 7), 0, 0, 0, i % 3 == 0 ? 0.9 : 0.5));
+            double[] x = Measure.left(engine, 0.113);
+            biggest = Math.max(biggest, biggestStep(x));
+            biggest = Double.isNaN(last) ? biggest : Math.max(biggest, Math.abs(x[0] - last));
+            last = x[x.length - 1];
+        }
+        assertThat(biggest).isLessThanOrEqualTo(1.15 * attack);
+    }
+
+    /** Two parts on two sides, bass, kit and gestures together: nothing is allocated either. */
+    @Test
+    void theWholeBandAllocatesNothing() {
+        Program.Builder b = new Program.Builder(4 * QUARTER, QUARTER, 6);
+        for (int i = 0; i < 8; i++) {
+            long at = i * QUARTER / 2;
+            b.strike(0, at, new int[] {5, 7, 7, -3, -1, -1}, 0.9, Damping.OPEN, true);
+            b.strike(1, at, new int[] {-1, -1, 7, -1, 8, -1}, 0.7, Damping.LIGHT, false);
+            b.gesture(0, at + 3000, 1, Program.Gesture.HAMMER, 9, 0);
+            b.gesture(0, at + 5000, 2, Program.Gesture.BEND, 100, 2000);
+            b.gesture(1, at + 3000, 2, Program.Gesture.SLIDE, 9, 3000);
+            b.gesture(1, at + 6500, 4, Program.Gesture.VIBRATO, 40, 0);
+            b.bass(at, 33, 0.8).hit(at, Piece.KICK, 1).hit(at, Piece.HAT, 0.5);
+            b.hit(at, Piece.CLICK, 0.5);
+        }
+        Engine engine = Measure.engine(AmpSettings.GAIN);
+        engine.publish(b.build());
+        engine.play(0);
+        float[] out = new float[2 * Engine.BLOCK];
+        for (int i = 0; i < 6000; i++) {
+            engine.render(out, Engine.BLOCK);
+        }
+        ThreadMXBean threads = (ThreadMXBean) ManagementFactory.getThreadMXBean();
+        long id = Thread.currentThread().getId();
+        threads.getThreadAllocatedBytes(id);
+        long before = threads.getThreadAllocatedBytes(id);
+        for (int i = 0; i < 4000; i++) {
+            engine.render(out, Engine.BLOCK);
+        }
+        assertThat(threads.getThreadAllocatedBytes(id) - before).isZero();
     }
 
     @Test
