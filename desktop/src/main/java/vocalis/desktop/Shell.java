@@ -110,7 +110,7 @@ final class Shell {
                 .addListener(
                         o -> {
                             if (!stage.isFocused()) {
-                                model.endHearing();
+                                model.hearing().endHearing();
                             }
                         });
         write.begin();

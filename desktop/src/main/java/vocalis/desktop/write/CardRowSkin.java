@@ -34,7 +34,7 @@ final class CardRowSkin extends CanvasSkin<CardRow> {
                 model.draftProperty(),
                 model.shownProperty());
         row.setOnMousePressed(this::pressed);
-        row.setOnMouseReleased(e -> model.endHearing());
+        row.setOnMouseReleased(e -> model.hearing().endHearing());
         row.setOnScroll(e -> model.moveCard(e.getDeltaY() < 0 ? 1 : -1));
     }
 
@@ -193,6 +193,6 @@ final class CardRowSkin extends CanvasSkin<CardRow> {
         if (e.getClickCount() == 2) {
             model.useShown();
         }
-        model.beginHearingShown();
+        model.hearing().beginHearingShown();
     }
 }

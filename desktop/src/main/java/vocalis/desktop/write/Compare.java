@@ -81,8 +81,8 @@ final class Compare {
         Readout r = Readout.of(v, key);
         Button name = new Button(r.name().symbol());
         name.getStyleClass().add("compare-name");
-        name.setOnMousePressed(e -> model.hear(v.shape()));
-        name.setOnMouseReleased(e -> model.endHearing());
+        name.setOnMousePressed(e -> model.hearing().hear(v.shape()));
+        name.setOnMouseReleased(e -> model.hearing().endHearing());
         VBox box = new VBox(6, name, Sheets.mono(v.shape().text()), strip(v, r));
         box.getStyleClass().add("compare-column");
         box.setPrefWidth(240);

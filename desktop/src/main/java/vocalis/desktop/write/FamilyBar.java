@@ -104,7 +104,7 @@ final class FamilyBar extends VBox {
 
     void browseOwn() {
         try {
-            model.browseOwn();
+            model.offer().browseOwn();
             toCards.run();
         } catch (RiffFiles.RiffFileException e) {
             count.setText(e.getMessage());
@@ -113,7 +113,7 @@ final class FamilyBar extends VBox {
 
     void keepShown() {
         try {
-            model.keepShown();
+            model.offer().keepShown();
             count.setText(
                     "kept as your own: " + model.shownProperty().get().shape() + " (0 shows them)");
         } catch (RiffFiles.RiffFileException e) {
@@ -145,8 +145,9 @@ final class FamilyBar extends VBox {
                 .selectedProperty()
                 .addListener(
                         o -> {
-                            Filter f = model.filterProperty().get();
-                            model.filterProperty()
+                            Filter f = model.offer().filterProperty().get();
+                            model.offer()
+                                    .filterProperty()
                                     .set(
                                             new Filter(
                                                     f.open(),
@@ -156,11 +157,12 @@ final class FamilyBar extends VBox {
                                                     comfortable.isSelected()));
                         });
         filters.getItems().add(comfortable);
-        model.filterProperty()
+        model.offer()
+                .filterProperty()
                 .addListener(
                         o ->
                                 filters.setText(
-                                        model.filterProperty().get().equals(Filter.NONE)
+                                        model.offer().filterProperty().get().equals(Filter.NONE)
                                                 ? "Filter"
                                                 : "Filter (on)"));
         return filters;
@@ -175,8 +177,11 @@ final class FamilyBar extends VBox {
             item.setSelected(value == values[0]);
             item.setOnAction(
                     e ->
-                            model.filterProperty()
-                                    .set(change.apply(model.filterProperty().get()).apply(value)));
+                            model.offer()
+                                    .filterProperty()
+                                    .set(
+                                            change.apply(model.offer().filterProperty().get())
+                                                    .apply(value)));
             filters.getItems().add(item);
         }
         filters.getItems().add(new SeparatorMenuItem());
@@ -196,7 +201,7 @@ final class FamilyBar extends VBox {
 
     private void search() {
         try {
-            model.find(find.getText());
+            model.offer().find(find.getText());
             toCards.run();
         } catch (IllegalArgumentException e) {
             count.setText(e.getMessage());
@@ -205,14 +210,15 @@ final class FamilyBar extends VBox {
 
     private void refresh() {
         Family chosen = model.familyProperty().get();
-        boolean searched = model.found().isPresent();
+        boolean searched = model.offer().found().isPresent();
         keys.forEach((f, b) -> b.pseudoClassStateChanged(CHOSEN, f == chosen && !searched));
         Score.Chord chord = model.currentChord();
         Key key = model.key();
         int voicings = model.cardsProperty().get().stream().mapToInt(c -> c.places().size()).sum();
         int cards = model.cardsProperty().get().size();
         String what =
-                model.found()
+                model.offer()
+                        .found()
                         .map(f -> "found for " + f + ": ")
                         .orElse(chosen.label() + " on " + key.spell(chord.root()) + ": ");
         count.setText(what + voicings + " in " + cards + (cards == 1 ? " shape" : " shapes"));

@@ -243,7 +243,7 @@ public final class Keys {
     }
 
     private void everywhere(Actions actions) {
-        add(KeyCode.SPACE, false, false, "play the loop, stop it", model::togglePlay);
+        add(KeyCode.SPACE, false, false, "play the loop, stop it", model.hearing()::togglePlay);
         add(KeyCode.ESCAPE, false, false, "out again, back to the chords", actions::leave);
         add(
                 KeyCode.V,
@@ -340,7 +340,7 @@ public final class Keys {
                 KeyEvent.KEY_RELEASED,
                 e -> {
                     if (e.getCode() == KeyCode.H || e.getCode() == KeyCode.M) {
-                        model.endHearing();
+                        model.hearing().endHearing();
                     }
                 });
     }
@@ -378,12 +378,12 @@ public final class Keys {
             return;
         }
         if (plain && e.getCode() == KeyCode.H) {
-            model.beginHearing();
+            model.hearing().beginHearing();
             e.consume();
             return;
         }
         if (plain && e.getCode() == KeyCode.M && model.zoneProperty().get() == Zone.NECK) {
-            model.beginHearingMiss(model.neckStringProperty().get());
+            model.hearing().beginHearingMiss(model.neckStringProperty().get());
             e.consume();
             return;
         }

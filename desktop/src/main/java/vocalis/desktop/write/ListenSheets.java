@@ -225,20 +225,20 @@ final class ListenSheets {
             Button name = new Button("string " + (n - s));
             name.getStyleClass().add("prove-name");
             name.setId("tune-" + (n - s));
-            name.setOnMousePressed(e -> model.hear(open));
-            name.setOnMouseReleased(e -> model.endHearing());
+            name.setOnMousePressed(e -> model.hearing().hear(open));
+            name.setOnMouseReleased(e -> model.hearing().endHearing());
             name.addEventHandler(
                     KeyEvent.KEY_PRESSED,
                     e -> {
                         if (e.getCode() == KeyCode.H) {
-                            model.hear(open);
+                            model.hearing().hear(open);
                         }
                     });
             name.addEventHandler(
                     KeyEvent.KEY_RELEASED,
                     e -> {
                         if (e.getCode() == KeyCode.H) {
-                            model.endHearing();
+                            model.hearing().endHearing();
                         }
                     });
             String note = vocalis.core.theory.Spelling.plain(midi).at(midi).symbol();
@@ -259,6 +259,6 @@ final class ListenSheets {
                         grid);
         content.getStyleClass().add("help");
         Stage stage = Sheets.open(model, owner, "Tune up", content, 430, 130 + 34 * n);
-        stage.setOnHidden(e -> model.endHearing());
+        stage.setOnHidden(e -> model.hearing().endHearing());
     }
 }

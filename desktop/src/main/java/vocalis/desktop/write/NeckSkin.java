@@ -38,7 +38,7 @@ final class NeckSkin extends CanvasSkin<Neck> {
                 model.neckStringProperty(),
                 model.neckFretProperty());
         neck.setOnMousePressed(this::pressed);
-        neck.setOnMouseReleased(e -> model.endHearing());
+        neck.setOnMouseReleased(e -> model.hearing().endHearing());
         neck.setOnMouseMoved(this::hover);
         neck.setOnMouseExited(e -> unhover());
     }
@@ -250,7 +250,7 @@ final class NeckSkin extends CanvasSkin<Neck> {
         getSkinnable().requestFocus();
         if (e.getButton() == MouseButton.PRIMARY && geometry != null) {
             model.toggleFret(geometry.stringAt(e.getY()), geometry.fretAt(e.getX()));
-            model.beginHearingShown();
+            model.hearing().beginHearingShown();
         }
     }
 

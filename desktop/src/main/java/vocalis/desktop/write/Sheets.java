@@ -67,7 +67,7 @@ final class Sheets {
                     if (e.getCode() == KeyCode.ESCAPE) {
                         stage.close();
                     } else if (e.getCode() == KeyCode.SPACE) {
-                        model.togglePlay();
+                        model.hearing().togglePlay();
                         e.consume();
                     }
                 });

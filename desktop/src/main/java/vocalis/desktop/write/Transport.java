@@ -51,7 +51,7 @@ final class Transport extends HBox {
         play.setFocusTraversable(false);
         play.setAccessibleText("Play or stop");
         play.setTooltip(new Tooltip("Play the loop from this bar, or stop (Space)"));
-        play.setOnAction(e -> model.togglePlay());
+        play.setOnAction(e -> model.hearing().togglePlay());
         position.getStyleClass().add("position");
         position.setId("position");
         sink.getStyleClass().add("caption");
@@ -61,7 +61,7 @@ final class Transport extends HBox {
             r.getStyleClass().add("meter-segment");
             meter.getChildren().add(r);
         }
-        sink.setOnMouseClicked(e -> SoundSheets.output(model, getScene()));
+        sink.setOnMouseClicked(e -> OutputSheet.show(model, getScene()));
         sink.setTooltip(new Tooltip("Where the sound goes (F5)"));
         meter.setAlignment(Pos.CENTER_LEFT);
         meter.setId("meter");

@@ -1,6 +1,5 @@
 package vocalis.desktop.write;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
@@ -13,12 +12,7 @@ import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
-import vocalis.core.choice.Filter;
-import vocalis.core.choice.Finder;
-import vocalis.core.choice.OwnShape;
-import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Fingering;
-import vocalis.core.hands.Hand;
 import vocalis.core.hands.IdleFingers;
 import vocalis.core.harmony.Readout;
 import vocalis.core.instrument.Shape;
@@ -31,11 +25,8 @@ import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
-import vocalis.sound.device.Devices;
 import vocalis.workbench.Edit;
-import vocalis.workbench.OwnShapes;
 import vocalis.workbench.Player;
-import vocalis.workbench.RiffFiles;
 import vocalis.workbench.Workspace;
 
 /**
@@ -51,8 +42,6 @@ public final class WriteModel {
     private final Workspace workspace;
     private final Player player;
     private final Background background;
-    private String device = Devices.DEFAULT;
-    private final Background.Channel<List<Card>> cardChannel;
 
     private final ReadOnlyObjectWrapper<Score> score = new ReadOnlyObjectWrapper<>();
     private final IntegerProperty chord = new SimpleIntegerProperty();
@@ -71,13 +60,11 @@ public final class WriteModel {
     private final BooleanProperty support = new SimpleBooleanProperty();
     private final BooleanProperty scaleSteps = new SimpleBooleanProperty();
     private final ObjectProperty<Zone> zone = new SimpleObjectProperty<>(Zone.BAND);
-    private final ObjectProperty<Filter> filter = new SimpleObjectProperty<>(Filter.NONE);
-    private final OwnShapes ownShapes = new OwnShapes(OwnShapes.userFolder());
-    private String found;
+    private final CardOffer offer;
+    private final Hearing hearing;
     private final LaneModel lane = new LaneModel(this);
     private final ChordEdits chords = new ChordEdits(this);
     private final GainModel gain = new GainModel(this);
-    private boolean hearing;
     private boolean keepCards;
     private boolean begun;
 
@@ -85,13 +72,14 @@ public final class WriteModel {
         this.background = background;
         this.workspace = workspace;
         this.player = player;
-        this.cardChannel = background.channel(this::offer);
+        this.offer = new CardOffer(this, background, this::offered);
+        this.hearing = new Hearing(this);
         workspace.onChange(this::documentChanged);
         score.set(workspace.score());
         family.set(treatmentFamily());
         chord.addListener(o -> chordMoved());
         family.addListener(o -> requestCards());
-        filter.addListener(o -> requestCards());
+        offer.filterProperty().addListener(o -> requestCards());
         card.addListener(o -> refreshShown());
         place.addListener(o -> refreshShown());
         draft.addListener(o -> refreshShown());
@@ -270,98 +258,28 @@ public final class WriteModel {
         refreshShown();
     }
 
-    /** What was searched for, while its answers stand in the row. */
-    public Optional<String> found() {
-        return Optional.ofNullable(found);
+    /** What is offered: searched for, filtered, or the player's own. */
+    public CardOffer offer() {
+        return offer;
     }
 
-    /**
-     * Finds a shape ({@code x-9-11-11-0-0}), the voicings of a name ({@code F#7sus4}) or of notes
-     * ({@code F# C# B E}).
-     *
-     * @throws IllegalArgumentException when the text is none of these
-     */
-    public void find(String text) {
-        Finder.Query query = Finder.parse(text, riff().ground().board());
-        if (query.shape().isPresent()) {
-            draft.set(query.shape().get());
-            card.set(BY_HAND);
-            refreshShown();
-            return;
-        }
-        found = query.text();
-        draft.set(null);
-        Ground ground = riff().ground();
-        List<Shape> near = neighbours();
-        Family nearest = family.get();
-        cardChannel.request(
-                () ->
-                        new Ranking(nearest, near, ground.key())
-                                .cards(Finder.candidates(query, ground.board(), workspace.hand())));
+    Background background() {
+        return background;
+    }
+
+    /** What sounds at the player's word. */
+    public Hearing hearing() {
+        return hearing;
     }
 
     private void requestCards() {
-        if (!begun) {
-            return;
+        if (begun) {
+            offer.request();
         }
-        found = null;
-        Ground ground = riff().ground();
-        Family wanted = family.get();
-        int root = currentChord().root();
-        List<Shape> near = neighbours();
-        Filter passing = filter.get();
-        Hand hand = workspace.hand();
-        cardChannel.request(
-                () -> {
-                    List<Candidate> all =
-                            workspace.catalogue().candidates(ground.board(), hand, wanted, root);
-                    List<Candidate> kept =
-                            all.stream().filter(c -> passing.accepts(c, hand)).toList();
-                    return new Ranking(wanted, near, ground.key()).cards(kept);
-                });
     }
 
-    /** What is let through of the cards. */
-    public ObjectProperty<Filter> filterProperty() {
-        return filter;
-    }
-
-    /** Keeps what is shown as one of the player's own shapes. */
-    public void keepShown() throws RiffFiles.RiffFileException {
-        Voicing v = shown.get();
-        ownShapes.keep(new OwnShape(readout.get().name().symbol(), v.shapeClass()));
-    }
-
-    /** Shows the player's own shapes on this root. */
-    public void browseOwn() throws RiffFiles.RiffFileException {
-        List<OwnShape> own = ownShapes.all();
-        found = "own shapes";
-        draft.set(null);
-        Ground ground = riff().ground();
-        int root = currentChord().root();
-        List<Shape> near = neighbours();
-        Hand hand = workspace.hand();
-        Family nearest = family.get();
-        cardChannel.request(
-                () -> {
-                    List<Candidate> all = new ArrayList<>();
-                    own.forEach(o -> all.addAll(o.places(ground.board(), hand, root)));
-                    return new Ranking(nearest, near, ground.key()).cards(all);
-                });
-    }
-
-    private List<Shape> neighbours() {
-        List<Shape> near = new ArrayList<>();
-        int n = score().chords().size();
-        if (n > 1) {
-            near.add(score().chords().get((chord.get() + n - 1) % n).candidate().voicing().shape());
-            near.add(score().chords().get((chord.get() + 1) % n).candidate().voicing().shape());
-        }
-        return near;
-    }
-
-    private void offer(List<Card> offered) {
-        cards.set(offered);
+    private void offered(List<Card> all) {
+        cards.set(all);
         selectInRiff();
         refreshShown();
     }
@@ -427,7 +345,7 @@ public final class WriteModel {
         } else if (card.get() < cards.get().size()) {
             List<Candidate> places = cards.get().get(card.get()).places();
             Voicing offered = places.get(Math.min(place.get(), places.size() - 1)).voicing();
-            if ((found != null || offered.root() == currentChord().root())
+            if ((offer.found().isPresent() || offered.root() == currentChord().root())
                     && offered.board().equals(v.board())) {
                 v = offered;
             }
@@ -465,7 +383,7 @@ public final class WriteModel {
     /** Shows the cards of a family without changing the riff. */
     public void browse(Family other) {
         draft.set(null);
-        if (found != null && family.get() == other) {
+        if (offer.found().isPresent() && family.get() == other) {
             requestCards();
         }
         family.set(other);
@@ -546,80 +464,8 @@ public final class WriteModel {
         workspace.apply(new Edit.SetGround(ground, what));
     }
 
-    // Sound.
-
-    Background background() {
-        return background;
-    }
-
-    /** Name of the sound device. */
-    String device() {
-        return device;
-    }
-
-    /** Goes over to another device or buffer; it is muted until the player lets it sound. */
-    void useDevice(String name, int bufferFrames) {
-        device = name;
-        player.output().use(Devices.opener(name), bufferFrames);
-    }
-
-    /** Starts the loop at the chord under the caret, or stops it. */
-    public void togglePlay() {
-        if (player.telemetry().latest().playing()) {
-            player.stop();
-        } else {
-            long bar = riff().ground().meter().barTicks();
-            player.play(currentChord().start() / bar * bar);
-        }
-    }
-
-    /**
-     * Sounds what is under the caret until {@link #endHearing}; repeated calls while held do
-     * nothing.
-     */
-    public void beginHearing() {
-        if (!hearing) {
-            hearing = true;
-            boolean looking = zone.get() == Zone.CARDS || zone.get() == Zone.NECK;
-            Voicing v = looking ? shown.get() : currentChord().candidate().voicing();
-            player.hear(v.shape(), gain.cents(v), Optional.empty());
-        }
-    }
-
-    /** Sounds a shape. */
-    public void hear(Shape shape) {
-        if (!hearing) {
-            hearing = true;
-            player.hear(shape);
-        }
-    }
-
-    /** Sounds what the neck shows with a string let ring that it silences: the miss. */
-    public void beginHearingMiss(int string) {
-        Shape shape = shown.get().shape();
-        if (!hearing && !shape.sounds(string)) {
-            hearing = true;
-            player.hear(shape.with(string, 0));
-        }
-    }
-
     /** Takes another key without moving a note: roots and chosen shapes are restated in it. */
     public void reinterpret(Key other) {
         workspace.apply(new Edit.Reinterpret(other, score()));
-    }
-
-    /** Sounds what the neck shows. */
-    public void beginHearingShown() {
-        if (!hearing) {
-            hearing = true;
-            player.hear(shown.get().shape(), gain.cents(shown.get()), Optional.empty());
-        }
-    }
-
-    public void endHearing() {
-        if (hearing) {
-            hearing = false;
-            player.release();
-        }
     }
 }

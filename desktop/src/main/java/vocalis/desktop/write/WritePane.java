@@ -47,7 +47,7 @@ public final class WritePane extends BorderPane {
         neck = new Neck(model);
         neck.setId("neck");
         compare = new Compare(model);
-        ground = new GroundBar(model, () -> SoundSheets.band(model, getScene()));
+        ground = new GroundBar(model, () -> BandSheet.show(model, getScene()));
         transport = new Transport(model, band, lane);
         keys = new Keys(model, new Deeds());
         setTop(top());
@@ -172,7 +172,7 @@ public final class WritePane extends BorderPane {
 
     /** Esc: ends hearing, gives up a draft, goes back to the chords. */
     private void leave() {
-        model.endHearing();
+        model.hearing().endHearing();
         if (model.draftProperty().get() != null) {
             model.dropDraft();
         }
@@ -241,17 +241,17 @@ public final class WritePane extends BorderPane {
 
         @Override
         public void tone() {
-            SoundSheets.tone(model, getScene());
+            ToneSheet.show(model, getScene());
         }
 
         @Override
         public void band() {
-            SoundSheets.band(model, getScene());
+            BandSheet.show(model, getScene());
         }
 
         @Override
         public void output() {
-            SoundSheets.output(model, getScene());
+            OutputSheet.show(model, getScene());
         }
 
         @Override

@@ -166,6 +166,66 @@ class AudioOutputTest {
         }
     }
 
+    /** Another device or buffer takes over muted; what plays goes on, and sounds when asked to. */
+    @Test
+    void anotherDeviceTakesOverMuted() {
+        Engine engine = looping();
+        Keeping first = new Keeping();
+        Keeping second = new Keeping();
+        try (AudioOutput output = new AudioOutput(engine, first, Clock.system(), 2048)) {
+            output.start();
+            await(() -> first.loudest > 0.01);
+            assertThat(output.muted()).isFalse();
+            double before = output.latencySeconds();
+            output.use(second, 4096);
+            await(() -> second.frames > 4096);
+            assertThat(output.muted()).isTrue();
+            assertThat(second.loudest).isZero();
+            assertThat(output.bufferFrames()).isEqualTo(4096);
+            assertThat(output.latencySeconds() - before)
+                    .isCloseTo(2048 / 48000.0, org.assertj.core.api.Assertions.within(1e-9));
+            output.mute(false);
+            await(() -> second.loudest > 0.01);
+            assertThat(engine.telemetry().latest().playing()).isTrue();
+        }
+    }
+
+    /** A device that only looks at what it is given, at the pace of a real one. */
+    private static final class Keeping implements OutputLine.Opener {
+        volatile double loudest;
+        volatile long frames;
+
+        @Override
+        public OutputLine open(double sampleRate, int bufferFrames) {
+            return new OutputLine() {
+                @Override
+                public int write(byte[] bytes, int count) {
+                    double most = loudest;
+                    for (int i = 0; i < count; i += 2) {
+                        int v = (short) ((bytes[i] & 255) | bytes[i + 1] << 8);
+                        most = Math.max(most, Math.abs(v) / 32768.0);
+                    }
+                    loudest = most;
+                    frames += count / 4;
+                    Clock.system().sleep(count / 4 * 1_000_000_000L / 48000);
+                    return count;
+                }
+
+                @Override
+                public void close() {}
+            };
+        }
+    }
+
+    @Test
+    void aDeviceThatIsNotThereIsToldInWords() {
+        assertThat(Devices.names().get(0)).isEqualTo(Devices.DEFAULT);
+        org.assertj.core.api.Assertions.assertThatThrownBy(
+                        () -> Devices.opener("no such device").open(48000, 2048))
+                .isInstanceOf(OutputLine.NoDevice.class)
+                .hasMessageContaining("no sound device");
+    }
+
     private static void await(BooleanSupplier condition) {
         long end = System.nanoTime() + 20_000_000_000L;
         while (!condition.getAsBoolean()) {

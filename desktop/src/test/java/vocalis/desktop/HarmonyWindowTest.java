@@ -1,0 +1,206 @@
+package vocalis.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Window;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import vocalis.core.instrument.Tuning;
+import vocalis.core.riff.Riff;
+import vocalis.core.voicing.Family;
+import vocalis.desktop.write.Zone;
+import vocalis.workbench.Demo;
+
+/** Finding, comparing, drones, idle fingers and hands in the real window. */
+@ExtendWith(ApplicationExtension.class)
+class HarmonyWindowTest extends WindowDriver {
+
+    private void awaitFound(String text, List<Integer> pitchClasses) {
+        await(
+                text,
+                () ->
+                        fx(
+                                () ->
+                                        model().offer().found().filter(text::equals).isPresent()
+                                                && !model().cardsProperty().get().isEmpty()
+                                                && model().cardsProperty()
+                                                        .get()
+                                                        .get(0)
+                                                        .first()
+                                                        .voicing()
+                                                        .pitchClasses()
+                                                        .equals(pitchClasses)));
+    }
+
+    @Test
+    void aShapeANameAndNotesAreFound(FxRobot robot) {
+        choose(robot, "#tuning", Tuning.STANDARD);
+        // C6, common practice.
+        find(robot, "x-9-11-11-0-0");
+        assertThat(fx(() -> model().shownProperty().get().shape().text()))
+                .isEqualTo("x-9-11-11-0-0");
+        assertThat(readout(robot, "readout-name")).isEqualTo("F♯7sus4");
+        press(robot, KeyCode.ESCAPE);
+        find(robot, "F#7sus4");
+        awaitFound("F#7sus4", List.of(1, 4, 6, 11));
+        for (var card : fx(() -> model().cardsProperty().get())) {
+            assertThat(card.first().voicing().pitchClasses()).containsExactly(1, 4, 6, 11);
+            assertThat(card.first().voicing().bass() % 12).isEqualTo(6);
+        }
+        press(robot, KeyCode.ESCAPE);
+        find(robot, "B E C");
+        awaitFound("B E C", List.of(0, 4, 11));
+        press(robot, KeyCode.ESCAPE);
+        Riff before = riff();
+        find(robot, "Hm7b5");
+        assertThat(robot.lookup(".family-bar .caption").queryAs(Label.class).getText())
+                .contains("Hm7b5");
+        assertThat(riff()).isEqualTo(before);
+    }
+
+    @Test
+    void fourVoicingsAreComparedSideBySide(FxRobot robot) {
+        await("cards", () -> fx(() -> model().cardsProperty().get().size() > 5));
+        robot.interact(() -> model().zoneProperty().set(Zone.CARDS));
+        for (int i = 0; i < 5; i++) {
+            press(robot, KeyCode.C);
+            await("compare", () -> robot.lookup(".compare-column").tryQuery().isPresent());
+            press(robot, KeyCode.ESCAPE);
+            await("closed", () -> robot.lookup(".compare-column").tryQuery().isEmpty());
+            press(robot, KeyCode.RIGHT);
+        }
+        press(robot, KeyCode.C);
+        await("compare", () -> robot.lookup(".compare-column").tryQuery().isPresent());
+        assertThat(robot.lookup(".compare-column").queryAll()).hasSize(4);
+        press(robot, KeyCode.ESCAPE);
+    }
+
+    @Test
+    void theDroneMapSetsTheGround(FxRobot robot) {
+        press(robot, KeyCode.D);
+        await("map", () -> robot.lookup(".drone-cell").tryQuery().isPresent());
+        await("caret on the cell of the ground", () -> fx(HarmonyWindowTest::caretOnACell));
+        press(robot, KeyCode.RIGHT);
+        press(robot, KeyCode.DOWN);
+        press(robot, KeyCode.ENTER);
+        await("closed", () -> robot.lookup(".drone-cell").tryQuery().isEmpty());
+        assertThat(riff().ground().capo()).isEqualTo(1);
+        assertThat(riff().ground().key().symbol()).isEqualTo("E♭ phrygian");
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(riff()).isEqualTo(Demo.riffs().get(0).riff());
+    }
+
+    private static boolean caretOnACell() {
+        return Window.getWindows().stream()
+                .map(w -> w.getScene().getFocusOwner())
+                .anyMatch(n -> n != null && n.getStyleClass().contains("drone-cell"));
+    }
+
+    @Test
+    void anIdleFingerIsAdded(FxRobot robot) {
+        find(robot, "x-x-7-7-x-x");
+        press(robot, KeyCode.I);
+        await("menu", () -> robot.lookup(".context-menu").tryQuery().isPresent());
+        press(robot, KeyCode.DOWN);
+        press(robot, KeyCode.ENTER);
+        await("added", () -> fx(() -> model().shownProperty().get().voices()) == 3);
+        assertThat(fx(() -> model().shownProperty().get().shape().fret(2))).isEqualTo(7);
+        assertThat(fx(() -> model().shownProperty().get().shape().fret(3))).isEqualTo(7);
+    }
+
+    /** C22 and C23 (common practice): a stack, and what is left without its second voice. */
+    @Test
+    void voicesAreLeftOutCountedFromTheTop(FxRobot robot) {
+        choose(robot, "#tuning", Tuning.STANDARD);
+        find(robot, "5-7-7-x-x-x");
+        press(robot, KeyCode.ALT, KeyCode.DIGIT2);
+        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("5-x-7-x-x-x");
+        press(robot, KeyCode.ALT, KeyCode.DIGIT4);
+        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("5-x-7-x-x-x");
+        press(robot, KeyCode.ALT, KeyCode.DIGIT1);
+        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("5-x-x-x-x-x");
+    }
+
+    @Test
+    void theReadoutTurnsItsPagesAndSaysWhyAShapeCannotBeHeld(FxRobot robot) {
+        choose(robot, "#tuning", Tuning.STANDARD);
+        assertThat(robot.lookup("#figure-effort").query().getParent().isVisible()).isFalse();
+        press(robot, KeyCode.P);
+        assertThat(robot.lookup("#figure-effort").query().getParent().isVisible()).isTrue();
+        assertThat(robot.lookup("#figure-notes").query().getParent().isVisible()).isFalse();
+        find(robot, "1-x-9-x-x-x");
+        assertThat(readout(robot, "figure-hand"))
+                .startsWith("unplayable: needs")
+                .contains("fret 1 to fret 9");
+        press(robot, KeyCode.R);
+        assertThat(readout(robot, "figure-support")).contains(", ");
+    }
+
+    @Test
+    void aShapeIsKeptAndFoundAgainOnAnotherRoot(FxRobot robot) {
+        find(robot, "x-x-5-7-8-x");
+        press(robot, KeyCode.CONTROL, KeyCode.B);
+        press(robot, KeyCode.ESCAPE);
+        press(robot, KeyCode.RIGHT);
+        press(robot, KeyCode.DIGIT0);
+        await(
+                "own shapes",
+                () ->
+                        fx(
+                                () ->
+                                        model().offer()
+                                                        .found()
+                                                        .filter("own shapes"::equals)
+                                                        .isPresent()
+                                                && model().cardsProperty().get().size() == 1));
+        var places = fx(() -> model().cardsProperty().get().get(0).places());
+        int root = fx(() -> model().currentChord().root());
+        assertThat(places)
+                .isNotEmpty()
+                .allSatisfy(c -> assertThat(c.voicing().root()).isEqualTo(root));
+    }
+
+    @Test
+    void theHandDecidesWhatIsOffered(FxRobot robot) {
+        await("cards", () -> fx(() -> !model().cardsProperty().get().isEmpty()));
+        int medium = fx(() -> offered());
+        robot.interact(() -> shell.workspace().setHand(vocalis.core.hands.Hand.SMALL));
+        await("fewer", () -> fx(() -> offered()) < medium);
+        robot.interact(() -> shell.workspace().setHand(vocalis.core.hands.Hand.LARGE));
+        await("more", () -> fx(() -> offered()) > medium);
+    }
+
+    private int offered() {
+        return model().cardsProperty().get().stream().mapToInt(c -> c.places().size()).sum();
+    }
+
+    @Test
+    void anotherBassIsPutUnderAChordByKeyboard(FxRobot robot) {
+        choose(robot, "#tuning", Tuning.STANDARD);
+        robot.interact(() -> model().chords().voiceAll(Family.POWER));
+        robot.interact(() -> stage.getScene().lookup("#voice-band").requestFocus());
+        press(robot, KeyCode.SHIFT, KeyCode.DOWN);
+        int wanted = 0;
+        assertThat(riff().treatments().get(0).bass()).isPresent();
+        int bass = chord(0).candidate().voicing().bass() % 12;
+        assertThat(bass).isEqualTo(wanted);
+        press(robot, KeyCode.SHIFT, KeyCode.UP);
+        assertThat(riff().treatments().get(0).bass()).isEmpty();
+    }
+
+    @Test
+    void sevenStringsAreTakenFromTheirNotes(FxRobot robot) {
+        press(robot, KeyCode.F3);
+        await("dialog", () -> robot.lookup("#tuning-notes").tryQuery().isPresent());
+        robot.clickOn("#tuning-notes").eraseText(40).write("B1 E2 A2 D3 G3 B3 E4");
+        robot.clickOn("OK");
+        await("seven", () -> riff().ground().board().strings() == 7);
+        assertThat(chord(0).candidate().voicing().shape().strings()).isEqualTo(7);
+        await("cards", () -> fx(() -> !model().cardsProperty().get().isEmpty()));
+    }
+}

@@ -1,0 +1,399 @@
+package vocalis.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.application.Platform;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.DialogPane;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.WindowEvent;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.util.WaitForAsyncUtils;
+import vocalis.core.instrument.Tuning;
+import vocalis.core.riff.Member;
+import vocalis.core.riff.NamedRiff;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Struck;
+import vocalis.core.riff.Tone;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Sounding;
+import vocalis.desktop.write.Zone;
+import vocalis.sound.device.AudioOutput;
+import vocalis.workbench.Demo;
+import vocalis.workbench.RiffFiles;
+
+/** Writing, voicing, hearing and saving in the real window, by mouse and by keyboard. */
+@ExtendWith(ApplicationExtension.class)
+class WriteWindowTest extends WindowDriver {
+
+    // Steps 2 to 8 by mouse.
+
+    @Test
+    void aRiffIsVoicedHeardAndSavedByMouse(FxRobot robot) throws Exception {
+        choose(robot, "#tone", Tone.CLEAN);
+        choose(robot, "#tuning", Tuning.STANDARD);
+        assertThat(riff().ground().instrument().tuning()).isEqualTo(Tuning.STANDARD);
+        assertThat(riff().ground().tone()).isEqualTo(Tone.CLEAN);
+        Node band = robot.lookup("#voice-band").query();
+        click(robot, band, 420, 60);
+        assertThat(fx(() -> model().chordProperty().get())).isEqualTo(1);
+        robot.doubleClickOn(at(band, 420, 60));
+        await("cards in focus", () -> fx(() -> model().zoneProperty().get()) == Zone.CARDS);
+        robot.clickOn("#family-4");
+        awaitCards(Family.OCTAVE);
+        Node cards = robot.lookup("#cards").query();
+        click(robot, cards, 60, 40);
+        List<Sounding> shown = fx(() -> model().shownProperty().get().soundings());
+        assertThat(readout(robot, "readout-name")).endsWith("octave");
+        robot.clickOn("#use-voicing");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(chord(1).candidate().voicing().soundings()).isEqualTo(shown);
+        assertThat(riff().treatments().get(1).family()).isEqualTo(Family.OCTAVE);
+
+        tap.clear();
+        robot.moveTo(at(cards, 60, 40)).press(MouseButton.PRIMARY);
+        sleep(0.9);
+        double fifth = Tap.hz(shown.get(0).midi() + 7);
+        assertSounds(shown, fifth);
+        robot.release(MouseButton.PRIMARY);
+
+        Path saved = folder.resolve("winch-house.vocalis.json");
+        press(robot, KeyCode.CONTROL, KeyCode.S);
+        await("saved", () -> Files.exists(saved) && fx(() -> !shell.workspace().changed()));
+        NamedRiff content = fx(() -> shell.workspace().content());
+        assertThat(RiffFiles.read(saved)).isEqualTo(content);
+        assertThat(readout(robot, "saved-state")).contains("winch-house.vocalis.json");
+    }
+
+    @Test
+    void chordsAreDraggedAndLengthenedByMouse(FxRobot robot) {
+        Node band = robot.lookup("#voice-band").query();
+        double width = fx(() -> band.getBoundsInLocal().getWidth());
+        double perBar = (width - 52 - 64) / 4;
+        Riff before = riff();
+        robot.drag(at(band, 52 + 1.25 * perBar, 90), MouseButton.PRIMARY)
+                .moveTo(at(band, 52 + 1.75 * perBar, 90))
+                .drop();
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(riff().roots().get(2)).isEqualTo(before.roots().get(1));
+        assertThat(riff().roots().get(1)).isEqualTo(before.roots().get(2));
+        robot.drag(at(band, 52 + perBar, 90), MouseButton.PRIMARY)
+                .moveTo(at(band, 52 + 1.25 * perBar, 90))
+                .drop();
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(riff().roots().get(0).length())
+                .isEqualTo(before.roots().get(0).length() * 5 / 4);
+        assertThat(riff().length()).isEqualTo(before.length());
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(riff()).isEqualTo(before);
+        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+        assertThat(riff()).isNotEqualTo(before);
+    }
+
+    @Test
+    void aShapeIsBuiltOnTheNeckNamedAndHeard(FxRobot robot) {
+        choose(robot, "#tone", Tone.CLEAN);
+        Node neck = robot.lookup("#neck").query();
+        await("cards", () -> fx(() -> !model().cardsProperty().get().isEmpty()));
+        assertThat(chord(0).candidate().voicing().shape().text()).isEqualTo("0-0-0-x-x-x");
+        double third = fx(() -> (neckWire(2) + neckWire(3)) / 2);
+        double stringG = fx(() -> neckString(3));
+        tap.clear();
+        robot.moveTo(at(neck, third, stringG)).press(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
+        sleep(0.9);
+        // Over D A D the B flat of fret 3 makes a ♭13 over a bare fifth.
+        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("0-0-0-3-x-x");
+        assertThat(readout(robot, "readout-name")).isEqualTo("D5(♭13)");
+        assertThat(readout(robot, "figure-notes")).isEqualTo("D2  A2  D3  B♭3");
+        assertSounds(fx(() -> model().shownProperty().get().soundings()), Tap.hz(61));
+        robot.release(MouseButton.PRIMARY);
+        robot.clickOn("#use-voicing");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(chord(0).byHand()).isTrue();
+        assertThat(riff().treatments().get(0).member()).containsInstanceOf(Member.ByHand.class);
+    }
+
+    private vocalis.core.riff.Ground ground() {
+        return model().riff().ground();
+    }
+
+    private double neckWire(int fret) {
+        Node neck = stage.getScene().lookup("#neck");
+        return geometry(neck).wire(fret);
+    }
+
+    private double neckString(int string) {
+        Node neck = stage.getScene().lookup("#neck");
+        return geometry(neck).y(string);
+    }
+
+    private vocalis.desktop.write.NeckGeometry geometry(Node neck) {
+        Bounds b = neck.getBoundsInLocal();
+        return vocalis.desktop.write.NeckGeometry.of(ground().board(), b.getWidth(), b.getHeight());
+    }
+
+    @Test
+    void strokesAreEditedByMouse(FxRobot robot) {
+        Node lane = robot.lookup("#lane").query();
+        double width = fx(() -> lane.getBoundsInLocal().getWidth());
+        double perSixteenth = (width - 52 - 64) / 64;
+        int before = fx(() -> model().score().strikes().size());
+        // Bar 2, beat 1, third sixteenth: the first stroke sounds on there.
+        double x = 52 + 18 * perSixteenth;
+        robot.doubleClickOn(at(lane, x, 60));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(fx(() -> model().score().strikes().size())).isEqualTo(before + 1);
+        robot.rightClickOn(at(lane, x, 60));
+        robot.clickOn("Palm mute");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(fx(() -> model().lane().strokeAtCaret().orElseThrow().muted())).isTrue();
+        robot.rightClickOn(at(lane, x, 60));
+        robot.clickOn("Strike low");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(fx(() -> model().lane().strokeAtCaret().orElseThrow().struck()))
+                .isEqualTo(Struck.Named.LOW);
+    }
+
+    // Steps 2 to 8 by keyboard alone.
+
+    @Test
+    void theSameByKeyboardAlone(FxRobot robot) throws Exception {
+        press(robot, KeyCode.RIGHT);
+        press(robot, KeyCode.RIGHT);
+        assertThat(fx(() -> model().chordProperty().get())).isEqualTo(2);
+        int root = chord(2).root();
+        press(robot, KeyCode.ALT, KeyCode.UP);
+        assertThat(chord(2).root()).isEqualTo((root + 1) % 12);
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        press(robot, KeyCode.DIGIT2);
+        awaitCards(Family.FOURTH);
+        assertThat(riff().treatments().get(2).family()).isEqualTo(Family.FOURTH);
+        press(robot, KeyCode.ENTER);
+        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.CARDS);
+        String best = fx(() -> model().shownProperty().get().shape().text());
+        press(robot, KeyCode.RIGHT);
+        press(robot, KeyCode.UP);
+        String walked = fx(() -> model().shownProperty().get().shape().text());
+        assertThat(walked).isNotEqualTo(best);
+        assertThat(chord(2).candidate().voicing().shape().text()).isEqualTo(best);
+        press(robot, KeyCode.ENTER);
+        assertThat(chord(2).candidate().voicing().shape().text()).isEqualTo(walked);
+        press(robot, KeyCode.ESCAPE);
+        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.BAND);
+        press(robot, KeyCode.SHIFT, KeyCode.LEFT);
+        press(robot, KeyCode.CONTROL, KeyCode.D);
+        press(robot, KeyCode.DELETE);
+        press(robot, KeyCode.ALT, KeyCode.LEFT);
+
+        press(robot, KeyCode.F6);
+        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.LANE);
+        int strikes = fx(() -> model().score().strikes().size());
+        press(robot, KeyCode.CONTROL, KeyCode.RIGHT);
+        press(robot, KeyCode.DELETE);
+        assertThat(fx(() -> model().score().strikes().size())).isEqualTo(strikes - 1);
+        press(robot, KeyCode.ENTER);
+        press(robot, KeyCode.UP);
+        press(robot, KeyCode.M);
+        press(robot, KeyCode.A);
+        var stroke = fx(() -> model().lane().strokeAtCaret().orElseThrow());
+        assertThat(stroke.muted()).isTrue();
+        assertThat(stroke.accent()).isTrue();
+        assertThat(stroke.struck()).isEqualTo(Struck.Named.LOW);
+
+        press(robot, KeyCode.F6);
+        press(robot, KeyCode.F6);
+        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.NECK);
+        press(robot, KeyCode.UP);
+        press(robot, KeyCode.ENTER);
+        assertThat(fx(() -> model().draftProperty().get())).isNotNull();
+        String built = fx(() -> model().shownProperty().get().shape().text());
+        press(robot, KeyCode.CONTROL, KeyCode.ENTER);
+        assertThat(fx(() -> model().currentChord().candidate().voicing().shape().text()))
+                .isEqualTo(built);
+
+        press(robot, KeyCode.F6);
+        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.GROUND);
+        press(robot, KeyCode.TAB);
+        press(robot, KeyCode.DOWN);
+        assertThat(riff().ground().capo()).isEqualTo(1);
+        press(robot, KeyCode.ESCAPE);
+
+        press(robot, KeyCode.CONTROL, KeyCode.S);
+        Path saved = folder.resolve("winch-house.vocalis.json");
+        await("saved", () -> Files.exists(saved) && fx(() -> !shell.workspace().changed()));
+        NamedRiff content = fx(() -> shell.workspace().content());
+        chosenFile = saved;
+        press(robot, KeyCode.CONTROL, KeyCode.N);
+        assertThat(fx(() -> shell.workspace().content())).isNotEqualTo(content);
+        press(robot, KeyCode.CONTROL, KeyCode.O);
+        await("opened", () -> fx(() -> shell.workspace().content()).equals(content));
+    }
+
+    // Sound.
+
+    @Test
+    void theWholeRiffIsRevoicedWhileItPlays(FxRobot robot) {
+        choose(robot, "#tone", Tone.CLEAN);
+        // One chord for the whole loop, so that what sounds is known at any time.
+        robot.interact(
+                () -> {
+                    for (int i = 0; i < 5; i++) {
+                        model().chords().deleteChord();
+                    }
+                });
+        int root = chord(0).root();
+        press(robot, KeyCode.CONTROL, KeyCode.DIGIT1);
+        press(robot, KeyCode.SPACE);
+        await("playing", () -> fx(() -> shell.player().telemetry().latest().playing()));
+        for (Family family : new Family[] {Family.OCTAVE, Family.FOURTH, Family.POWER}) {
+            KeyCode digit = KeyCode.getKeyCode(String.valueOf(family.digit()));
+            press(robot, KeyCode.CONTROL, digit);
+            List<Sounding> notes = chord(0).candidate().voicing().soundings();
+            assertThat(family.accepts(chord(0).candidate().voicing())).isTrue();
+            sleep(SETTLE);
+            tap.clear();
+            sleep(2.4);
+            double low = Tap.hz(notes.get(0).midi());
+            assertThat(tap.levelDb(low, 2.2)).as("%s bass", family).isGreaterThan(-70);
+            if (family == Family.OCTAVE) {
+                double third = Tap.hz(notes.get(0).midi() + 4);
+                double fifth = Tap.hz(notes.get(0).midi() + 7);
+                assertThat(Math.max(tap.levelDb(fifth, 2.2), tap.levelDb(third, 2.2)))
+                        .isLessThan(tap.levelDb(low, 2.2) - 20);
+            }
+        }
+        assertThat(root).isEqualTo(chord(0).root());
+        press(robot, KeyCode.SPACE);
+        await("stopped", () -> fx(() -> !shell.player().telemetry().latest().playing()));
+        assertThat(fx(() -> shell.player().output().sink())).isEqualTo(AudioOutput.Sink.DEVICE);
+    }
+
+    @Test
+    void aHeldKeySoundsUntilItIsReleasedRepeatsAndAll(FxRobot robot) {
+        choose(robot, "#tone", Tone.CLEAN);
+        robot.interact(() -> stage.getScene().lookup("#voice-band").requestFocus());
+        robot.press(KeyCode.H);
+        robot.press(KeyCode.H);
+        robot.press(KeyCode.H);
+        sleep(0.7);
+        assertThat(fx(() -> shell.player().telemetry().latest().audition())).isTrue();
+        robot.release(KeyCode.H);
+        await("released", () -> fx(() -> !shell.player().telemetry().latest().audition()));
+        robot.press(KeyCode.H);
+        await("held", () -> fx(() -> shell.player().telemetry().latest().audition()));
+        press(robot, KeyCode.ESCAPE);
+        await("ended by Esc", () -> fx(() -> !shell.player().telemetry().latest().audition()));
+        robot.release(KeyCode.H);
+    }
+
+    @Test
+    void spacePlaysFromAnyFieldAndNeverPressesIt(FxRobot robot) {
+        for (String id :
+                new String[] {"#tuning", "#tempo", "#lane", "#cards", "#neck", "#volume"}) {
+            Node node = robot.lookup(id).query();
+            robot.interact(node::requestFocus);
+            press(robot, KeyCode.SPACE);
+            await(id + " plays", () -> fx(() -> shell.player().telemetry().latest().playing()));
+            press(robot, KeyCode.SPACE);
+            await(id + " stops", () -> fx(() -> !shell.player().telemetry().latest().playing()));
+        }
+        assertThat(riff()).isEqualTo(Demo.riffs().get(0).riff());
+    }
+
+    @Test
+    void aDamagedOrNewerFileGivesOneMessageAndHarmsNothing(FxRobot robot) throws IOException {
+        Riff before = riff();
+        Path bad = folder.resolve("bad.vocalis.json");
+        for (String text :
+                List.of("{\"format\":\"vocalis\",", "{\"format\":\"vocalis\",\"version\":99}")) {
+            Files.writeString(bad, text, StandardCharsets.UTF_8);
+            chosenFile = bad;
+            Platform.runLater(() -> shell.open(bad));
+            await("message", () -> robot.lookup(".dialog-pane").tryQuery().isPresent());
+            DialogPane pane = robot.lookup(".dialog-pane").queryAs(DialogPane.class);
+            assertThat(pane.getHeaderText()).isEqualTo("This riff was not opened");
+            assertThat(pane.getContentText()).contains("bad.vocalis.json");
+            robot.clickOn("OK");
+            await("closed", () -> robot.lookup(".dialog-pane").tryQuery().isEmpty());
+            assertThat(riff()).isEqualTo(before);
+            assertThat(Files.readString(bad)).isEqualTo(text);
+        }
+    }
+
+    @Test
+    void closingWithUnsavedChangesAsks(FxRobot robot) {
+        press(robot, KeyCode.DIGIT4);
+        assertThat(fx(() -> shell.workspace().changed())).isTrue();
+        askToClose(robot);
+        robot.clickOn("Cancel");
+        await("still open", () -> fx(() -> stage.isShowing()));
+        askToClose(robot);
+        robot.clickOn("Save");
+        Path saved = folder.resolve("winch-house.vocalis.json");
+        await("saved and closed", () -> Files.exists(saved) && fx(() -> !stage.isShowing()));
+    }
+
+    private void askToClose(FxRobot robot) {
+        Platform.runLater(
+                () -> {
+                    WindowEvent e = new WindowEvent(stage, WindowEvent.WINDOW_CLOSE_REQUEST);
+                    stage.fireEvent(e);
+                    if (!e.isConsumed()) {
+                        stage.hide();
+                    }
+                });
+        await("question", () -> robot.lookup(".dialog-pane").tryQuery().isPresent());
+    }
+
+    // Keys.
+
+    @Test
+    void theHelpSheetShowsEveryKeyAndOpensByF1(FxRobot robot) {
+        press(robot, KeyCode.F1);
+        await("sheet", () -> robot.lookup(".help-key").tryQuery().isPresent());
+        List<String> keys =
+                robot.lookup(".help-key").queryAllAs(Label.class).stream()
+                        .map(Label::getText)
+                        .toList();
+        assertThat(keys)
+                .contains("H held", "Space", "Esc", "Enter", "Ctrl Z", "Shift ←", "F6", "Ctrl S");
+        press(robot, KeyCode.ESCAPE);
+        await("sheet closed", () -> robot.lookup(".help-key").tryQuery().isEmpty());
+    }
+
+    @Test
+    void aChangeOfThemeRepaints(FxRobot robot) {
+        int before = pixel();
+        press(robot, KeyCode.CONTROL, KeyCode.T);
+        await("light", () -> pixel() != before);
+        press(robot, KeyCode.CONTROL, KeyCode.T);
+        await("dark again", () -> pixel() == before);
+    }
+
+    private int pixel() {
+        return fx(() -> stage.getScene().snapshot(null).getPixelReader().getArgb(600, 320));
+    }
+
+    @Test
+    void theButtonsSayWhatTheyDoAndUseItIsOffForWhatIsInTheRiff(FxRobot robot) {
+        await("cards", () -> fx(() -> !model().cardsProperty().get().isEmpty()));
+        Button use = robot.lookup("#use-voicing").queryButton();
+        assertThat(use.isDisabled()).isTrue();
+        robot.interact(() -> model().moveCard(1));
+        assertThat(use.isDisabled()).isFalse();
+    }
+}
