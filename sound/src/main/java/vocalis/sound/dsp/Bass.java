@@ -17,8 +17,9 @@ public final class Bass {
 
     private final StringPatch[] patches = new StringPatch[HIGHEST - LOWEST + 1];
     private final StringVoice voice;
-    private final Shaper curve = new Shaper(1.6, 0.1);
+    private final Shaper curve = new Shaper(1.6, 0.1, 1);
     private final Biquad low;
+    private final double[] one = new double[1];
 
     public Bass(double sampleRate, long seed) {
         voice = new StringVoice(sampleRate, seed);
@@ -64,6 +65,8 @@ public final class Bass {
 
     /** One frame. */
     public double next() {
-        return low.next(0.75 * curve.next(voice.next(0)));
+        one[0] = voice.next(0);
+        curve.process(one, 1);
+        return low.next(0.75 * one[0]);
     }
 }

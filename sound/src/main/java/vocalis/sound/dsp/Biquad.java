@@ -7,6 +7,9 @@ package vocalis.sound.dsp;
  */
 public final class Biquad {
 
+    /** Flushed to zero; asked with one comparison, for the sign of a sound cannot be predicted. */
+    private static final double TINY = 1e-18;
+
     private final double b0;
     private final double b1;
     private final double b2;
@@ -69,15 +72,24 @@ public final class Biquad {
                 a + 1 + (a - 1) * c - root);
     }
 
+    /** Writes b0, b1, b2, a1, a2 from an index on. */
+    void coefficients(double[] to, int at) {
+        to[at] = b0;
+        to[at + 1] = b1;
+        to[at + 2] = b2;
+        to[at + 3] = a1;
+        to[at + 4] = a2;
+    }
+
     /** One frame. */
     public double next(double x) {
         double y = b0 * x + s1;
         s1 = b1 * x - a1 * y + s2;
         s2 = b2 * x - a2 * y;
-        if (s1 < 1e-18 && s1 > -1e-18) {
+        if (Math.abs(s1) < TINY) {
             s1 = 0;
         }
-        if (s2 < 1e-18 && s2 > -1e-18) {
+        if (Math.abs(s2) < TINY) {
             s2 = 0;
         }
         return y;

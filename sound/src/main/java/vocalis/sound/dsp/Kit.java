@@ -17,7 +17,10 @@ public final class Kit {
     private final double[] level = new double[PIECES];
     private final double[] fall = new double[PIECES];
     private final double[] phase = new double[PIECES];
-    private final double[] age = new double[PIECES];
+    private final double sweepFall;
+    private final double bodyFall;
+    private double sweep;
+    private double body;
     private final Biquad snareNoise;
     private final Biquad hatNoise;
     private long random = 0x2545F4914F6CDD1DL;
@@ -27,6 +30,8 @@ public final class Kit {
         for (int p = 0; p < PIECES; p++) {
             fall[p] = Math.exp(-6.9 / (SECONDS[p] * sampleRate));
         }
+        sweepFall = Math.exp(-1 / (0.028 * sampleRate));
+        bodyFall = Math.exp(-1 / (0.05 * sampleRate));
         snareNoise = Biquad.highpass(sampleRate, 1800, 0.7);
         hatNoise = Biquad.highpass(sampleRate, 7000, 0.8);
     }
@@ -40,7 +45,8 @@ public final class Kit {
     public void strike(int piece, double velocity) {
         level[piece] = velocity;
         phase[piece] = 0;
-        age[piece] = 0;
+        sweep = piece == Piece.KICK.ordinal() ? 1 : sweep;
+        body = piece == Piece.SNARE.ordinal() ? 1 : body;
         if (piece == Piece.HAT.ordinal()) {
             level[Piece.OPEN_HAT.ordinal()] *= 0.05;
         }
@@ -70,12 +76,12 @@ public final class Kit {
         double high = hatNoise.next(noise);
         double mid = snareNoise.next(noise);
         if (level[0] > SILENT) {
-            double hz = 48 + 112 * Math.exp(-age[0] / 0.028);
-            y += 0.95 * level[0] * sine(0, hz);
+            sweep *= sweepFall;
+            y += 0.95 * level[0] * sine(0, 48 + 112 * sweep);
         }
         if (level[1] > SILENT) {
-            double body = sine(1, 188) * Math.exp(-age[1] / 0.05);
-            y += level[1] * (0.5 * body + 0.42 * mid);
+            body *= bodyFall;
+            y += level[1] * (0.5 * body * sine(1, 188) + 0.42 * mid);
         }
         y += 0.3 * hats * high;
         step(Piece.KICK);
@@ -102,7 +108,6 @@ public final class Kit {
     private void step(Piece piece) {
         int p = piece.ordinal();
         level[p] = level[p] > SILENT ? level[p] * fall[p] : 0;
-        age[p] += 1 / sampleRate;
     }
 
     private double sine(int piece, double hz) {

@@ -20,6 +20,7 @@ public final class Limiter {
     private final TruePeak peakLeft = new TruePeak();
     private final TruePeak peakRight = new TruePeak();
     private int lineAt;
+    private int sinceLoud = AHEAD;
     private final double[] needed = new double[AHEAD];
     private final double[] held = new double[AHEAD];
     private int at;
@@ -40,17 +41,23 @@ public final class Limiter {
         sum = AHEAD;
     }
 
+    private double least() {
+        double least = 1;
+        for (double g : needed) {
+            least = g < least ? g : least;
+        }
+        return least;
+    }
+
     /** Limits interleaved stereo in place. */
     public void process(float[] stereo, int offsetFrames, int frames) {
         for (int i = offsetFrames; i < offsetFrames + frames; i++) {
             double l = stereo[2 * i];
             double r = stereo[2 * i + 1];
-            double peak = Math.max(peakLeft.next(l), peakRight.next(r));
+            double peak = Math.max(peakLeft.next(l, ceiling), peakRight.next(r, ceiling));
             needed[at] = peak > ceiling ? ceiling / peak : 1;
-            double least = 1;
-            for (double g : needed) {
-                least = Math.min(least, g);
-            }
+            sinceLoud = peak > ceiling ? 0 : Math.min(sinceLoud + 1, AHEAD);
+            double least = sinceLoud < AHEAD ? least() : 1;
             recovering = least < recovering ? least : recovering + release * (least - recovering);
             sum += recovering - held[at];
             held[at] = recovering;

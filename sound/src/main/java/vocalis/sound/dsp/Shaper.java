@@ -8,33 +8,47 @@ package vocalis.sound.dsp;
  * (F(x1) − F(x0))/(x1 − x0)}; for this curve, whose antiderivative is {@code √(1 + x²)}, that
  * difference quotient is {@code (x1 + x0)/(√(1 + x1²) + √(1 + x0²))}, exact and without a division
  * by zero. The bias makes the curve asymmetric (even harmonics); what it shifts is taken off again.
+ * Works on blocks in loops that the compiler can turn into vector instructions.
  */
 final class Shaper {
 
     private final double gain;
     private final double bias;
     private final double rest;
-    private double before;
-    private double rootBefore;
+    private final double[] now;
+    private final double[] root;
 
-    Shaper(double gain, double bias) {
+    /**
+     * @param most frames in a block, at most
+     */
+    Shaper(double gain, double bias, int most) {
         this.gain = gain;
         this.bias = bias;
         this.rest = bias / Math.sqrt(1 + bias * bias);
+        now = new double[most + 1];
+        root = new double[most + 1];
         reset();
     }
 
-    double next(double x) {
-        double now = gain * x + bias;
-        double root = Math.sqrt(1 + now * now);
-        double y = (now + before) / (root + rootBefore) - rest;
-        before = now;
-        rootBefore = root;
-        return y;
+    /** Shapes {@code n} frames in place. */
+    void process(double[] x, int n) {
+        double[] a = now;
+        double[] r = root;
+        for (int i = 0; i < n; i++) {
+            a[i + 1] = gain * x[i] + bias;
+        }
+        for (int i = 1; i <= n; i++) {
+            r[i] = Math.sqrt(1 + a[i] * a[i]);
+        }
+        for (int i = 0; i < n; i++) {
+            x[i] = (a[i + 1] + a[i]) / (r[i + 1] + r[i]) - rest;
+        }
+        a[0] = a[n];
+        r[0] = r[n];
     }
 
     void reset() {
-        before = bias;
-        rootBefore = Math.sqrt(1 + bias * bias);
+        now[0] = bias;
+        root[0] = Math.sqrt(1 + bias * bias);
     }
 }

@@ -48,7 +48,7 @@ public final class StringVoice {
 
     private final double sampleRate;
     private final double[] line = new double[LINE];
-    private final double[] ap = new double[2 * StringPatch.ALLPASSES];
+    private final double[] ap = new double[StringPatch.ALLPASSES];
     private final double[] moving = new double[StringPatch.TAPS];
     private final double chokeStep;
     private final double dampStep;
@@ -315,10 +315,10 @@ public final class StringVoice {
         StringPatch p = patch;
         lossState = p.lossGain * (1 - p.lossPole) * x + p.lossPole * lossState;
         double y = lossState;
-        for (int k = 0; k < 2 * StringPatch.ALLPASSES; k += 2) {
-            double z = p.allpass * (y - ap[k + 1]) + ap[k];
-            ap[k] = y;
-            ap[k + 1] = z;
+        double c = p.allpass;
+        for (int k = 0; k < StringPatch.ALLPASSES; k++) {
+            double z = c * y + ap[k];
+            ap[k] = y - c * z;
             y = z;
         }
         if (damping > dampingTarget) {
@@ -328,7 +328,7 @@ public final class StringVoice {
         if (dampingTarget == 1 && p.under.rings()) {
             v -= COUPLING * others;
         }
-        if (v < TINY && v > -TINY) {
+        if (Math.abs(v) < TINY) {
             v = 0;
         }
         line[write & MASK] = v;
@@ -340,12 +340,19 @@ public final class StringVoice {
     }
 
     private double readStill() {
-        int read = write - patch.delay;
-        double x = 0;
-        for (int k = 0; k < StringPatch.TAPS; k++) {
-            x += patch.taps[k] * line[(read - k) & MASK];
-        }
-        return x;
+        return interpolated(write - patch.delay, patch.taps);
+    }
+
+    private double interpolated(int read, double[] taps) {
+        double x =
+                taps[0] * line[read & MASK]
+                        + taps[1] * line[(read - 1) & MASK]
+                        + taps[2] * line[(read - 2) & MASK];
+        double y =
+                taps[3] * line[(read - 3) & MASK]
+                        + taps[4] * line[(read - 4) & MASK]
+                        + taps[5] * line[(read - 5) & MASK];
+        return x + y;
     }
 
     private double readMoving() {
@@ -356,12 +363,7 @@ public final class StringVoice {
         delay += delayStep;
         int whole = (int) delay - 2;
         StringPatch.lagrange(delay - whole, moving);
-        int read = write - whole;
-        double x = 0;
-        for (int k = 0; k < StringPatch.TAPS; k++) {
-            x += moving[k] * line[(read - k) & MASK];
-        }
-        return x;
+        return interpolated(write - whole, moving);
     }
 
     /** Begins to reckon the delay anew, from where it is. */
@@ -422,7 +424,7 @@ public final class StringVoice {
 
     /** A loop quieter than -140 dB for longer than its delay has died, unless it lies free. */
     private void watch(double v) {
-        if (v > SILENT || v < -SILENT) {
+        if (Math.abs(v) > SILENT) {
             quietFrames = 0;
         } else if (++quietFrames > LINE) {
             if (free) {

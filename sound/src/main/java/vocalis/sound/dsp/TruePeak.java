@@ -15,8 +15,12 @@ public final class TruePeak {
     private static final double KAISER_BETA = 7;
     private static final double[][] PHASES = phases();
 
+    /** The most by which the peak between samples can pass the largest sample: the taps' sum. */
+    private static final double MOST_OVER = mostOver();
+
     private final double[] history = new double[2 * TAPS];
     private int at;
+    private int sinceLoud = TAPS;
 
     private static double[][] phases() {
         double[][] phases = new double[3][TAPS];
@@ -35,6 +39,33 @@ public final class TruePeak {
             }
         }
         return phases;
+    }
+
+    private static double mostOver() {
+        double most = 1;
+        for (double[] phase : PHASES) {
+            double sum = 0;
+            for (double t : phase) {
+                sum += Math.abs(t);
+            }
+            most = Math.max(most, sum);
+        }
+        return most;
+    }
+
+    /**
+     * The same where only peaks above a floor matter: no sum is taken while no sample within reach
+     * is loud enough for one, and 0 is given.
+     */
+    double next(double x, double floor) {
+        sinceLoud = Math.abs(x) * MOST_OVER > floor ? 0 : sinceLoud + 1;
+        if (sinceLoud < TAPS) {
+            return next(x);
+        }
+        at = at == 0 ? TAPS - 1 : at - 1;
+        history[at] = x;
+        history[at + TAPS] = x;
+        return 0;
     }
 
     /** Takes a frame; gives the largest magnitude from the frame {@link #DELAY} ago to the next. */
