@@ -13,17 +13,20 @@ public final class Bass {
 
     public static final int HIGHEST = 55;
 
+    /** Most frames rendered at a time. */
+    public static final int MOST = 128;
+
+    private static final double AFTER = 0.75;
     private static final int[] OPEN = {23, 28, 33, 38, 43};
 
     private final StringPatch[] patches = new StringPatch[HIGHEST - LOWEST + 1];
     private final StringVoice voice;
-    private final Shaper curve = new Shaper(1.6, 0.1, 1);
-    private final Biquad low;
-    private final double[] one = new double[1];
+    private final Shaper curve = new Shaper(1.6, 0.1, MOST);
+    private final BiquadChain low;
 
     public Bass(double sampleRate, long seed) {
         voice = new StringVoice(sampleRate, seed);
-        low = Biquad.lowpass(sampleRate, 1900, 0.7);
+        low = new BiquadChain(Biquad.lowpass(sampleRate, 1900, 0.7));
         Guitar fingers = new Guitar(Pickup.NECK, 0.2, 0.15);
         for (int midi = LOWEST; midi <= HIGHEST; midi++) {
             int open = OPEN[0];
@@ -63,10 +66,15 @@ public final class Bass {
         return voice.active();
     }
 
-    /** One frame. */
-    public double next() {
-        one[0] = voice.next(0);
-        curve.process(one, 1);
-        return low.next(0.75 * one[0]);
+    /** Writes {@code n} frames, at most {@value #MOST}. */
+    public void render(double[] out, int n) {
+        for (int i = 0; i < n; i++) {
+            out[i] = voice.next(0);
+        }
+        curve.process(out, n);
+        low.process(out, n);
+        for (int i = 0; i < n; i++) {
+            out[i] *= AFTER;
+        }
     }
 }

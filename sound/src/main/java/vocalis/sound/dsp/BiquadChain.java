@@ -50,4 +50,10 @@ final class BiquadChain {
             s2[k] = Math.abs(s2[k]) < TINY ? 0 : s2[k];
         }
     }
+
+    /** Forgets what it heard. */
+    void reset() {
+        java.util.Arrays.fill(s1, 0);
+        java.util.Arrays.fill(s2, 0);
+    }
 }

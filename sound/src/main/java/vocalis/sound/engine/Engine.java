@@ -68,6 +68,7 @@ public final class Engine {
     private long frames;
     private double volume;
     private double duck = 1;
+    private final double[] low = new double[BLOCK];
     private double bassGain;
     private double kitGain;
     private double clickGain;
@@ -327,11 +328,14 @@ public final class Engine {
         if (!bassSounds && !kitSounds) {
             return;
         }
+        if (bassSounds) {
+            bass.render(low, frames);
+        }
         for (int i = 0; i < frames; i++) {
             bassGain += SLEW * (set.bass() - bassGain);
             kitGain += SLEW * (set.kit() - kitGain);
             clickGain += SLEW * (set.click() - clickGain);
-            double y = bassSounds ? bassGain * bass.next() : 0;
+            double y = bassSounds ? bassGain * low[i] : 0;
             if (kitSounds) {
                 y += kitGain * kit.next() + clickGain * kit.nextClick();
             }

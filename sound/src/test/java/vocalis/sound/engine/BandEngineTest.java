@@ -27,10 +27,7 @@ class BandEngineTest {
             for (int midi : new int[] {28, 33, 36, 39, 43, 50}) {
                 Bass bass = new Bass(RATE, 1);
                 bass.pluck(midi, 0.9, cents);
-                double[] x = new double[2 * RATE];
-                for (int i = 0; i < x.length; i++) {
-                    x[i] = bass.next();
-                }
+                double[] x = rendered(bass, 2 * RATE);
                 double wanted = Measure.hz(midi) * Math.pow(2, cents / 1200);
                 double got = Measure.steadyFrequency(x, 4800, 16384, wanted, 120);
                 assertThat(Math.abs(Measure.cents(wanted, got))).as("MIDI %d", midi).isLessThan(2);
@@ -42,16 +39,22 @@ class BandEngineTest {
     void aNoteOutsideTheBassIsPlayedInAnotherOctave() {
         Bass bass = new Bass(RATE, 1);
         bass.pluck(16, 0.9, 0);
-        double[] x = new double[RATE];
-        for (int i = 0; i < x.length; i++) {
-            x[i] = bass.next();
-        }
+        double[] x = rendered(bass, RATE);
         assertThat(Measure.levelDb(x, 4800, 16384, Measure.hz(28))).isGreaterThan(-40);
         bass.damp();
-        for (int i = 0; i < 2 * RATE; i++) {
-            bass.next();
-        }
+        rendered(bass, 2 * RATE);
         assertThat(bass.active()).isFalse();
+    }
+
+    private static double[] rendered(Bass bass, int frames) {
+        double[] x = new double[frames];
+        double[] block = new double[Bass.MOST];
+        for (int at = 0; at < frames; at += block.length) {
+            int n = Math.min(block.length, frames - at);
+            bass.render(block, n);
+            System.arraycopy(block, 0, x, at, n);
+        }
+        return x;
     }
 
     @Test
