@@ -58,7 +58,7 @@ public final class RootProof {
             if (above == 0) {
                 parts.add("it sounds");
             } else if (above == 7) {
-                parts.add("so does its fifth");
+                parts.add("its fifth sounds");
             } else if (above == 1 || above == 6) {
                 parts.add(
                         key.spell(pc).symbol()

@@ -20,8 +20,8 @@ import vocalis.core.voicing.Voicing;
  * @param steps intervals between neighbouring voices in semitones, from the lowest up
  * @param bass the lowest note
  * @param heard the heard root with its reason
- * @param root pitch class that degrees are counted from: the heard root, or the one the voicing is
- *     built for where that is heard as well
+ * @param root pitch class that degrees are counted from: the name's, which is the heard root or the
+ *     one that the voicing is built for
  * @param outside notes outside the scale, spelled, without doublings
  */
 public record Readout(
@@ -60,7 +60,7 @@ public record Readout(
         int wanted = heard.mayBe(voicing.root()) ? voicing.root() : heard.root();
         List<ChordName> names = names(voicing, key, wanted);
         int named = names.get(0).root().pitchClass();
-        int root = heard.mayBe(named) ? named : wanted;
+        int root = heard.mayBe(named) || named == voicing.root() ? named : wanted;
         List<Voice> voices =
                 voicing.soundings().stream()
                         .sorted(Comparator.comparingInt(Sounding::midi))
@@ -90,8 +90,8 @@ public record Readout(
     }
 
     /**
-     * The name that a voicing goes by in a key: the first exact one, or the one from the root it is
-     * built for where that may be heard and takes no more than one modifier more.
+     * The name that a voicing goes by in a key: the first exact one; or the one from the root it is
+     * built for, where that is simpler, or may be heard and takes no more than one modifier more.
      */
     public static ChordName nameOf(Voicing voicing, Key key) {
         HeardRoot heard = HeardRoot.of(voicing, Optional.of(key));
@@ -101,16 +101,24 @@ public record Readout(
 
     private static List<ChordName> names(Voicing voicing, Key key, int wanted) {
         List<ChordName> names = new ArrayList<>(ChordNamer.names(voicing, Optional.of(key)));
-        int most = names.get(0).modifiers() + 1;
-        names.stream()
-                .filter(n -> n.root().pitchClass() == wanted && n.modifiers() <= most)
-                .findFirst()
-                .ifPresent(
-                        n -> {
-                            names.remove(n);
-                            names.add(0, n);
-                        });
+        int first = names.get(0).modifiers();
+        Optional<ChordName> own = simplest(names, voicing.root());
+        Optional<ChordName> chosen =
+                own.filter(n -> n.modifiers() < first).isPresent()
+                        ? own
+                        : simplest(names, wanted).filter(n -> n.modifiers() <= first + 1);
+        chosen.ifPresent(
+                n -> {
+                    names.remove(n);
+                    names.add(0, n);
+                });
         return names;
+    }
+
+    private static Optional<ChordName> simplest(List<ChordName> names, int root) {
+        return names.stream()
+                .filter(n -> n.root().pitchClass() == root)
+                .min(Comparator.comparingInt(ChordName::modifiers));
     }
 
     private static Voice voice(Sounding s, Voicing voicing, int root, Key key) {

@@ -34,7 +34,7 @@ final class Compare {
     private static final double CHANGES_HEIGHT = 40;
     private static final double BARS_HEIGHT = 58;
     private static final double BAR_WIDTH = 110;
-    private static final double MOST_GROWL = 8;
+    private static final double MOST_GROWL = 30;
     private static final double MOST_BITE_HZ = 4000;
 
     private final WriteModel model;
@@ -143,7 +143,7 @@ final class Compare {
                 .setAll(
                         bar(
                                 "growl",
-                                a.growl() / MOST_GROWL,
+                                Math.log(1 + a.growl()) / Math.log(1 + MOST_GROWL),
                                 String.format(Locale.ROOT, "%.1f ×", a.growl())),
                         bar("mud", a.reading().mud(), Math.round(100 * a.reading().mud()) + " %"),
                         bar(
@@ -195,12 +195,6 @@ final class Compare {
         }
         if (Math.floorMod(r.bass().midi(), 12) != r.root()) {
             parts.add("stands on its " + Degree.above(r.bass().midi() - r.root()).symbol());
-        }
-        double rough = Context.roughnessAgainstPowerChord(v, r.root());
-        if (rough > 1.25) {
-            parts.add(String.format(Locale.ROOT, "%.1f times as rough", rough));
-        } else if (rough < 0.8) {
-            parts.add("smoother");
         }
         String text = String.join("; ", parts);
         return text.isEmpty()

@@ -123,7 +123,7 @@ final class ReadoutPane extends VBox {
         boolean say = !others.isEmpty() && !plain;
         also.setText(say ? "also " + others : "");
         also.setManaged(say);
-        reason.setText(r.heard().reason());
+        reason.setText(namedFrom(r) + r.heard().reason());
         reason.setTooltip(new Tooltip("R shows the numbers behind it"));
         fit.setText(fitInWords(r));
         notes.clear();
@@ -197,6 +197,12 @@ final class ReadoutPane extends VBox {
                     "One for each voice that can move a semitone into the next chord, two more for a tritone that"
                             + " resolves.");
         }
+    }
+
+    /** Says so where the name starts from the chosen root and another is heard without it. */
+    private String namedFrom(Readout r) {
+        boolean same = r.root() == r.heard().root() || r.heard().mayBe(r.root());
+        return same ? "" : "Named from " + model.key().spell(r.root()) + ", as chosen. By itself: ";
     }
 
     /** The numbers behind the heard root. */

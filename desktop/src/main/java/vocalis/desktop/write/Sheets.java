@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -22,6 +23,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
+import javafx.stage.Window;
+import javafx.util.Duration;
 import javafx.util.StringConverter;
 import vocalis.core.harmony.Context;
 import vocalis.core.harmony.DroneMap;
@@ -59,8 +62,7 @@ final class Sheets {
         stage.initOwner(owner.getWindow());
         stage.setTitle(title + " – Vocalis");
         stage.setScene(scene);
-        stage.setWidth(width);
-        stage.setHeight(height);
+        place(stage, owner, width, height);
         scene.addEventFilter(
                 KeyEvent.KEY_PRESSED,
                 e -> {
@@ -72,7 +74,27 @@ final class Sheets {
                     }
                 });
         stage.show();
+        for (double millis : new double[] {60, 200, 500}) {
+            PauseTransition later = new PauseTransition(Duration.millis(millis));
+            later.setOnFinished(e -> insist(stage, owner, width, height));
+            later.play();
+        }
         return stage;
+    }
+
+    private static void place(Stage stage, Scene owner, double width, double height) {
+        Window over = owner.getWindow();
+        stage.setWidth(width);
+        stage.setHeight(height);
+        stage.setX(over.getX() + Math.max(0, (over.getWidth() - width) / 2));
+        stage.setY(over.getY() + Math.max(0, (over.getHeight() - height) / 2));
+    }
+
+    /** Some window managers give the first window beside another a size of their own. */
+    private static void insist(Stage stage, Scene owner, double width, double height) {
+        if (stage.isShowing() && stage.getWidth() < width / 2) {
+            place(stage, owner, width, height);
+        }
     }
 
     static Label head(String s) {
