@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
 import javafx.stage.Window;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
@@ -19,6 +21,11 @@ import vocalis.workbench.Demo;
 /** Finding, comparing, drones, idle fingers and hands in the real window. */
 @ExtendWith(ApplicationExtension.class)
 class HarmonyWindowTest extends WindowDriver {
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
 
     private void awaitFound(String text, List<Integer> pitchClasses) {
         await(

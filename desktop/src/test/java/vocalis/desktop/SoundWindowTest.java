@@ -3,10 +3,12 @@ package vocalis.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.riff.Tone;
 import vocalis.desktop.write.Zone;
@@ -16,6 +18,11 @@ import vocalis.workbench.Demo;
 /** Tone, gain, roots, misses, devices and the band in the real window. */
 @ExtendWith(ApplicationExtension.class)
 class SoundWindowTest extends WindowDriver {
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
 
     private void awaitGain(String shape) {
         await(

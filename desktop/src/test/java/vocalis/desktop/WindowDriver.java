@@ -19,7 +19,6 @@ import javafx.stage.Window;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Score;
@@ -40,8 +39,8 @@ abstract class WindowDriver {
     Shell shell;
     Stage stage;
 
-    @Start
-    void start(Stage stage) {
+    /** Opens the window; each test class calls it from its own start. */
+    final void open(Stage stage) {
         System.setProperty("vocalis.data", folder.toString());
         this.stage = stage;
         Theme.loadFonts();

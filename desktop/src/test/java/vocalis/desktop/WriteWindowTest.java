@@ -15,11 +15,13 @@ import javafx.scene.control.DialogPane;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.riff.Member;
@@ -37,6 +39,11 @@ import vocalis.workbench.RiffFiles;
 /** Writing, voicing, hearing and saving in the real window, by mouse and by keyboard. */
 @ExtendWith(ApplicationExtension.class)
 class WriteWindowTest extends WindowDriver {
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
 
     // Steps 2 to 8 by mouse.
 
