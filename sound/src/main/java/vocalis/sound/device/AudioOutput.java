@@ -137,7 +137,10 @@ public final class AudioOutput implements AutoCloseable {
     }
 
     private void pushTo(OutputLine line, Choice wanted) {
-        resetPace();
+        double perNano = engine.sampleRate() * 1e-9;
+        double held = 0;
+        boolean filled = false;
+        long left = clock.nanos();
         while (running && choice == wanted) {
             engine.render(floats, BLOCK);
             if (muted) {
@@ -145,10 +148,25 @@ public final class AudioOutput implements AutoCloseable {
             } else {
                 toBytes();
             }
+            long before = clock.nanos();
+            held -= (before - left) * perNano;
+            if (filled && held < 0) {
+                underruns = underruns + 1;
+                held = 0;
+            }
             if (line.write(bytes, bytes.length) < bytes.length) {
                 return;
             }
-            countLate();
+            left = clock.nanos();
+            // A write that had to wait left the buffer full, whatever the device's own clock says.
+            boolean waited = (left - before) * perNano > BLOCK / 2.0;
+            filled |= waited;
+            held =
+                    waited
+                            ? wanted.bufferFrames()
+                            : Math.min(
+                                    wanted.bufferFrames(),
+                                    held + BLOCK - (left - before) * perNano);
         }
     }
 

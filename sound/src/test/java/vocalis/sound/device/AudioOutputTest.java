@@ -166,6 +166,56 @@ class AudioOutputTest {
         }
     }
 
+    /**
+     * A device whose clock runs a hundredth slow keeps its buffer full, which is no underrun; a
+     * stall of the program longer than the buffer is one.
+     */
+    @Test
+    void aSlowDeviceIsNotTakenForAnEmptyBuffer() {
+        for (long stall : new long[] {0, 120_000_000L}) {
+            Engine engine = looping();
+            AtomicLong time = new AtomicLong();
+            AtomicLong writes = new AtomicLong();
+            AtomicLong pending = new AtomicLong();
+            Clock virtual =
+                    new Clock() {
+                        @Override
+                        public long nanos() {
+                            return time.addAndGet(pending.getAndSet(0));
+                        }
+
+                        @Override
+                        public void sleep(long nanos) {
+                            time.addAndGet(nanos);
+                        }
+                    };
+            OutputLine.Opener slow =
+                    (rate, frames) ->
+                            new OutputLine() {
+                                @Override
+                                public int write(byte[] bytes, int count) {
+                                    time.addAndGet((long) (512 / (0.99 * 48000) * 1e9));
+                                    return writes.incrementAndGet() > 6000 ? 0 : count;
+                                }
+
+                                @Override
+                                public void close() {}
+                            };
+            try (AudioOutput output = new AudioOutput(engine, slow, virtual, 2048)) {
+                long[] dry = new long[1];
+                output.start();
+                await(() -> writes.get() > 3000);
+                pending.addAndGet(stall);
+                await(
+                        () -> {
+                            dry[0] = Math.max(dry[0], output.underruns());
+                            return writes.get() > 6000;
+                        });
+                assertThat(dry[0]).as("stall of %d ns", stall).isEqualTo(stall == 0 ? 0 : 1);
+            }
+        }
+    }
+
     /** Another device or buffer takes over muted; what plays goes on, and sounds when asked to. */
     @Test
     void anotherDeviceTakesOverMuted() {
