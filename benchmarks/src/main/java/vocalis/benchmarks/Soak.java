@@ -35,7 +35,7 @@ import vocalis.workbench.Player;
  */
 public final class Soak {
 
-    private static final int BUFFER = 4096;
+    private static final int BUFFER = 8192;
     private static final double WARM_UP_SECONDS = 3;
 
     /** Left out at the end of the recording, where the loop has stopped already. */

@@ -159,14 +159,16 @@ public final class AudioOutput implements AutoCloseable {
             }
             left = clock.nanos();
             // A write that had to wait left the buffer full, whatever the device's own clock says.
-            boolean waited = (left - before) * perNano > BLOCK / 2.0;
+            double wait = (left - before) * perNano;
+            boolean waited = wait > BLOCK / 2.0;
+            if (filled && wait > wanted.bufferFrames() + BLOCK) {
+                underruns = underruns + 1;
+            }
             filled |= waited;
             held =
                     waited
                             ? wanted.bufferFrames()
-                            : Math.min(
-                                    wanted.bufferFrames(),
-                                    held + BLOCK - (left - before) * perNano);
+                            : Math.min(wanted.bufferFrames(), held + BLOCK - wait);
         }
     }
 
