@@ -147,7 +147,7 @@ final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
             g.setLineDashes();
             if (chosen && !named && right - left > 70) {
                 String name = "ghost " + words.note(ghost.midi()).symbol();
-                text(g, name, right, y - 8, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+                text(g, name, right, y - 11, c.smallFont(), c.dim(), TextAlignment.RIGHT);
                 named = true;
             }
         }

@@ -102,9 +102,4 @@ final class Halfband {
         System.arraycopy(filtered, n, filtered, 0, 2 * side - 1);
         System.arraycopy(passed, n, passed, 0, side);
     }
-
-    void reset() {
-        Arrays.fill(filtered, 0);
-        Arrays.fill(passed, 0);
-    }
 }

@@ -2,8 +2,8 @@ package vocalis.sound.dsp;
 
 /**
  * The peak between samples: four-fold oversampling as ITU-R BS.1770-4, Annex 2, asks for, here with
- * a Kaiser-windowed sinc of our own, 16 taps a phase. Reads under a sine of up to a fifth of the
- * sample rate by less than 0.1 dB (LoudnessTest). One channel per object; one thread; no
+ * a Kaiser-windowed sinc of our own, 16 taps a phase. Reads a sine at a quarter of the sample rate,
+ * however it is sampled, within 0.2 dB (LoudnessTest). One channel per object; one thread; no
  * allocation.
  */
 public final class TruePeak {

@@ -1,10 +1,8 @@
 package vocalis.sound.engine;
 
 import java.util.Arrays;
-import vocalis.sound.dsp.AmpSettings;
 import vocalis.sound.dsp.Amplifier;
 import vocalis.sound.dsp.Damping;
-import vocalis.sound.dsp.Pickup;
 import vocalis.sound.dsp.StringVoice;
 
 /**
@@ -57,14 +55,6 @@ final class Part {
         }
         sum = new double[block];
         other = new double[block];
-    }
-
-    AmpSettings setting() {
-        return incoming != null ? incoming.settings() : amp.settings();
-    }
-
-    Pickup pickup() {
-        return incoming != null ? incoming.pickup() : amp.pickup();
     }
 
     /** Takes a new amplifier unless one is still coming in; says whether it did. */
