@@ -14,16 +14,17 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import vocalis.core.arrange.Controls;
+import vocalis.core.arrange.Fader;
+import vocalis.core.arrange.Feel;
+import vocalis.core.arrange.Mix;
+import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.riff.Band;
-import vocalis.core.riff.Controls;
-import vocalis.core.riff.Fader;
-import vocalis.core.riff.Feel;
-import vocalis.core.riff.NamedRiff;
 import vocalis.core.riff.Tone;
 import vocalis.core.voicing.Family;
 import vocalis.sound.engine.Engine;
 import vocalis.workbench.Demo;
+import vocalis.workbench.Heard;
 import vocalis.workbench.OfflineRender;
 import vocalis.workbench.Player;
 import vocalis.workbench.SoundEvents;
@@ -50,27 +51,21 @@ public class RenderBenchmark {
 
     @Setup(Level.Trial)
     public void start() {
-        NamedRiff demo = Demo.riffs().get(0);
+        Piece demo = Demo.pieces().get(0);
         boolean band = scene.equals("BAND");
         Tone tone = band ? Tone.GAIN : Tone.valueOf(scene);
-        var ground = demo.riff().ground().withTone(tone);
-        if (band) {
-            ground =
-                    ground.withBand(
-                            Band.ALONE
-                                    .withSecond(
-                                            Fader.ON,
-                                            Optional.of(Family.OCTAVE),
-                                            Tone.GAIN,
-                                            Controls.USUAL,
-                                            8)
-                                    .withBass(Fader.ON, Band.BassLine.ROOTS)
-                                    .withKit(Fader.ON, Feel.SIXTEENTHS));
-        }
-        Workspace workspace =
-                new Workspace(new Catalogue(), demo.with(demo.riff().withGround(ground)));
-        engine = OfflineRender.engine(ground);
-        engine.publish(SoundEvents.program(workspace.score(), workspace.secondScore()));
+        Mix along =
+                Mix.ALONE
+                        .withSecond(Fader.ON, Tone.GAIN, Controls.USUAL, 8)
+                        .withBass(Fader.ON, Mix.BassLine.ROOTS)
+                        .withKit(Fader.ON, Feel.SIXTEENTHS);
+        Piece toned =
+                demo.with(demo.riff().withGround(demo.riff().ground().withTone(tone)))
+                        .mixed(band ? along : Mix.ALONE)
+                        .secondVoicedIn(Optional.of(Family.OCTAVE));
+        Heard heard = new Workspace(new Catalogue(), toned).heard();
+        engine = OfflineRender.engine(heard.ground(), heard.mix(), toned.riff().tempo());
+        engine.publish(SoundEvents.program(heard));
         engine.play(0);
     }
 

@@ -7,16 +7,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
+import vocalis.core.arrange.Fader;
+import vocalis.core.arrange.Feel;
+import vocalis.core.arrange.Mix;
+import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.hands.Hand;
-import vocalis.core.riff.Band;
-import vocalis.core.riff.Chords;
-import vocalis.core.riff.Derivation;
-import vocalis.core.riff.Fader;
-import vocalis.core.riff.Feel;
+import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Score;
 import vocalis.core.riff.Tone;
 import vocalis.core.voicing.Family;
 import vocalis.sound.device.AudioOutput;
@@ -25,7 +22,9 @@ import vocalis.sound.device.Devices;
 import vocalis.sound.gain.Line;
 import vocalis.sound.gain.Spectrum;
 import vocalis.workbench.Demo;
+import vocalis.workbench.Edits;
 import vocalis.workbench.Player;
+import vocalis.workbench.Workspace;
 
 /**
  * Plays a demo riff through the machine's sound server and gives it another family in every bar, or
@@ -60,31 +59,34 @@ public final class Soak {
         return "loose".equals(System.getenv("SOAK"));
     }
 
-    private static Riff riff() {
-        Riff riff = Demo.riffs().get(1).riff();
-        var ground = riff.ground().withTone(Tone.CLEAN);
+    private static Piece piece() {
+        Piece demo = Demo.pieces().get(1);
+        Riff riff = demo.riff();
         // The bass rings through the rests, so that digital silence can only be a hole.
-        var band =
-                ground.band()
-                        .withKit(Fader.ON, Feel.EIGHTHS)
-                        .withBass(Fader.ON, Band.BassLine.ROOTS);
-        return riff.withGround(ground.withBand(band));
+        return demo.with(riff.withGround(riff.ground().withTone(Tone.CLEAN)))
+                .mixed(
+                        Mix.ALONE
+                                .withKit(Fader.ON, Feel.EIGHTHS)
+                                .withBass(Fader.ON, Mix.BassLine.ROOTS));
     }
 
-    private static List<Score> voiced() {
+    private static List<Workspace> voiced() {
         Catalogue catalogue = new Catalogue();
-        List<Score> all = new ArrayList<>();
+        List<Workspace> all = new ArrayList<>();
         for (Family f :
                 List.of(Family.POWER, Family.FOURTH, Family.OCTAVE, Family.THIRD, Family.TRIAD)) {
-            all.add(Derivation.score(Chords.familyOfAll(riff(), f), Hand.MEDIUM, catalogue));
+            Workspace w = new Workspace(catalogue, piece());
+            w.apply(Edits.familyOfAll(f));
+            all.add(w);
         }
         return all;
     }
 
     private static boolean play(double seconds) throws InterruptedException {
-        List<Score> scores = voiced();
+        List<Workspace> scores = voiced();
         Player player =
-                new Player(scores.get(0), Devices.opener(Devices.DEFAULT), Clock.system(), 1);
+                new Player(
+                        scores.get(0).heard(), Devices.opener(Devices.DEFAULT), Clock.system(), 1);
         AudioOutput output = player.output();
         output.use(Devices.opener(Devices.DEFAULT), BUFFER);
         output.mute(false);
@@ -104,12 +106,12 @@ public final class Soak {
         long id = soundThread();
         long dryBefore = output.underruns();
         long allocatedBefore = threads.getThreadAllocatedBytes(id);
-        double bar = 60.0 / riff().ground().tempo() * riff().ground().meter().beats();
+        double bar = 60.0 / piece().riff().tempo() * piece().riff().meters().meter(0).beats();
         long end = System.nanoTime() + (long) (seconds * 1e9);
         int bars = 0;
         while (System.nanoTime() < end) {
             Thread.sleep((long) (bar * 1000));
-            player.show(scores.get(++bars % scores.size()), Optional.empty());
+            player.show(scores.get(++bars % scores.size()).heard());
         }
         long dry = output.underruns() - dryBefore;
         long allocated = threads.getThreadAllocatedBytes(id) - allocatedBefore;
@@ -163,9 +165,9 @@ public final class Soak {
     }
 
     private static int missing(double[] x, int first, int last) {
-        Score score = voiced().get(0);
+        Derived derived = voiced().get(0).derived();
         int missing = 0;
-        for (Score.Chord c : score.chords()) {
+        for (Derived.Chord c : derived.chords()) {
             boolean found = false;
             for (int from = first; from + 16384 < last && !found; from += 12000) {
                 for (Line l : Spectrum.lines(x, from, 16384, Player.RATE, -30)) {

@@ -55,7 +55,16 @@ class ArchitectureTest {
     @Test
     void packagesOfTheCoreHaveAnOrder() {
         String[] order = {
-            "theory", "instrument", "voicing", "harmony", "hands", "choice", "rhythm", "riff"
+            "theory",
+            "instrument",
+            "voicing",
+            "harmony",
+            "hands",
+            "choice",
+            "rhythm",
+            "score",
+            "riff",
+            "arrange"
         };
         for (int i = 0; i < order.length; i++) {
             for (int j = i + 1; j < order.length; j++) {
@@ -110,6 +119,32 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("vocalis.sound.device..")
+                .check(ALL);
+    }
+
+    /** The rooms of the window: each stands on those before it, and on no one behind it. */
+    @Test
+    void roomsOfTheDesktopHaveAnOrder() {
+        String[] order = {
+            "view", "model", "band", "lane", "cards", "neck", "readout", "keys", "sheets", "write"
+        };
+        for (int i = 0; i < order.length; i++) {
+            for (int j = i + 1; j < order.length; j++) {
+                noClasses()
+                        .that()
+                        .resideInAPackage("vocalis.desktop." + order[i] + "..")
+                        .should()
+                        .dependOnClassesThat()
+                        .resideInAPackage("vocalis.desktop." + order[j] + "..")
+                        .check(ALL);
+            }
+        }
+        noClasses()
+                .that()
+                .resideInAPackage("vocalis.desktop.model..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("javafx.scene..", "javafx.stage..")
                 .check(ALL);
     }
 

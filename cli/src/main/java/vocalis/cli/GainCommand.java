@@ -13,12 +13,12 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import vocalis.core.arrange.Controls;
 import vocalis.core.choice.PlainPower;
 import vocalis.core.harmony.ChordNamer;
 import vocalis.core.harmony.HeardRoot;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
-import vocalis.core.rhythm.Meter;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
 import vocalis.core.theory.Key;
@@ -65,13 +65,11 @@ final class GainCommand implements Callable<Integer> {
                         Instrument.of(options.tuning()),
                         options.capo(),
                         key.orElseGet(() -> Key.parse("C major")),
-                        120,
-                        Meter.COMMON,
                         tone,
                         Pitch.STANDARD_A4_HZ);
         int root = HeardRoot.of(v, key).root();
         double[] cents = pure ? GainReadings.pure(v, root) : new double[0];
-        GainReadings.Against a = new GainReadings().of(v, root, ground, cents);
+        GainReadings.Against a = new GainReadings().of(v, root, ground, Controls.USUAL, cents);
         PrintWriter out = spec.commandLine().getOut();
         if (options.json()) {
             out.println(MAPPER.writeValueAsString(json(v, root, a, key)));

@@ -1,18 +1,18 @@
 package vocalis.cli;
 
-import java.nio.file.Files;
+import java.nio.file.FileSystemException;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
-import vocalis.core.rhythm.Meter;
 import vocalis.core.riff.Chords;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
@@ -22,9 +22,11 @@ import vocalis.core.theory.Pitch;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.formats.wav.WavCodec;
+import vocalis.workbench.FindingWords;
 import vocalis.workbench.OfflineRender;
+import vocalis.workbench.PieceFiles;
 import vocalis.workbench.Player;
-import vocalis.workbench.RiffFiles;
+import vocalis.workbench.SafeFiles;
 import vocalis.workbench.Workspace;
 
 /** Renders a riff, or one strummed shape, to a WAV file. */
@@ -36,6 +38,8 @@ import vocalis.workbench.Workspace;
 final class RenderCommand implements Callable<Integer> {
 
     private static final double TAIL_SECONDS = 2.5;
+
+    @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
 
     @Parameters(
             paramLabel = "FILE",
@@ -90,8 +94,17 @@ final class RenderCommand implements Callable<Integer> {
             throw new IllegalArgumentException(
                     "name a riff's file, or a shape with --shape, and not both");
         }
+        if (file != null && SafeFiles.same(file, out)) {
+            throw new IllegalArgumentException(
+                    "the sound would be written over the riff " + file + "; name another file");
+        }
         float[] sound = file == null ? shape() : riff();
-        Files.write(out, WavCodec.write(sound, (int) Player.RATE));
+        try {
+            SafeFiles.write(out, WavCodec.write(sound, (int) Player.RATE));
+        } catch (FileSystemException e) {
+            String why = e.getReason() == null ? "the folder does not exist" : e.getReason();
+            throw new IllegalArgumentException(out + " was not written: " + why, e);
+        }
         return 0;
     }
 
@@ -106,27 +119,32 @@ final class RenderCommand implements Callable<Integer> {
                         Instrument.of(options.tuning()),
                         options.capo(),
                         options.key().orElseGet(() -> Key.parse("C major")),
-                        120,
-                        Meter.COMMON,
                         Optional.ofNullable(tone).orElse(Tone.GAIN),
                         Pitch.STANDARD_A4_HZ);
         return OfflineRender.shape(v.shape(), ground, seconds);
     }
 
-    private float[] riff() throws RiffFiles.RiffFileException {
+    private float[] riff() throws PieceFiles.PieceFileException {
         if (times < 1 || times > 100) {
             throw new IllegalArgumentException("--times lies between 1 and 100, but is " + times);
         }
-        var named = RiffFiles.read(file);
-        Riff riff = named.riff();
+        Piece piece = PieceFiles.read(file).piece();
+        Riff riff = piece.riff();
         if (family != null) {
             riff = Chords.familyOfAll(riff, family);
         }
         if (tone != null) {
             riff = riff.withGround(riff.ground().withTone(tone));
         }
-        Workspace workspace = new Workspace(new Catalogue(), named.with(riff));
-        workspace.setHand(Hand.MEDIUM);
-        return OfflineRender.riff(workspace.score(), workspace.secondScore(), times, TAIL_SECONDS);
+        Workspace workspace = new Workspace(new Catalogue(), piece.with(riff));
+        workspace
+                .derived()
+                .findings()
+                .forEach(
+                        f ->
+                                spec.commandLine()
+                                        .getErr()
+                                        .println(FindingWords.of(f, workspace.content().riff())));
+        return OfflineRender.riff(workspace.heard(), times, TAIL_SECONDS);
     }
 }

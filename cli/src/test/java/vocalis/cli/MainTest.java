@@ -9,8 +9,9 @@ import java.nio.file.Path;
 import javax.sound.sampled.AudioSystem;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import vocalis.formats.json.Extras;
 import vocalis.workbench.Demo;
-import vocalis.workbench.RiffFiles;
+import vocalis.workbench.PieceFiles;
 
 class MainTest {
 
@@ -20,7 +21,7 @@ class MainTest {
     void aRiffIsRenderedToAFileThatTheJdkPlays() throws Exception {
         Path riff = folder.resolve("r.vocalis.json");
         Path wav = folder.resolve("r.wav");
-        RiffFiles.write(Demo.riffs().get(1), riff);
+        PieceFiles.write(Demo.pieces().get(1), Extras.NONE, riff, null);
         assertThat(Main.run("render", riff.toString(), "-o", wav.toString(), "--tone", "clean"))
                 .isZero();
         var format = AudioSystem.getAudioFileFormat(wav.toFile());
@@ -35,7 +36,7 @@ class MainTest {
         return out.toString();
     }
 
-    /** C6 and C13, common practice, in the documented form. */
+    /** Two shapes of common practice, in the documented form. */
     @Test
     void shapesAreNamedAsJson() throws Exception {
         JsonNode n = new ObjectMapper().readTree(output("name", "x-9-11-11-0-0", "--json"));
@@ -76,7 +77,7 @@ class MainTest {
         assertThat(Main.run("drones", "--mode", "wobbly")).isEqualTo(2);
     }
 
-    /** C18's minor third (common practice) under gain, and a shape rendered by itself. */
+    /** A minor third of common practice under gain, and a shape rendered by itself. */
     @Test
     void gainIsToldInWordsAndAsJson() throws Exception {
         JsonNode n = new ObjectMapper().readTree(output("gain", "x-4-2-x-x-x", "--json"));
@@ -106,5 +107,22 @@ class MainTest {
         assertThat(AudioSystem.getAudioFileFormat(wav.toFile()).getFrameLength()).isEqualTo(72000);
         assertThat(Main.run("render", "-o", wav.toString())).isEqualTo(2);
         assertThat(Main.run("render", "--shape", "5-7", "-o", wav.toString())).isEqualTo(2);
+    }
+
+    /** A riff is never written over by its own sound, and a file only as a whole. */
+    @Test
+    void renderingWritesOverNoRiff() throws Exception {
+        Path riff = folder.resolve("r.vocalis.json");
+        PieceFiles.write(Demo.pieces().get(0), Extras.NONE, riff, null);
+        byte[] before = Files.readAllBytes(riff);
+        assertThat(Main.run("render", riff.toString(), "-o", riff.toString())).isEqualTo(2);
+        Path link = Files.createSymbolicLink(folder.resolve("link.wav"), riff);
+        assertThat(Main.run("render", riff.toString(), "-o", link.toString())).isEqualTo(2);
+        assertThat(Files.readAllBytes(riff)).isEqualTo(before);
+        Path nowhere = folder.resolve("no").resolve("where.wav");
+        assertThat(Main.run("render", "--shape", "5-7-7-x-x-x", "-o", nowhere.toString()))
+                .isEqualTo(2);
+        assertThat(Files.list(folder).map(p -> p.getFileName().toString()))
+                .containsExactlyInAnyOrder("r.vocalis.json", "link.wav");
     }
 }

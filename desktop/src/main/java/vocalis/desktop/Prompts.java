@@ -4,7 +4,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
-import vocalis.workbench.RiffFiles;
+import vocalis.workbench.PieceFiles;
 
 /** Asks for files; tests answer without the system's dialogs. */
 interface Prompts {
@@ -28,7 +28,7 @@ interface Prompts {
                 chooser.setInitialFileName(suggestedName);
                 return Optional.ofNullable(chooser.showSaveDialog(owner))
                         .map(java.io.File::toPath)
-                        .map(RiffFiles::withEnding);
+                        .map(PieceFiles::withEnding);
             }
 
             private FileChooser chooser(String title) {
@@ -37,7 +37,7 @@ interface Prompts {
                 chooser.getExtensionFilters()
                         .add(
                                 new FileChooser.ExtensionFilter(
-                                        "Vocalis riffs", "*" + RiffFiles.ENDING));
+                                        "Vocalis riffs", "*" + PieceFiles.ENDING));
                 return chooser;
             }
         };

@@ -1,108 +1,138 @@
 package vocalis.desktop;
 
 import java.nio.file.Path;
-import java.util.Locale;
 import java.util.Optional;
-import javafx.application.Platform;
+import java.util.concurrent.Executor;
 import javafx.geometry.Pos;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
-import javafx.scene.control.Alert;
-import javafx.scene.control.ButtonBar;
-import javafx.scene.control.ButtonType;
 import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuBar;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
-import javafx.scene.control.TextInputDialog;
-import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
+import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.Texts;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
-import vocalis.core.riff.NamedRiff;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.Ticks;
+import vocalis.desktop.keys.Commands;
+import vocalis.desktop.keys.Keyboard;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.sheets.Ask;
+import vocalis.desktop.sheets.HelpSheet;
+import vocalis.desktop.sheets.InstrumentSheet;
 import vocalis.desktop.view.Background;
-import vocalis.desktop.write.InstrumentDialog;
-import vocalis.desktop.write.WriteModel;
+import vocalis.desktop.view.Explain;
+import vocalis.desktop.view.SheetHost;
 import vocalis.desktop.write.WritePane;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
 import vocalis.workbench.Demo;
-import vocalis.workbench.Edit;
+import vocalis.workbench.Edits;
+import vocalis.workbench.Log;
+import vocalis.workbench.OwnShapes;
+import vocalis.workbench.Places;
 import vocalis.workbench.Player;
-import vocalis.workbench.RiffFiles;
+import vocalis.workbench.Preferences;
+import vocalis.workbench.Subscription;
 import vocalis.workbench.Workspace;
 
-/** The window: title, menus, the Write screen; opening, saving and closing. */
+/** The window: title, menus, the Write screen with its sheets; starting and closing. */
 final class Shell {
 
-    static final ButtonType SAVE = new ButtonType("Save", ButtonBar.ButtonData.YES);
-    static final ButtonType DISCARD = new ButtonType("Don't save", ButtonBar.ButtonData.NO);
+    static final double LEAST_WIDTH = 1040;
+    static final double LEAST_HEIGHT = 700;
 
     /** About what a window manager puts around a window, in pixels. */
     private static final double FRAME = 8;
 
     /** What takes time and needs no window: made while the toolkit starts. */
-    record Prepared(Workspace workspace, Player player) {
+    record Prepared(
+            Workspace workspace,
+            Player player,
+            Background background,
+            Places places,
+            Preferences preferences) {
 
-        static Prepared of(NamedRiff first, OutputLine.Opener opener, Clock clock, long seed) {
-            Workspace workspace = new Workspace(new Catalogue(), first);
-            return new Prepared(workspace, new Player(workspace.score(), opener, clock, seed));
+        static Prepared of(
+                Piece first,
+                OutputLine.Opener opener,
+                Clock clock,
+                long seed,
+                Places places,
+                Executor home) {
+            Preferences preferences = Preferences.in(places.settings());
+            Background background = new Background("vocalis-work");
+            Workspace workspace =
+                    new Workspace(
+                            new Catalogue(), first, preferences.hand(), background.worker(), home);
+            Player player = new Player(workspace.heard(), opener, clock, seed);
+            return new Prepared(workspace, player, background, places, preferences);
         }
     }
 
     private final Stage stage;
-    private final Prompts prompts;
-    private final Background background = new Background();
+    private final Background background;
     private final Workspace workspace;
     private final Player player;
+    private final Preferences preferences;
     private final WriteModel model;
     private final WritePane write;
+    private final Commands commands = new Commands();
+    private final Keyboard keyboard;
+    private final SheetHost host;
     private final Scene scene;
+    private final FileDesk desk;
     private final Label title = new Label();
     private final Label state = new Label();
     private final MenuItem undo = new MenuItem();
     private final MenuItem redo = new MenuItem();
-    private Theme theme = Theme.DARK;
+    private final Subscription told;
+    private Theme theme;
 
     Shell(Stage stage, Prepared prepared, Prompts prompts) {
         this.stage = stage;
-        this.prompts = prompts;
         workspace = prepared.workspace();
         player = prepared.player();
-        model = new WriteModel(workspace, player, background);
-        write = new WritePane(model);
+        background = prepared.background();
+        preferences = prepared.preferences();
+        OwnShapes shapes = new OwnShapes(prepared.places().data());
+        model = new WriteModel(workspace, player, background, shapes);
+        write = new WritePane(model, commands, this::host);
         BorderPane root = new BorderPane(write);
         root.getStyleClass().add("shell");
+        host = new SheetHost(root);
+        desk = new FileDesk(stage, model, host, prompts, this::begin);
+        addCommands();
         root.setTop(header());
-        scene = new Scene(root, 1280, 800);
+        scene = new Scene(host, 1280, 800);
+        theme =
+                preferences.text("theme").filter("light"::equals).isPresent()
+                        ? Theme.LIGHT
+                        : Theme.DARK;
         theme.apply(scene);
-        write.install(
-                scene,
-                keys -> {
-                    HelpSheet help = new HelpSheet(keys);
-                    keys.add(KeyCode.S, true, false, "save", this::save);
-                    keys.add(KeyCode.S, true, true, "save as", this::saveAs);
-                    keys.add(KeyCode.O, true, false, "open", this::open);
-                    keys.add(KeyCode.N, true, false, "new riff", this::newRiff);
-                    keys.add(KeyCode.F2, false, false, "rename the riff", this::rename);
-                    keys.add(KeyCode.T, true, false, "dark or light", this::switchTheme);
-                    keys.add(KeyCode.F3, false, false, "instrument and hand", this::instrument);
-                    keys.add(KeyCode.F1, false, false, "all keys", () -> help.show(stage, theme));
-                });
+        keyboard = new Keyboard(commands, model.zoneProperty()::get, () -> host.top().isPresent());
+        keyboard.install(scene);
+        write.install(scene, keyboard);
+        new Explain(scene);
+        told = Log.tell(text -> Background.HOME.execute(() -> model.say(text)));
         workspace.onChange(this::refresh);
         refresh();
         stage.setScene(scene);
-        fitToScreen();
+        place();
         stage.setOnCloseRequest(
                 e -> {
-                    if (!mayLeave()) {
+                    if (workspace.changed() || desk.saving()) {
                         e.consume();
+                        desk.leave(stage::close);
                     }
                 });
         stage.setOnHidden(e -> dispose());
@@ -110,193 +140,219 @@ final class Shell {
                 .addListener(
                         o -> {
                             if (!stage.isFocused()) {
-                                model.hearing().endHearing();
+                                keyboard.windowLeft();
                             }
                         });
         write.begin();
-        stage.setOnShown(
-                e ->
-                        Platform.runLater(
-                                () -> {
-                                    player.start();
-                                    model.begin();
-                                }));
+        stage.setOnShown(e -> Background.HOME.execute(this::shown));
     }
 
-    /** A screen with no room for the window and its frame gets it filled out to the edges. */
-    private void fitToScreen() {
+    private void shown() {
+        player.start();
+        preferences
+                .text("sound.device")
+                .ifPresent(
+                        d ->
+                                model.hearing()
+                                        .remember(
+                                                d,
+                                                (int)
+                                                        preferences.number(
+                                                                "sound.buffer",
+                                                                256,
+                                                                16384,
+                                                                Player.BUFFER)));
+        write.volume(preferences.number("sound.volumeDb", -36, 6, -12));
+        model.begin();
+    }
+
+    private SheetHost host() {
+        return host;
+    }
+
+    private void begin() {
+        model.moveChordCaretTo(0);
+        model.lane().setCaret(0);
+        write.begin();
+    }
+
+    private void addCommands() {
+        commands.add("save", "save").keys("ctrl S").inSheets().does(desk::save);
+        commands.add("save-as", "save as…").keys("ctrl shift S").does(desk::saveAs);
+        commands.add("open", "open…").keys("ctrl O").does(desk::open);
+        commands.add("new", "new riff").keys("ctrl N").does(desk::newRiff);
+        commands.add("rename", "rename the riff…").keys("F2").does(this::rename);
+        commands.add("theme", "dark or light").keys("ctrl T").inSheets().does(this::switchTheme);
+        commands.add("instrument", "instrument and hand…").keys("F3").does(this::instrument);
+        commands.add("help", "help: the work, all keys, words")
+                .keys("F1")
+                .does(() -> HelpSheet.show(commands, host));
+    }
+
+    /** A window as it was left, or the usual one; on a small screen filled out to the edges. */
+    private void place() {
         Rectangle2D room = Screen.getPrimary().getVisualBounds();
-        if (room.getWidth() < scene.getWidth() + FRAME
-                || room.getHeight() < scene.getHeight() + FRAME) {
+        boolean small =
+                room.getWidth() < LEAST_WIDTH + FRAME || room.getHeight() < LEAST_HEIGHT + FRAME;
+        if (small) {
             stage.setX(room.getMinX());
             stage.setY(room.getMinY());
             stage.setWidth(room.getWidth());
             stage.setHeight(room.getHeight());
             stage.setMaximized(true);
-        } else {
-            stage.setMinWidth(1040);
-            stage.setMinHeight(700);
+            return;
         }
+        stage.setMinWidth(LEAST_WIDTH);
+        stage.setMinHeight(LEAST_HEIGHT);
+        double width = preferences.number("window.width", LEAST_WIDTH, room.getWidth(), 1280);
+        double height = preferences.number("window.height", LEAST_HEIGHT, room.getHeight(), 800);
+        stage.setWidth(Math.min(width, room.getWidth()));
+        stage.setHeight(Math.min(height, room.getHeight()));
+        double x = preferences.number("window.x", room.getMinX(), room.getMaxX() - 200, Double.NaN);
+        double y = preferences.number("window.y", room.getMinY(), room.getMaxY() - 200, Double.NaN);
+        if (!Double.isNaN(x) && !Double.isNaN(y)) {
+            stage.setX(x);
+            stage.setY(y);
+        }
+        stage.setMaximized(preferences.flag("window.maximized", false));
     }
 
     private HBox header() {
         Label mark = new Label("Vocalis");
         mark.getStyleClass().add("wordmark");
+        mark.setMinWidth(Region.USE_PREF_SIZE);
         title.getStyleClass().add("title");
         title.setId("title");
+        title.setMinWidth(60);
         title.setOnMouseClicked(e -> rename());
+        Explain.means(title, "The working title; F2 or a click renames it");
         state.getStyleClass().add("caption");
         state.setId("saved-state");
+        state.setMinWidth(40);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox header = new HBox(title, state, gap, menus(), mark);
+        MenuBar menus = menus();
+        menus.setMinWidth(Region.USE_PREF_SIZE);
+        HBox header = new HBox(title, state, gap, menus, mark);
         header.setAlignment(Pos.CENTER_LEFT);
         header.getStyleClass().add("header");
         return header;
     }
 
     private MenuBar menus() {
-        Menu file = new Menu("_File");
+        Menu file = menu("_File", "new", "open");
+        file.getItems().addAll(demoMenu(), new SeparatorMenuItem());
+        add(file, "save", "save-as", "rename");
         file.getItems()
-                .addAll(
-                        item("New riff\tCtrl N", this::newRiff),
-                        item("Open…\tCtrl O", this::open),
-                        demoMenu(),
-                        new SeparatorMenuItem(),
-                        item("Save\tCtrl S", this::save),
-                        item("Save as…\tShift Ctrl S", this::saveAs),
-                        item("Rename…\tF2", this::rename),
-                        new SeparatorMenuItem(),
-                        item("Close", this::close));
+                .addAll(new SeparatorMenuItem(), item("Close", () -> desk.leave(stage::close)));
         Menu edit = new Menu("_Edit");
         undo.setOnAction(e -> workspace.undo());
         redo.setOnAction(e -> workspace.redo());
-        edit.getItems()
-                .addAll(
-                        undo,
-                        redo,
-                        new SeparatorMenuItem(),
-                        item("Instrument and hand…\tF3", this::instrument),
-                        handMenu());
-        Menu view = new Menu("_View");
-        view.getItems()
-                .addAll(
-                        item("Note names or degrees\tN", () -> flip(model.noteNamesProperty())),
-                        item("Scale on the neck\tS", () -> flip(model.scaleStepsProperty())),
-                        item("Dark or light\tCtrl T", this::switchTheme));
-        Menu harmony = new Menu("H_armony");
-        harmony.getItems()
-                .addAll(
-                        item(
-                                "Compare this voicing\tC",
-                                () -> write.binding(KeyCode.C).action().run()),
-                        thinMenu(),
-                        item("Idle fingers\tI", () -> write.binding(KeyCode.I).action().run()),
-                        item(
-                                "Over the twelve basses\tB",
-                                () -> write.binding(KeyCode.B).action().run()),
-                        item("Drone map\tD", () -> write.binding(KeyCode.D).action().run()),
-                        item(
-                                "Keys that fit the riff\tK",
-                                () -> write.binding(KeyCode.K).action().run()));
-        Menu sound = new Menu("_Sound");
-        sound.getItems()
-                .addAll(
-                        item("Tone…\tT", () -> write.binding(KeyCode.T).action().run()),
-                        item("Who plays along…\tW", () -> write.binding(KeyCode.W).action().run()),
-                        item("Thirds pure or tempered\tJ", () -> flip(model.gain().pureProperty())),
-                        item("Prove the root…\tU", () -> write.binding(KeyCode.U).action().run()),
-                        new SeparatorMenuItem(),
-                        item(
-                                "Strings to tune by…\tF4",
-                                () -> write.binding(KeyCode.F4).action().run()),
-                        item(
-                                "Where the sound goes…\tF5",
-                                () -> write.binding(KeyCode.F5).action().run()));
-        Menu help = new Menu("_Help");
-        help.getItems().add(item("All keys\tF1", () -> scene.getRoot().fireEvent(f1())));
+        edit.getItems().addAll(undo, redo, new SeparatorMenuItem(), meterMenu(), pickupMenu());
+        edit.getItems().addAll(new SeparatorMenuItem(), commands.item("instrument"), handMenu());
+        Menu view = menu("_View", "zoom-in", "zoom-out", "page-on", "page-back", "follow");
+        view.getItems().add(new SeparatorMenuItem());
+        add(view, "names", "scale", "theme", "explain");
+        Menu harmony = menu("H_armony", "compare");
+        harmony.getItems().add(thinMenu());
+        add(harmony, "idle", "basses", "drones", "modes", "findings");
+        Menu sound = menu("_Sound", "tone", "along", "pure", "prove", "tune", "output", "mute");
+        Menu help = menu("He_lp", "help", "explain");
         MenuBar bar = new MenuBar(file, edit, view, harmony, sound, help);
         bar.setId("menus");
         return bar;
     }
 
-    private javafx.scene.input.KeyEvent f1() {
-        return new javafx.scene.input.KeyEvent(
-                javafx.scene.input.KeyEvent.KEY_PRESSED,
-                "",
-                "",
-                KeyCode.F1,
-                false,
-                false,
-                false,
-                false);
+    private Menu menu(String name, String... ids) {
+        Menu menu = new Menu(name);
+        add(menu, ids);
+        return menu;
+    }
+
+    private void add(Menu menu, String... ids) {
+        for (String id : ids) {
+            menu.getItems().add(commands.item(id));
+        }
     }
 
     private Menu demoMenu() {
         Menu demo = new Menu("Demo riffs");
-        for (NamedRiff riff : Demo.riffs()) {
-            demo.getItems()
-                    .add(
-                            item(
-                                    riff.title(),
-                                    () -> {
-                                        if (mayLeave()) {
-                                            take(riff, null);
-                                        }
-                                    }));
+        for (Piece piece : Demo.pieces()) {
+            demo.getItems().add(item(piece.title(), () -> desk.take(piece)));
         }
         return demo;
     }
 
     private Menu thinMenu() {
         Menu thin = new Menu("Thin this voicing");
-        String[] voices = {"top", "second", "third", "fourth"};
-        for (int i = 0; i < voices.length; i++) {
-            int voice = i + 1;
-            String text = "without its " + voices[i] + " voice\tAlt " + voice;
-            thin.getItems().add(item(text, () -> model.thin(voice)));
+        for (int i = 1; i <= 4; i++) {
+            thin.getItems().add(commands.item("thin-" + i));
         }
         return thin;
+    }
+
+    private Menu meterMenu() {
+        Menu meters = new Menu("Meter of this bar");
+        for (String m : new String[] {"2/4", "3/4", "4/4", "5/4", "6/8", "7/8", "9/8"}) {
+            Meter meter = Meter.parse(m);
+            meters.getItems()
+                    .add(
+                            item(
+                                    m,
+                                    () ->
+                                            model.apply(
+                                                    Edits.meterOfBar(
+                                                            Math.max(
+                                                                    0,
+                                                                    model.now()
+                                                                            .meters()
+                                                                            .bar(caret())),
+                                                            meter))));
+        }
+        return meters;
+    }
+
+    private long caret() {
+        return model.zoneProperty().get() == vocalis.desktop.model.Zone.LANE
+                ? model.lane().caretProperty().get()
+                : model.now().start(model.chordProperty().get());
+    }
+
+    private Menu pickupMenu() {
+        Menu pickup = new Menu("Pickup");
+        pickup.getItems().add(item("None", () -> model.apply(Edits.pickup(0))));
+        for (int eighths = 1; eighths <= 4; eighths++) {
+            long ticks = eighths * Ticks.EIGHTH;
+            String words = eighths == 1 ? "One eighth" : eighths + " eighths";
+            pickup.getItems().add(item(words, () -> model.apply(Edits.pickup(ticks))));
+        }
+        return pickup;
     }
 
     private Menu handMenu() {
         Menu hands = new Menu("Hand");
         for (Hand hand : Hand.offered()) {
-            hands.getItems()
-                    .add(
-                            item(
-                                    hand.name()
-                                            + ", "
-                                            + Math.round(hand.comfortMm())
-                                            + " mm in comfort",
-                                    () -> workspace.setHand(hand)));
+            String words = hand.name() + ", " + Math.round(hand.comfortMm()) + " mm in comfort";
+            hands.getItems().add(item(words, () -> workspace.setHand(hand)));
         }
         return hands;
     }
 
     private void instrument() {
-        var ground = workspace.content().riff().ground();
-        new InstrumentDialog(stage, ground.instrument(), workspace.hand())
-                .showAndWait()
-                .ifPresent(
-                        a -> {
-                            workspace.setHand(a.hand());
-                            var now = workspace.content().riff().ground();
-                            if (now.capo() > a.instrument().frets() - 12) {
-                                model.setGround(now.withCapo(0), "capo");
-                            }
-                            model.setGround(
-                                    workspace
-                                            .content()
-                                            .riff()
-                                            .ground()
-                                            .withInstrument(a.instrument()),
-                                    "instrument");
-                        });
-    }
-
-    private static void flip(javafx.beans.property.BooleanProperty p) {
-        p.set(!p.get());
+        InstrumentSheet.show(
+                host,
+                workspace.content().riff().ground().instrument(),
+                workspace.hand(),
+                (instrument, hand) -> {
+                    workspace.setHand(hand);
+                    model.apply(
+                            Edits.ground(
+                                    "instrument",
+                                    g ->
+                                            g.capo() > instrument.frets() - 12
+                                                    ? g.withCapo(0).withInstrument(instrument)
+                                                    : g.withInstrument(instrument)));
+                });
     }
 
     private static MenuItem item(String text, Runnable action) {
@@ -333,150 +389,72 @@ final class Shell {
         return workspace;
     }
 
+    Commands commands() {
+        return commands;
+    }
+
+    Keyboard keyboard() {
+        return keyboard;
+    }
+
+    SheetHost sheets() {
+        return host;
+    }
+
+    FileDesk desk() {
+        return desk;
+    }
+
     void switchTheme() {
         theme = theme == Theme.DARK ? Theme.LIGHT : Theme.DARK;
         theme.apply(scene);
     }
 
-    private void take(NamedRiff riff, Path from) {
-        player.stop();
-        model.chordProperty().set(0);
-        model.lane().setCaret(0);
-        workspace.open(riff, from);
-        write.begin();
-    }
-
-    private void newRiff() {
-        if (mayLeave()) {
-            take(Demo.blank(), null);
-        }
-    }
-
-    private void open() {
-        if (mayLeave()) {
-            prompts.fileToOpen(stage).ifPresent(this::open);
-        }
-    }
-
     /** Opens a file; one that cannot be read leaves what is open as it is. */
     void open(Path file) {
-        try {
-            take(RiffFiles.read(file), file);
-        } catch (RiffFiles.RiffFileException e) {
-            tell("This riff was not opened", e.getMessage());
-        }
+        desk.open(file);
     }
 
-    private void save() {
-        workspace.file().ifPresentOrElse(f -> write(f, () -> {}), this::saveAs);
-    }
-
-    private void saveAs() {
-        saveTarget().ifPresent(f -> write(f, () -> {}));
-    }
-
-    private Optional<Path> saveTarget() {
-        String name =
-                workspace
-                        .content()
-                        .title()
-                        .toLowerCase(Locale.ROOT)
-                        .replaceAll("[^\\p{L}\\p{N}]+", "-");
-        return prompts.fileToSave(stage, name + RiffFiles.ENDING);
-    }
-
-    private void write(Path file, Runnable afterwards) {
-        NamedRiff snapshot = workspace.content();
-        String[] trouble = new String[1];
-        write.say("saving…");
-        background.run(
-                () -> {
-                    try {
-                        RiffFiles.write(snapshot, file);
-                    } catch (RiffFiles.RiffFileException e) {
-                        trouble[0] = e.getMessage();
-                    }
-                },
-                () -> {
-                    write.say("");
-                    if (trouble[0] == null) {
-                        workspace.markSaved(snapshot, file);
-                        afterwards.run();
-                    } else {
-                        tell("This riff was not saved", trouble[0]);
-                    }
-                });
+    /** The file that was open when the window was last closed. */
+    Optional<Path> lastFile() {
+        return preferences.text("file.last").map(Path::of);
     }
 
     private void rename() {
-        TextInputDialog dialog = new TextInputDialog(workspace.content().title());
-        dialog.initOwner(stage);
-        dialog.setTitle("Rename");
-        dialog.setHeaderText("Working title of the riff");
-        dialog.setGraphic(null);
-        dialog.showAndWait()
-                .map(String::strip)
-                .filter(t -> !t.isEmpty() && t.length() <= 200)
-                .ifPresent(t -> workspace.apply(new Edit.Rename(t)));
+        Ask.line(
+                host,
+                "Working title of the riff",
+                workspace.content().title(),
+                Texts.LONGEST_TITLE,
+                t -> model.apply(Edits.rename(t)));
     }
 
-    /** Whether the open riff may be left: it is saved, or the player says what to do with it. */
-    private boolean mayLeave() {
-        if (!workspace.changed()) {
-            return true;
+    private void remember() {
+        preferences.setHand(workspace.hand());
+        preferences.set("theme", theme == Theme.LIGHT ? "light" : "dark");
+        preferences.set("sound.device", model.hearing().device());
+        preferences.set("sound.buffer", player.output().bufferFrames());
+        preferences.set("sound.volumeDb", write.volume());
+        preferences.set("window.maximized", String.valueOf(stage.isMaximized()));
+        if (!stage.isMaximized()) {
+            preferences.set("window.x", stage.getX());
+            preferences.set("window.y", stage.getY());
+            preferences.set("window.width", stage.getWidth());
+            preferences.set("window.height", stage.getHeight());
         }
-        Alert alert =
-                new Alert(
-                        Alert.AlertType.CONFIRMATION,
-                        "What you changed is kept nowhere else.",
-                        SAVE,
-                        DISCARD,
-                        ButtonType.CANCEL);
-        alert.initOwner(stage);
-        alert.setTitle("Unsaved changes");
-        alert.setHeaderText("Save " + workspace.content().title() + " first?");
-        alert.setGraphic(null);
-        ButtonType answer = alert.showAndWait().orElse(ButtonType.CANCEL);
-        if (answer == SAVE) {
-            return saveNow();
-        }
-        return answer == DISCARD;
-    }
-
-    /** Saves before something that cannot wait; says whether the riff is safe. */
-    private boolean saveNow() {
-        Optional<Path> file = workspace.file().isPresent() ? workspace.file() : saveTarget();
-        if (file.isEmpty()) {
-            return false;
-        }
-        try {
-            RiffFiles.write(workspace.content(), file.get());
-            workspace.markSaved(workspace.content(), file.get());
-            return true;
-        } catch (RiffFiles.RiffFileException e) {
-            tell("This riff was not saved", e.getMessage());
-            return false;
-        }
-    }
-
-    private void tell(String header, String text) {
-        Alert alert = new Alert(Alert.AlertType.ERROR, text, ButtonType.OK);
-        alert.initOwner(stage);
-        alert.setTitle("Vocalis");
-        alert.setHeaderText(header);
-        alert.setGraphic(null);
-        alert.showAndWait();
-    }
-
-    private void close() {
-        if (mayLeave()) {
-            stage.close();
-        }
+        workspace
+                .file()
+                .ifPresent(f -> preferences.set("file.last", f.toAbsolutePath().toString()));
+        preferences.save();
     }
 
     private void dispose() {
+        remember();
         write.dispose();
+        model.close();
+        desk.close();
         background.close();
         player.close();
+        told.close();
     }
 }

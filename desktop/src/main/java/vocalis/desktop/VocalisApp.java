@@ -8,10 +8,13 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 import javafx.util.Duration;
-import vocalis.core.riff.NamedRiff;
+import vocalis.core.arrange.Piece;
+import vocalis.desktop.view.Background;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
 import vocalis.workbench.Demo;
+import vocalis.workbench.Log;
+import vocalis.workbench.Places;
 
 /** The desktop program: {@code [FILE]} opens a riff, {@code --demo} the demo library's first. */
 public final class VocalisApp extends Application {
@@ -33,7 +36,11 @@ public final class VocalisApp extends Application {
     /** Begins, on another thread, what the window will need; called before the toolkit starts. */
     static void prepare(String[] args) {
         boolean demo = List.of(args).contains("--demo");
-        NamedRiff first = demo ? Demo.riffs().get(0) : Demo.blank();
+        Places places = Places.ofPlatform();
+        Log.to(places.log());
+        Thread.setDefaultUncaughtExceptionHandler(
+                (t, e) -> Log.failed("working on " + t.getName(), e));
+        Piece first = demo ? Demo.pieces().get(0) : Demo.blank();
         prepared =
                 CompletableFuture.supplyAsync(
                         () ->
@@ -41,11 +48,15 @@ public final class VocalisApp extends Application {
                                         first,
                                         OutputLine.system(),
                                         Clock.system(),
-                                        System.nanoTime()));
+                                        System.nanoTime(),
+                                        places,
+                                        Background.HOME));
     }
 
     @Override
     public void start(Stage stage) {
+        Thread.currentThread()
+                .setUncaughtExceptionHandler((t, e) -> Log.failed("showing the window", e));
         Theme.loadFonts();
         List<String> args = getParameters().getRaw();
         Shell shell = new Shell(stage, prepared.join(), Prompts.system());

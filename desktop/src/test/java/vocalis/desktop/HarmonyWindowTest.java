@@ -3,6 +3,7 @@ package vocalis.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -15,7 +16,7 @@ import org.testfx.framework.junit5.Start;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
-import vocalis.desktop.write.Zone;
+import vocalis.desktop.model.Zone;
 import vocalis.workbench.Demo;
 
 /** Finding, comparing, drones, idle fingers and hands in the real window. */
@@ -47,7 +48,7 @@ class HarmonyWindowTest extends WindowDriver {
     @Test
     void aShapeANameAndNotesAreFound(FxRobot robot) {
         choose(robot, "#tuning", Tuning.STANDARD);
-        // C6, common practice.
+        // Common practice.
         find(robot, "x-9-11-11-0-0");
         assertThat(fx(() -> model().shownProperty().get().shape().text()))
                 .isEqualTo("x-9-11-11-0-0");
@@ -70,21 +71,36 @@ class HarmonyWindowTest extends WindowDriver {
         assertThat(riff()).isEqualTo(before);
     }
 
+    /** What is shown, what the riff has and the next cards; more by +, walked and put in by key. */
     @Test
-    void fourVoicingsAreComparedSideBySide(FxRobot robot) {
+    void voicingsAreComparedSideBySideByKeyboard(FxRobot robot) {
         await("cards", () -> fx(() -> model().cardsProperty().get().size() > 5));
         robot.interact(() -> model().zoneProperty().set(Zone.CARDS));
-        for (int i = 0; i < 5; i++) {
-            press(robot, KeyCode.C);
-            await("compare", () -> robot.lookup(".compare-column").tryQuery().isPresent());
-            press(robot, KeyCode.ESCAPE);
-            await("closed", () -> robot.lookup(".compare-column").tryQuery().isEmpty());
-            press(robot, KeyCode.RIGHT);
-        }
+        press(robot, KeyCode.RIGHT);
+        press(robot, KeyCode.RIGHT);
         press(robot, KeyCode.C);
-        await("compare", () -> robot.lookup(".compare-column").tryQuery().isPresent());
-        assertThat(robot.lookup(".compare-column").queryAll()).hasSize(4);
-        press(robot, KeyCode.ESCAPE);
+        await("compare", () -> robot.lookup("#compare-2").tryQuery().isPresent());
+        await("caret", () -> fx(() -> focused("compare-0")));
+        press(robot, KeyCode.PLUS);
+        await("a fourth", () -> robot.lookup("#compare-3").tryQuery().isPresent());
+        press(robot, KeyCode.PLUS);
+        assertThat(robot.lookup(".compare-name").queryAll()).hasSize(4);
+        await("caret", () -> fx(() -> focused("compare-3")));
+        press(robot, KeyCode.DELETE);
+        await("three", () -> robot.lookup("#compare-3").tryQuery().isEmpty());
+        press(robot, KeyCode.LEFT);
+        robot.press(KeyCode.H);
+        await("heard", () -> fx(() -> shell.player().telemetry().latest().audition()));
+        robot.release(KeyCode.H);
+        await("released", () -> fx(() -> !shell.player().telemetry().latest().audition()));
+        press(robot, KeyCode.ENTER);
+        await("closed", () -> robot.lookup(".compare-name").tryQuery().isEmpty());
+        assertThat(fx(() -> model().shownIsInRiff())).isTrue();
+    }
+
+    private boolean focused(String id) {
+        Node owner = stage.getScene().getFocusOwner();
+        return owner != null && id.equals(owner.getId());
     }
 
     @Test
@@ -99,7 +115,7 @@ class HarmonyWindowTest extends WindowDriver {
         assertThat(riff().ground().capo()).isEqualTo(1);
         assertThat(riff().ground().key().symbol()).isEqualTo("E♭ phrygian");
         press(robot, KeyCode.CONTROL, KeyCode.Z);
-        assertThat(riff()).isEqualTo(Demo.riffs().get(0).riff());
+        assertThat(riff()).isEqualTo(Demo.pieces().get(0).riff());
     }
 
     private static boolean caretOnACell() {
@@ -120,7 +136,7 @@ class HarmonyWindowTest extends WindowDriver {
         assertThat(fx(() -> model().shownProperty().get().shape().fret(3))).isEqualTo(7);
     }
 
-    /** C22 and C23 (common practice): a stack, and what is left without its second voice. */
+    /** Common practice: a stack, and what is left without its second voice. */
     @Test
     void voicesAreLeftOutCountedFromTheTop(FxRobot robot) {
         choose(robot, "#tuning", Tuning.STANDARD);
@@ -136,7 +152,7 @@ class HarmonyWindowTest extends WindowDriver {
     @Test
     void theReadoutTurnsItsPagesAndSaysWhyAShapeCannotBeHeld(FxRobot robot) {
         choose(robot, "#tuning", Tuning.STANDARD);
-        assertThat(robot.lookup("#figure-effort").query().getParent().isVisible()).isFalse();
+        assertThat(robot.lookup("#figure-effort").tryQuery()).isEmpty();
         press(robot, KeyCode.P);
         assertThat(robot.lookup("#figure-effort").query().getParent().isVisible()).isTrue();
         assertThat(robot.lookup("#figure-notes").query().getParent().isVisible()).isFalse();
@@ -205,7 +221,7 @@ class HarmonyWindowTest extends WindowDriver {
         press(robot, KeyCode.F3);
         await("dialog", () -> robot.lookup("#tuning-notes").tryQuery().isPresent());
         robot.clickOn("#tuning-notes").eraseText(40).write("B1 E2 A2 D3 G3 B3 E4");
-        robot.clickOn("OK");
+        press(robot, KeyCode.ENTER);
         await("seven", () -> riff().ground().board().strings() == 7);
         assertThat(chord(0).candidate().voicing().shape().strings()).isEqualTo(7);
         await("cards", () -> fx(() -> !model().cardsProperty().get().isEmpty()));

@@ -3,6 +3,7 @@ package vocalis.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.lang.ref.WeakReference;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Scene;
@@ -13,21 +14,28 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
+import vocalis.desktop.band.VoiceBand;
+import vocalis.desktop.cards.CardRow;
+import vocalis.desktop.lane.Lane;
+import vocalis.desktop.lane.Overview;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.neck.Neck;
 import vocalis.desktop.view.Background;
-import vocalis.desktop.write.DrawnControls;
-import vocalis.desktop.write.WriteModel;
 import vocalis.sound.device.Clock;
 import vocalis.workbench.Demo;
+import vocalis.workbench.OwnShapes;
+import vocalis.workbench.Places;
 
 /** A disposed skin lets go of the model it listened to, so that it can be collected. */
 @ExtendWith(ApplicationExtension.class)
 class SkinsTest {
 
     private final Tap tap = new Tap(true);
-    private final Background background = new Background();
+    @TempDir Path folder;
     private Shell.Prepared prepared;
     private WriteModel model;
     private Stage stage;
@@ -35,8 +43,20 @@ class SkinsTest {
     @Start
     void start(Stage shared) {
         stage = new Stage();
-        prepared = Shell.Prepared.of(Demo.riffs().get(0), tap, Clock.system(), 5);
-        model = new WriteModel(prepared.workspace(), prepared.player(), background);
+        prepared =
+                Shell.Prepared.of(
+                        Demo.pieces().get(0),
+                        tap,
+                        Clock.system(),
+                        5,
+                        Places.in(folder),
+                        Background.HOME);
+        model =
+                new WriteModel(
+                        prepared.workspace(),
+                        prepared.player(),
+                        prepared.background(),
+                        new OwnShapes(folder));
         stage.setScene(new Scene(new Pane(), 900, 500));
         stage.show();
     }
@@ -49,8 +69,18 @@ class SkinsTest {
                     stage.hide();
                     return null;
                 });
-        background.close();
+        model.close();
+        prepared.background().close();
         prepared.player().close();
+    }
+
+    private List<Control> drawn() {
+        return List.of(
+                new VoiceBand(model),
+                new Overview(model),
+                new Lane(model),
+                new CardRow(model),
+                new Neck(model));
     }
 
     @Test
@@ -59,7 +89,7 @@ class SkinsTest {
         WaitForAsyncUtils.waitForAsyncFx(
                 10_000,
                 () -> {
-                    for (Control c : DrawnControls.all(model)) {
+                    for (Control c : drawn()) {
                         ((Pane) stage.getScene().getRoot()).getChildren().setAll(c);
                         c.resize(800, 400);
                         c.applyCss();
@@ -70,7 +100,7 @@ class SkinsTest {
                     ((Pane) stage.getScene().getRoot()).getChildren().clear();
                     return null;
                 });
-        assertThat(skins).hasSize(4);
+        assertThat(skins).hasSize(5);
         long end = System.nanoTime() + 20_000_000_000L;
         while (skins.stream().anyMatch(s -> s.get() != null)) {
             assertThat(System.nanoTime())
@@ -79,6 +109,6 @@ class SkinsTest {
             System.gc();
             WaitForAsyncUtils.waitForFxEvents();
         }
-        assertThat(model.score().chords()).isNotEmpty();
+        assertThat(model.derived().chords()).isNotEmpty();
     }
 }

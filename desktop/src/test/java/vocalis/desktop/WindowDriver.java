@@ -20,13 +20,16 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
+import vocalis.core.arrange.Piece;
+import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Score;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Sounding;
-import vocalis.desktop.write.WriteModel;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Background;
 import vocalis.sound.device.Clock;
 import vocalis.workbench.Demo;
+import vocalis.workbench.Places;
 
 /** Opens the real window with a tapped sound device, and presses and reads what a user would. */
 abstract class WindowDriver {
@@ -38,6 +41,11 @@ abstract class WindowDriver {
     Path chosenFile;
     Shell shell;
     Stage stage;
+
+    /** What the window opens with. */
+    Piece first() {
+        return Demo.pieces().get(0);
+    }
 
     /** Opens the window; each test class calls it from its own start. */
     final void open(Stage stage) {
@@ -56,7 +64,9 @@ abstract class WindowDriver {
                         return Optional.of(folder.resolve(suggestedName));
                     }
                 };
-        Shell.Prepared prepared = Shell.Prepared.of(Demo.riffs().get(0), tap, Clock.system(), 5);
+        Shell.Prepared prepared =
+                Shell.Prepared.of(
+                        first(), tap, Clock.system(), 5, Places.in(folder), Background.HOME);
         shell = new Shell(stage, prepared, prompts);
         stage.show();
     }
@@ -94,8 +104,14 @@ abstract class WindowDriver {
         return shell.model();
     }
 
+    /** The riff as it is now. */
     Riff riff() {
-        return fx(() -> model().riff());
+        return fx(() -> model().now());
+    }
+
+    /** Waits until what the riff comes to is on the screen. */
+    void settle() {
+        await("deriving", () -> fx(() -> shell.workspace().upToDate()));
     }
 
     String readout(FxRobot robot, String id) {
@@ -129,21 +145,25 @@ abstract class WindowDriver {
     void click(FxRobot robot, Node node, double x, double y) {
         robot.clickOn(at(node, x, y));
         WaitForAsyncUtils.waitForFxEvents();
+        settle();
     }
 
-    static void press(FxRobot robot, KeyCode... keys) {
+    void press(FxRobot robot, KeyCode... keys) {
         robot.push(keys);
         WaitForAsyncUtils.waitForFxEvents();
+        settle();
     }
 
-    Score.Chord chord(int i) {
-        return fx(() -> model().score().chords().get(i));
+    Derived.Chord chord(int i) {
+        settle();
+        return fx(() -> model().derived().chords().get(i));
     }
 
     <T> void choose(FxRobot robot, String id, T value) {
         ComboBox<T> box = robot.lookup(id).queryComboBox();
         robot.interact(() -> box.setValue(value));
         WaitForAsyncUtils.waitForFxEvents();
+        settle();
     }
 
     /** The shape's own notes sound, and a note that it lacks does not. */
@@ -164,6 +184,26 @@ abstract class WindowDriver {
     void find(FxRobot robot, String text) {
         press(robot, KeyCode.CONTROL, KeyCode.F);
         robot.write(text);
+        boolean shape = text.matches("[x0-9-]+");
+        await(
+                "found " + text,
+                () ->
+                        fx(
+                                () ->
+                                        shape
+                                                ? model().shownProperty()
+                                                        .get()
+                                                        .shape()
+                                                        .text()
+                                                        .equals(text)
+                                                : model().offer()
+                                                                .found()
+                                                                .filter(text::equals)
+                                                                .isPresent()
+                                                        || robot.lookup(".family-bar .caption")
+                                                                .queryAs(Label.class)
+                                                                .getText()
+                                                                .contains(text)));
         press(robot, KeyCode.ENTER);
     }
 }

@@ -2,13 +2,16 @@ package vocalis.workbench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
+import vocalis.core.arrange.Piece;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Cell;
+import vocalis.core.rhythm.TimeLine;
+import vocalis.core.riff.Event;
+import vocalis.core.riff.Figure;
 import vocalis.core.riff.Ground;
-import vocalis.core.riff.NamedRiff;
 import vocalis.core.riff.Pattern;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Root;
@@ -17,6 +20,7 @@ import vocalis.core.riff.Stroke;
 import vocalis.core.riff.Struck;
 import vocalis.core.riff.Tone;
 import vocalis.core.riff.Treatment;
+import vocalis.core.score.Manner;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Pitch;
 import vocalis.core.voicing.Family;
@@ -32,31 +36,53 @@ public final class Demo {
 
     private Demo() {}
 
-    /** All riffs of the demo library, the first first. */
-    public static List<NamedRiff> riffs() {
+    /** All pieces of the demo library, the first first. */
+    public static List<Piece> pieces() {
         return List.of(winchHouse(), wetSlate(), nineTerraces());
     }
 
     /**
-     * A first riff for somebody who starts with nothing: one bar each of four steps, best voicings.
+     * A first riff for somebody who starts with nothing: four bars of the tonic, struck on every
+     * beat.
+     *
+     * @param id names the piece wherever it is kept
      */
-    public static NamedRiff blank() {
-        Ground ground = ground(Tuning.STANDARD, 0, "A minor", 110, Tone.EDGE);
+    public static Piece blank(String id) {
+        Ground ground = ground(Tuning.STANDARD, 0, "A minor", Tone.EDGE);
         List<RootSpan> roots = new ArrayList<>();
-        List<Treatment> treatments = new ArrayList<>();
         for (int i = 0; i < 4; i++) {
             roots.add(new RootSpan(new Root(1, 0), BAR));
-            treatments.add(Treatment.best(Family.POWER));
         }
-        Cell cell = cell("a---", "a---", "a---", "a---");
-        return new NamedRiff(
-                "Untitled riff",
-                "",
-                new Riff(ground, roots, treatments, new Pattern(List.of(cell)), List.of()));
+        Pattern pattern = Pattern.of(figure("beats", "a---", "a---", "a---", "a---"));
+        return Piece.of(
+                id, "Untitled riff", "", riff(ground, 110, roots, all(Family.POWER, 4), pattern));
     }
 
-    private static NamedRiff winchHouse() {
-        Ground ground = ground(Tuning.LOW_D, 0, "D phrygian", 104, Tone.GAIN);
+    /** A blank piece that is like no other. */
+    public static Piece blank() {
+        return blank(UUID.randomUUID().toString());
+    }
+
+    private static Riff riff(
+            Ground ground,
+            int tempo,
+            List<RootSpan> roots,
+            List<Treatment> treatments,
+            Pattern pattern) {
+        TimeLine time = TimeLine.of(Meter.COMMON, tempo);
+        return new Riff(ground, time, roots, treatments, pattern, List.of());
+    }
+
+    private static List<Treatment> all(Family family, int count) {
+        List<Treatment> treatments = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            treatments.add(Treatment.best(family));
+        }
+        return treatments;
+    }
+
+    private static Piece winchHouse() {
+        Ground ground = ground(Tuning.LOW_D, 0, "D phrygian", Tone.GAIN);
         List<RootSpan> roots =
                 List.of(
                         new RootSpan(new Root(1, 0), BAR),
@@ -74,20 +100,21 @@ public final class Demo {
                         Treatment.best(Family.POWER),
                         Treatment.best(Family.FOURTH));
         Pattern pattern =
-                new Pattern(
+                Pattern.inOrder(
                         List.of(
-                                cell("A-mm", "-ma-", "mmm-", "u-a-"),
-                                cell("A---", "m-a-", "A-mm", "a---"),
-                                cell("A-m-", "m-a-", "-ma-", "s-t-"),
-                                cell("A-mm", "--a-", "A-mm", "a-..")));
-        return new NamedRiff(
+                                figure("haul", "A-mm", "-ma-", "mmm-", "u-a-"),
+                                figure("turn", "A---", "m-a-", "A-mm", "a---"),
+                                figure("lift", "A-m-", "m-a-", "-ma-", "s-t-"),
+                                figure("brake", "A-mm", "--a-", "A-mm", "a-..")));
+        return Piece.of(
+                "demo-winch-house",
                 "Winch House",
                 "Opens the set. Low string dropped; the last half bar has to pull the loop round.",
-                new Riff(ground, roots, treatments, pattern, List.of()));
+                riff(ground, 104, roots, treatments, pattern));
     }
 
-    private static NamedRiff wetSlate() {
-        Ground ground = ground(Tuning.STANDARD, 0, "G mixolydian", 126, Tone.EDGE);
+    private static Piece wetSlate() {
+        Ground ground = ground(Tuning.STANDARD, 0, "G mixolydian", Tone.EDGE);
         List<RootSpan> roots =
                 List.of(
                         new RootSpan(new Root(1, 0), BAR),
@@ -103,48 +130,39 @@ public final class Demo {
                         Treatment.best(Family.POWER),
                         Treatment.best(Family.FOURTH));
         Pattern pattern =
-                new Pattern(
+                Pattern.inOrder(
                         List.of(
-                                cell("a--a", "--a-", "a-a-", "--a-"),
-                                cell("a--a", "--a-", "..a-", "a-a-")));
-        return new NamedRiff(
+                                figure("drip", "a--a", "--a-", "a-a-", "--a-"),
+                                figure("wait", "a--a", "--a-", "..a-", "a-a-")));
+        return Piece.of(
+                "demo-wet-slate",
                 "Wet Slate",
                 "Nothing muted: let the fourths move over the bar line.",
-                new Riff(ground, roots, treatments, pattern, List.of()));
+                riff(ground, 126, roots, treatments, pattern));
     }
 
-    private static NamedRiff nineTerraces() {
-        Ground ground = ground(Tuning.STANDARD, 2, "F# minor", 88, Tone.CLEAN);
+    private static Piece nineTerraces() {
+        Ground ground = ground(Tuning.STANDARD, 2, "F# minor", Tone.CLEAN);
         List<RootSpan> roots =
                 List.of(
                         new RootSpan(new Root(1, 0), BAR),
                         new RootSpan(new Root(3, 0), BAR),
                         new RootSpan(new Root(7, 0), BAR),
                         new RootSpan(new Root(4, 0), BAR));
-        List<Treatment> treatments = new ArrayList<>();
-        for (int i = 0; i < 4; i++) {
-            treatments.add(Treatment.best(Family.POWER));
-        }
         Pattern pattern =
-                new Pattern(
+                Pattern.inOrder(
                         List.of(
-                                cell("l-s-", "t-s-", "l-s-", "u---"),
-                                cell("l-s-", "t-s-", "a---", "--..")));
-        return new NamedRiff(
+                                figure("steps", "l-s-", "t-s-", "l-s-", "u---"),
+                                figure("ledge", "l-s-", "t-s-", "a---", "--..")));
+        return Piece.of(
+                "demo-nine-terraces",
                 "Nine Terraces",
                 "Capo at two, one voice at a time; the open strings carry it.",
-                new Riff(ground, roots, treatments, pattern, List.of()));
+                riff(ground, 88, roots, all(Family.POWER, 4), pattern));
     }
 
-    private static Ground ground(Tuning tuning, int capo, String key, int tempo, Tone tone) {
-        return new Ground(
-                Instrument.of(tuning),
-                capo,
-                Key.parse(key),
-                tempo,
-                Meter.COMMON,
-                tone,
-                Pitch.STANDARD_A4_HZ);
+    private static Ground ground(Tuning tuning, int capo, String key, Tone tone) {
+        return new Ground(Instrument.of(tuning), capo, Key.parse(key), tone, Pitch.STANDARD_A4_HZ);
     }
 
     /**
@@ -152,9 +170,9 @@ public final class Demo {
      * low, {@code m} low under the palm, {@code s} second, {@code t} top, {@code u} upper, {@code
      * -} goes on, {@code .} rest.
      */
-    private static Cell cell(String... beats) {
+    private static Figure figure(String id, String... beats) {
         String steps = String.join("", beats);
-        List<Stroke> strokes = new ArrayList<>();
+        List<Event> events = new ArrayList<>();
         for (int i = 0; i < steps.length(); i++) {
             char c = steps.charAt(i);
             if (c == '-' || c == '.') {
@@ -172,14 +190,15 @@ public final class Demo {
                         case 'u' -> Struck.Named.UPPER;
                         default -> Struck.Named.ALL;
                     };
-            strokes.add(
+            Stroke stroke =
                     new Stroke(
+                            events.size(),
                             i * Ticks.SIXTEENTH,
                             (end - i) * Ticks.SIXTEENTH,
-                            struck,
-                            c == 'm',
-                            c == 'A'));
+                            struck);
+            Stroke played = c == 'm' ? stroke.played(Manner.PALM) : stroke;
+            events.add(c == 'A' ? played.accented(true) : played);
         }
-        return new Cell(strokes);
+        return new Figure(id, id, BAR, events);
     }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import vocalis.core.arrange.Controls;
 import vocalis.core.choice.PlainPower;
 import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Ground;
@@ -56,53 +57,56 @@ public final class GainReadings {
      * Reads a voicing.
      *
      * @param root pitch class that it is heard on
+     * @param controls how the guitar is turned
      * @param cents per string; empty for equal temperament
      */
-    public Against of(Voicing v, int root, Ground ground, double[] cents) {
+    public Against of(Voicing v, int root, Ground ground, Controls controls, double[] cents) {
         if (known.size() > REMEMBERED) {
             known.clear();
         }
         List<Double> listed = java.util.Arrays.stream(cents).boxed().toList();
-        Object sound = List.of(ground.tone(), ground.band().controls(), ground.a4Hz());
+        Object sound = List.of(ground.tone(), controls, ground.a4Hz());
         return known.computeIfAbsent(
-                new Key(v, root, sound, listed), k -> reckon(v, root, ground, cents));
+                new Key(v, root, sound, listed), k -> reckon(v, root, ground, controls, cents));
     }
 
-    private Against reckon(Voicing v, int root, Ground ground, double[] cents) {
-        StringBank bank = bank(ground);
-        GainReading reading = read(bank, v.shape(), cents, ground);
+    private Against reckon(Voicing v, int root, Ground ground, Controls controls, double[] cents) {
+        StringBank bank = bank(ground, controls);
+        GainReading reading = read(bank, v.shape(), cents, ground, controls);
         Optional<Voicing> plain = PlainPower.against(v, root);
         GainReading against =
-                plain.map(p -> read(bank, p.shape(), new double[0], ground)).orElse(reading);
+                plain.map(p -> read(bank, p.shape(), new double[0], ground, controls))
+                        .orElse(reading);
         return new Against(reading, against, reading.growl(against));
     }
 
-    private StringBank bank(Ground ground) {
+    private StringBank bank(Ground ground, Controls controls) {
         if (banks.size() > 4) {
             banks.clear();
         }
         double[] hz = SoundEvents.openHz(ground);
         Object key =
                 List.of(
-                        java.util.Arrays.hashCode(hz),
+                        java.util.Arrays.stream(hz).boxed().toList(),
                         ground.board().frets(),
-                        SoundEvents.guitar(ground.band().controls()));
+                        SoundEvents.guitar(controls));
         return banks.computeIfAbsent(
                 key,
                 k ->
                         StringBank.of(
                                 hz,
                                 ground.board().frets(),
-                                SoundEvents.guitar(ground.band().controls()),
+                                SoundEvents.guitar(controls),
                                 Player.RATE));
     }
 
-    private static GainReading read(StringBank bank, Shape shape, double[] cents, Ground ground) {
+    private static GainReading read(
+            StringBank bank, Shape shape, double[] cents, Ground ground, Controls controls) {
         return GainAnalysis.of(
                 bank,
                 shape.frets().stream().mapToInt(Integer::intValue).toArray(),
                 cents,
-                SoundEvents.amp(ground.tone(), ground.band().controls()),
+                SoundEvents.amp(ground.tone(), controls),
                 ground.a4Hz(),
                 Player.RATE);
     }

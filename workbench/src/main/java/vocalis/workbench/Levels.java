@@ -1,16 +1,22 @@
 package vocalis.workbench;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import vocalis.core.riff.Ground;
-import vocalis.core.riff.Score;
+import vocalis.core.arrange.Mix;
+import vocalis.core.score.Score;
+import vocalis.sound.dsp.AmpSettings;
+import vocalis.sound.dsp.Damping;
+import vocalis.sound.dsp.Guitar;
 import vocalis.sound.dsp.Loudness;
 import vocalis.sound.engine.Engine;
-import vocalis.sound.engine.Program;
 import vocalis.sound.engine.Rig;
 import vocalis.sound.engine.Sample;
 import vocalis.sound.engine.Settings;
+import vocalis.sound.engine.StringBank;
 
 /**
  * Gains that bring voicings and riffs to one loudness (ITU-R BS.1770) measured after the amplifier,
@@ -30,28 +36,38 @@ public final class Levels {
     private static final double LEAST_GAIN = 0.1;
     private static final double MOST_GAIN = 4;
     private static final int REMEMBERED = 4000;
+    private static final int RIFFS_REMEMBERED = 24;
 
     /** What decides how loud a voicing is. */
-    private record Key(int strings, int sample, int amp, int guitar) {
+    private record Key(
+            List<Double> openHz,
+            List<Integer> frets,
+            List<Double> cents,
+            AmpSettings amp,
+            Guitar guitar) {
         static Key of(Rig rig, Sample s) {
             return new Key(
-                    Arrays.hashCode(openHz(rig)),
-                    31 * Arrays.hashCode(s.frets()) + Arrays.hashCode(s.cents()),
-                    rig.amp().hashCode(),
-                    rig.bank().guitar().hashCode());
-        }
-
-        private static double[] openHz(Rig rig) {
-            double[] hz = new double[rig.bank().strings()];
-            for (int i = 0; i < hz.length; i++) {
-                hz[i] = rig.bank().patch(i, 0, vocalis.sound.dsp.Damping.OPEN).hz();
-            }
-            return hz;
+                    open(rig.bank()),
+                    Arrays.stream(s.frets()).boxed().toList(),
+                    Arrays.stream(s.cents()).boxed().toList(),
+                    rig.amp(),
+                    rig.bank().guitar());
         }
     }
 
+    /** What decides how loud a riff is. */
+    private record RiffKey(Score score, List<Double> openHz, AmpSettings amp, Guitar guitar) {}
+
+    private static List<Double> open(StringBank bank) {
+        List<Double> hz = new ArrayList<>();
+        for (int i = 0; i < bank.strings(); i++) {
+            hz.add(bank.patch(i, 0, Damping.OPEN).hz());
+        }
+        return hz;
+    }
+
     private final Map<Key, Double> gains = new ConcurrentHashMap<>();
-    private final Map<Score, Double> riffs = new ConcurrentHashMap<>();
+    private final Map<RiffKey, Double> riffs = new ConcurrentHashMap<>();
 
     /** The gain of a voicing where it is known already, otherwise 1. */
     public double known(Rig rig, Sample sample) {
@@ -73,26 +89,30 @@ public final class Levels {
     }
 
     /** The gain of a whole riff, its first guitar alone, over at most eight seconds. */
-    double gain(Rigs rigs, Score score) {
-        if (riffs.size() > 200) {
+    double gain(Rigs rigs, Heard heard) {
+        if (riffs.size() > RIFFS_REMEMBERED) {
             riffs.clear();
         }
-        return riffs.computeIfAbsent(score, s -> measured(rigs, s));
+        Rig rig = rigs.settings(heard.ground(), heard.mix(), tempo(heard), 1, 1).first();
+        RiffKey key = new RiffKey(heard.score(), open(rig.bank()), rig.amp(), rig.bank().guitar());
+        return riffs.computeIfAbsent(key, k -> measured(rig, heard));
     }
 
-    private static double measured(Rigs rigs, Score score) {
-        Ground ground = score.riff().ground();
-        Settings s = rigs.settings(ground, 1, 1);
-        Rig alone = new Rig(s.first().bank(), s.first().amp(), 0, 1);
+    private static int tempo(Heard heard) {
+        return heard.score().time().tempos().first();
+    }
+
+    private static double measured(Rig rig, Heard heard) {
+        Rig alone = new Rig(rig.bank(), rig.amp(), 0, 1);
         Engine engine =
                 new Engine(
                         Player.RATE,
-                        new Settings(alone, alone, ground.tempo(), 0, 0, 0, 0, QUIET),
+                        new Settings(alone, alone, tempo(heard), 0, 0, 0, 0, QUIET),
                         3);
-        Program program = SoundEvents.program(score);
-        engine.publish(program);
+        Heard first = new Heard(heard.score(), Optional.empty(), heard.ground(), Mix.ALONE);
+        engine.publish(SoundEvents.program(first));
         engine.play(0);
-        double loop = vocalis.core.rhythm.Ticks.seconds(score.riff().length(), ground.tempo());
+        double loop = heard.score().time().tempos().seconds(heard.score().length());
         return gainOf(engine, Math.min(MOST_SECONDS, Math.max(SECONDS, loop)));
     }
 

@@ -1,10 +1,10 @@
 package vocalis.workbench;
 
-import java.util.Optional;
+import vocalis.core.arrange.Mix;
 import vocalis.core.instrument.Shape;
-import vocalis.core.rhythm.Ticks;
+import vocalis.core.rhythm.TempoMap;
 import vocalis.core.riff.Ground;
-import vocalis.core.riff.Score;
+import vocalis.core.score.Score;
 import vocalis.sound.engine.Engine;
 
 /** Renders to samples with the same engine that plays, as fast as the machine can. */
@@ -15,18 +15,20 @@ public final class OfflineRender {
     private OfflineRender() {}
 
     /**
-     * The riff's loop with its band, played {@code times} through and left to ring for {@code
-     * tailSeconds}.
+     * The riff's loop with who plays along, played {@code times} through and left to ring for
+     * {@code tailSeconds}; a pickup is heard once.
      *
      * @return interleaved stereo at {@link Player#RATE}
      */
-    public static float[] riff(Score score, Optional<Score> second, int times, double tailSeconds) {
-        Ground ground = score.riff().ground();
-        Engine engine = engine(ground);
-        engine.publish(SoundEvents.program(score, second));
+    public static float[] riff(Heard heard, int times, double tailSeconds) {
+        Score score = heard.score();
+        TempoMap tempos = score.time().tempos();
+        Engine engine = engine(heard.ground(), heard.mix(), tempos.first());
+        engine.publish(SoundEvents.program(heard));
         engine.play(0);
-        double loop = Ticks.seconds(score.riff().length(), ground.tempo());
-        int playing = (int) Math.round(loop * times * Player.RATE);
+        double whole = tempos.seconds(score.length());
+        double loop = whole - tempos.seconds(score.time().meters().pickup());
+        int playing = (int) Math.round((whole + loop * (times - 1)) * Player.RATE);
         int tail = (int) Math.round(tailSeconds * Player.RATE);
         float[] out = new float[2 * (playing + tail)];
         render(engine, out, 0, playing);
@@ -37,7 +39,7 @@ public final class OfflineRender {
 
     /** One shape, strummed once and left to ring, through a ground's tone. */
     public static float[] shape(Shape shape, Ground ground, double seconds) {
-        Engine engine = engine(ground);
+        Engine engine = engine(ground, Mix.ALONE, 120);
         engine.hear(shape.frets().stream().mapToInt(Integer::intValue).toArray());
         int frames = (int) Math.round(seconds * Player.RATE);
         float[] out = new float[2 * frames];
@@ -45,9 +47,9 @@ public final class OfflineRender {
         return out;
     }
 
-    /** An engine set as a ground has it, at full volume. */
-    public static Engine engine(Ground ground) {
-        return new Engine(Player.RATE, Rigs.of(ground).settings(ground, 1, 1), 1);
+    /** An engine set as a ground and a mix have it, at full volume. */
+    public static Engine engine(Ground ground, Mix mix, int tempo) {
+        return new Engine(Player.RATE, Rigs.of(ground, mix).settings(ground, mix, tempo, 1, 1), 1);
     }
 
     private static void render(Engine engine, float[] out, int from, int frames) {

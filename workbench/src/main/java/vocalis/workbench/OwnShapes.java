@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import vocalis.core.choice.OwnShape;
 import vocalis.formats.FormatException;
+import vocalis.formats.json.Extras;
 import vocalis.formats.json.OwnShapesCodec;
 
 /** The player's own shapes, kept in a file of the user's data folder. */
@@ -18,41 +19,35 @@ public final class OwnShapes {
         this.file = folder.resolve("own-shapes.json");
     }
 
-    /**
-     * The user's data folder: {@code $XDG_DATA_HOME/vocalis}, or {@code ~/.local/share/vocalis}.
-     */
-    public static Path userFolder() {
-        String set = System.getProperty("vocalis.data", "");
-        if (!set.isEmpty()) {
-            return Path.of(set);
-        }
-        String xdg = System.getenv("XDG_DATA_HOME");
-        Path data =
-                xdg == null || xdg.isBlank()
-                        ? Path.of(System.getProperty("user.home"), ".local", "share")
-                        : Path.of(xdg);
-        return data.resolve("vocalis");
-    }
-
     /** All shapes, the oldest first; none when nothing was kept yet. */
-    public List<OwnShape> all() throws RiffFiles.RiffFileException {
+    public List<OwnShape> all() throws PieceFiles.PieceFileException {
+        return content().shapes();
+    }
+
+    private OwnShapesCodec.Content content() throws PieceFiles.PieceFileException {
         try {
-            return Files.exists(file) ? OwnShapesCodec.read(Files.readAllBytes(file)) : List.of();
+            return Files.exists(file)
+                    ? OwnShapesCodec.read(Files.readAllBytes(file))
+                    : new OwnShapesCodec.Content(List.of(), Extras.NONE);
         } catch (IOException | FormatException e) {
-            throw new RiffFiles.RiffFileException(file + ": " + e.getMessage(), e);
+            throw new PieceFiles.PieceFileException(file + ": " + e.getMessage(), e);
         }
     }
 
-    /** Keeps a shape; one of the same class is replaced. */
-    public void keep(OwnShape shape) throws RiffFiles.RiffFileException {
-        List<OwnShape> all = new ArrayList<>(all());
+    /**
+     * Keeps a shape; one of the same class is replaced. A file that cannot be read, or that a newer
+     * Vocalis wrote, is left as it is.
+     */
+    public void keep(OwnShape shape) throws PieceFiles.PieceFileException {
+        OwnShapesCodec.Content before = content();
+        List<OwnShape> all = new ArrayList<>(before.shapes());
         all.removeIf(s -> s.shapeClass().equals(shape.shapeClass()));
         all.add(shape);
         try {
             Files.createDirectories(file.getParent());
-            RiffFiles.writeAtomically(file, OwnShapesCodec.write(all));
-        } catch (IOException e) {
-            throw new RiffFiles.RiffFileException("the shape was not kept: " + e.getMessage(), e);
+            SafeFiles.write(file, OwnShapesCodec.write(all, before.extras()));
+        } catch (IOException | FormatException e) {
+            throw new PieceFiles.PieceFileException("the shape was not kept: " + e.getMessage(), e);
         }
     }
 }

@@ -3,10 +3,10 @@ package vocalis.workbench;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import vocalis.core.instrument.Shape;
-import vocalis.core.riff.Ground;
-import vocalis.core.riff.Score;
 import vocalis.sound.device.AudioOutput;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
@@ -34,22 +34,25 @@ public final class Player implements AutoCloseable {
     private final Levels levels = new Levels();
     private final Engine engine;
     private final AudioOutput output;
+    private final AtomicReference<Runnable> toPrepare = new AtomicReference<>();
     private volatile Rigs rigs;
     private volatile Settings settings;
-    private Ground ground;
+    private Heard heard;
     private double volume = Settings.QUIET;
     private double match = 1;
-    private int strings;
-    private long newest;
+    private volatile long newest;
 
-    /** A player of a score; {@link #start} makes it sound. */
-    public Player(Score first, OutputLine.Opener opener, Clock clock, long seed) {
-        ground = first.riff().ground();
-        rigs = Rigs.of(ground);
-        settings = rigs.settings(ground, 1, volume);
+    /** A player of a riff; {@link #start} makes it sound. */
+    public Player(Heard first, OutputLine.Opener opener, Clock clock, long seed) {
+        heard = first;
+        rigs = Rigs.of(first.ground(), first.mix());
+        settings = settings(1);
         engine = new Engine(RATE, settings, seed);
-        output = new AudioOutput(engine, opener, clock, BUFFER);
-        show(first, Optional.empty());
+        output =
+                new AudioOutput(
+                        engine, opener, clock, BUFFER, e -> Log.failed("rendering sound", e));
+        engine.publish(SoundEvents.program(first));
+        level(first, newest);
     }
 
     private static ExecutorService single(String name) {
@@ -62,46 +65,65 @@ public final class Player implements AutoCloseable {
                 });
     }
 
+    /** Runs work that says what it was when it throws; a player that is closing drops it. */
+    private static void execute(ExecutorService on, String what, Runnable work) {
+        try {
+            on.execute(
+                    () -> {
+                        try {
+                            work.run();
+                        } catch (RuntimeException e) {
+                            Log.failed(what, e);
+                        }
+                    });
+        } catch (RejectedExecutionException e) {
+            // The player is closing: nobody will hear it.
+            return;
+        }
+    }
+
     /** Starts sounding, or passing silently. */
     public void start() {
         output.start();
     }
 
-    /** Takes a new state of the riff; what plays goes on with it from the next stroke. */
-    public synchronized void show(Score score, Optional<Score> second) {
-        ground = score.riff().ground();
-        Program program = SoundEvents.program(score, second);
-        strings = ground.board().strings();
+    /**
+     * Takes a new state of the riff; what plays goes on with it from the next stroke. The work is
+     * done on a worker; of several states in a row only the newest counts.
+     */
+    public synchronized void show(Heard next) {
+        heard = next;
         long mine = ++newest;
-        if (rigs.serve(ground)) {
-            publish();
-            engine.publish(program);
-            level(score, mine);
-        } else {
-            Ground wanted = ground;
-            worker.execute(
-                    () -> {
-                        Rigs made = Rigs.of(wanted);
-                        synchronized (this) {
-                            if (mine == newest) {
-                                rigs = made;
-                                publish();
-                                engine.publish(program);
-                                level(score, mine);
-                            }
-                        }
-                    });
+        execute(worker, "preparing the sound", () -> serve(next, mine));
+    }
+
+    private void serve(Heard next, long mine) {
+        if (mine != newest) {
+            return;
+        }
+        Program program = SoundEvents.program(next);
+        Rigs ready =
+                rigs.serve(next.ground(), next.mix()) ? rigs : Rigs.of(next.ground(), next.mix());
+        synchronized (this) {
+            if (mine == newest) {
+                rigs = ready;
+                publish();
+                engine.publish(program);
+                level(next, mine);
+            }
         }
     }
 
     /** Brings the riff to the common loudness once it is known how loud it is. */
-    private void level(Score score, long mine) {
-        leveller.execute(
+    private void level(Heard next, long mine) {
+        execute(
+                leveller,
+                "measuring loudness",
                 () -> {
                     if (mine != newest) {
                         return;
                     }
-                    double gain = levels.gain(rigs, score);
+                    double gain = levels.gain(rigs, next);
                     synchronized (this) {
                         if (mine == newest) {
                             match = gain;
@@ -111,8 +133,13 @@ public final class Player implements AutoCloseable {
                 });
     }
 
+    private Settings settings(double matched) {
+        int tempo = heard.score().time().tempos().first();
+        return rigs.settings(heard.ground(), heard.mix(), tempo, matched, volume);
+    }
+
     private void publish() {
-        settings = rigs.settings(ground, match, volume);
+        settings = settings(match);
         engine.publish(settings);
     }
 
@@ -125,14 +152,14 @@ public final class Player implements AutoCloseable {
         engine.stop();
     }
 
-    /** Finds out how loud a voicing is before it is asked for. */
+    /** Finds out how loud a voicing is before it is asked for; only the newest wish counts. */
     public void prepare(Shape shape, double[] cents) {
         Settings now = settings;
         Sample sample = new Sample(frets(shape), cents, 1, new int[0]);
-        if (leveller.isShutdown()) {
-            return;
+        boolean idle = toPrepare.getAndSet(() -> levels.gain(now.first(), sample)) == null;
+        if (idle) {
+            execute(leveller, "measuring loudness", () -> toPrepare.getAndSet(null).run());
         }
-        leveller.execute(() -> levels.gain(now.first(), sample));
     }
 
     /** Sounds one shape until {@link #release()}. */
@@ -174,8 +201,8 @@ public final class Player implements AutoCloseable {
     }
 
     /** Number of strings of the instrument that sounds. */
-    public int strings() {
-        return strings;
+    public synchronized int strings() {
+        return heard.score().board().strings();
     }
 
     /** What the engine is set to now. */

@@ -1,8 +1,8 @@
 package vocalis.workbench;
 
 import java.util.Arrays;
-import vocalis.core.riff.Band;
-import vocalis.core.riff.Controls;
+import vocalis.core.arrange.Controls;
+import vocalis.core.arrange.Mix;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
 import vocalis.core.theory.Pitch;
@@ -35,30 +35,29 @@ final class Rigs {
     }
 
     /** The banks of a ground. */
-    static Rigs of(Ground ground) {
+    static Rigs of(Ground ground, Mix mix) {
         double[] hz = SoundEvents.openHz(ground);
         int frets = ground.board().frets();
-        StringBank one = bank(hz, frets, ground.band().controls());
-        return new Rigs(hz, frets, one, other(hz, frets, ground.band(), one));
+        StringBank one = bank(hz, frets, mix.controls());
+        return new Rigs(hz, frets, one, other(hz, frets, mix, one));
     }
 
     /** Whether these banks serve a ground as they are. */
-    boolean serve(Ground ground) {
-        Band band = ground.band();
+    boolean serve(Ground ground, Mix mix) {
         return Arrays.equals(openHz, SoundEvents.openHz(ground))
                 && frets == ground.board().frets()
-                && first.guitar().equals(SoundEvents.guitar(band.controls()))
-                && (!band.second().on()
-                        || second.guitar().equals(SoundEvents.guitar(band.secondControls())));
+                && first.guitar().equals(SoundEvents.guitar(mix.controls()))
+                && (!mix.second().on()
+                        || second.guitar().equals(SoundEvents.guitar(mix.secondControls())));
     }
 
     StringBank first() {
         return first;
     }
 
-    private static StringBank other(double[] hz, int frets, Band band, StringBank one) {
-        boolean same = one.guitar().equals(SoundEvents.guitar(band.secondControls()));
-        return same || !band.second().on() ? one : bank(hz, frets, band.secondControls());
+    private static StringBank other(double[] hz, int frets, Mix mix, StringBank one) {
+        boolean same = one.guitar().equals(SoundEvents.guitar(mix.secondControls()));
+        return same || !mix.second().on() ? one : bank(hz, frets, mix.secondControls());
     }
 
     private static StringBank bank(double[] hz, int frets, Controls controls) {
@@ -69,24 +68,24 @@ final class Rigs {
     /**
      * The settings of a ground with these banks.
      *
+     * @param tempo quarter notes per minute
      * @param match linear gain that brings the riff to the common loudness
      */
-    Settings settings(Ground ground, double match, double volume) {
-        Band band = ground.band();
-        boolean two = band.second().on();
-        double spread = two ? band.spread() / 10.0 : 0;
+    Settings settings(Ground ground, Mix mix, int tempo, double match, double volume) {
+        boolean two = mix.second().on();
+        double spread = two ? mix.spread() / 10.0 : 0;
         Tone tone = ground.tone();
         return new Settings(
-                new Rig(first, SoundEvents.amp(tone, band.controls()), -spread, match),
+                new Rig(first, SoundEvents.amp(tone, mix.controls()), -spread, match),
                 new Rig(
                         second,
-                        SoundEvents.amp(band.secondTone(), band.secondControls()),
+                        SoundEvents.amp(mix.secondTone(), mix.secondControls()),
                         spread,
-                        Math.min(4, match * band.second().linear())),
-                ground.tempo(),
-                BASS * band.bass().linear(),
-                KIT * band.kit().linear(),
-                CLICK * band.click().linear(),
+                        Math.min(4, match * mix.second().linear())),
+                tempo,
+                BASS * mix.bass().linear(),
+                KIT * mix.kit().linear(),
+                CLICK * mix.click().linear(),
                 Pitch.cents(Pitch.STANDARD_A4_HZ, ground.a4Hz()),
                 volume);
     }

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import vocalis.core.choice.PlainPower;
 import vocalis.core.harmony.HeardRoot;
-import vocalis.core.riff.Score;
+import vocalis.core.riff.Derived;
 import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
@@ -84,19 +84,19 @@ public final class RootProof {
     }
 
     /** The roots to try under the whole riff: support summed over its chords by their length. */
-    public static List<Candidate> of(Score score) {
-        Key key = score.riff().ground().key();
+    public static List<Candidate> of(Derived derived) {
+        Key key = derived.riff().ground().key();
         double[] sums = new double[12];
-        for (Score.Chord c : score.chords()) {
-            double share = (double) c.length() / score.riff().length();
+        for (Derived.Chord c : derived.chords()) {
+            double share = (double) c.length() / derived.riff().length();
             HeardRoot.of(c.candidate().voicing(), Optional.of(key))
                     .ranking()
                     .forEach(s -> sums[s.pitchClass()] += share * s.weight());
         }
-        Voicing first = score.chords().get(0).candidate().voicing();
+        Voicing first = derived.chords().get(0).candidate().voicing();
         List<Candidate> all = new ArrayList<>();
         for (int root = 0; root < 12; root++) {
-            long chords = chordsOn(score, root, key);
+            long chords = chordsOn(derived, root, key);
             String why =
                     (root == key.tonic().pitchClass() ? "The tonic of " + key + "; " : "")
                             + (chords == 0
@@ -123,8 +123,8 @@ public final class RootProof {
         return best;
     }
 
-    private static long chordsOn(Score score, int root, Key key) {
-        return score.chords().stream()
+    private static long chordsOn(Derived derived, int root, Key key) {
+        return derived.chords().stream()
                 .filter(c -> HeardRoot.of(c.candidate().voicing(), Optional.of(key)).root() == root)
                 .count();
     }

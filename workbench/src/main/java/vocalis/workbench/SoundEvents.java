@@ -2,23 +2,23 @@ package vocalis.workbench;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.LongUnaryOperator;
+import vocalis.core.arrange.Controls;
+import vocalis.core.arrange.Feel;
 import vocalis.core.arrange.Groove;
-import vocalis.core.hands.Fingering;
-import vocalis.core.hands.Muting;
+import vocalis.core.arrange.Mix;
 import vocalis.core.instrument.Fretboard;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.rhythm.TempoMap;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Band;
-import vocalis.core.riff.Controls;
-import vocalis.core.riff.Feel;
 import vocalis.core.riff.Ground;
-import vocalis.core.riff.Manner;
-import vocalis.core.riff.Score;
 import vocalis.core.riff.Tone;
-import vocalis.core.riff.Touch;
+import vocalis.core.score.Manner;
+import vocalis.core.score.Onset;
+import vocalis.core.score.Score;
+import vocalis.core.score.ScoreNote;
+import vocalis.core.score.Technique;
 import vocalis.core.theory.Pitch;
-import vocalis.core.voicing.Sounding;
 import vocalis.sound.dsp.AmpSettings;
 import vocalis.sound.dsp.Damping;
 import vocalis.sound.dsp.Guitar;
@@ -37,138 +37,146 @@ public final class SoundEvents {
     private static final double ACCENTED = 0.98;
     private static final double PLAIN = 0.78;
     private static final double UNDER_PALM = 0.72;
+    private static final double SOFT = 0.55;
+    private static final double GHOSTED = 0.3;
     private static final double NEAREST_PICK = 0.055;
     private static final double FARTHEST_PICK = 0.255;
 
     private SoundEvents() {}
 
-    /** The loop of a score with its band, without a second guitar. */
-    public static Program program(Score score) {
-        return program(score, Optional.empty());
-    }
-
-    /** The loop of a score with its band. */
-    public static Program program(Score score, Optional<Score> second) {
-        Ground ground = score.riff().ground();
-        long length = score.riff().length();
-        int strings = ground.board().strings();
-        Program.Builder b = new Program.Builder(length, Ticks.QUARTER, strings);
+    /** The loop of a score with who plays along. */
+    public static Program program(Heard heard) {
+        Score score = heard.score();
+        Mix mix = heard.mix();
+        long length = score.length();
+        Program.Builder b = new Program.Builder(length, Ticks.QUARTER, score.board().strings());
+        b.loopFrom(score.time().meters().pickup());
+        List<TempoMap.Change> tempos = score.time().tempos().changes();
+        for (TempoMap.Change t : tempos) {
+            if (tempos.size() > 1 && t.at() < length) {
+                b.tempo(t.at(), t.tempo());
+            }
+        }
         LongUnaryOperator time =
-                ground.band().feel() == Feel.SWUNG
-                        ? t -> Math.min(length - 1, Groove.swung(t))
-                        : t -> t;
+                mix.feel() == Feel.SWUNG ? t -> Math.min(length - 1, Groove.swung(t)) : t -> t;
         guitar(b, 0, score, time);
-        second.ifPresent(s -> guitar(b, 1, s, time));
-        band(b, score, time);
+        heard.second().ifPresent(s -> guitar(b, 1, s, time));
+        along(b, heard, time);
         return b.build();
     }
 
-    private static void band(Program.Builder b, Score score, LongUnaryOperator time) {
-        Ground ground = score.riff().ground();
-        Band band = ground.band();
-        long length = score.riff().length();
-        if (band.click().on()) {
-            for (Groove.Hit h : Groove.click(ground.meter(), length)) {
+    private static void along(Program.Builder b, Heard heard, LongUnaryOperator time) {
+        Mix mix = heard.mix();
+        Score score = heard.score();
+        MeterMap meters = score.time().meters();
+        long length = score.length();
+        if (mix.click().on()) {
+            for (Groove.Hit h : Groove.click(meters, length)) {
                 b.hit(h.at(), Piece.valueOf(h.drum().name()), h.velocity());
             }
         }
-        if (band.kit().on()) {
-            for (Groove.Hit h : Groove.kit(ground.meter(), length, band.feel())) {
+        if (mix.kit().on()) {
+            for (Groove.Hit h : Groove.kit(meters, length, mix.feel())) {
                 b.hit(h.at(), Piece.valueOf(h.drum().name()), h.velocity());
             }
         }
-        if (band.bass().on()) {
-            for (Groove.BassNote n : Groove.bass(score, band.bassLine())) {
+        if (mix.bass().on()) {
+            int tonic = heard.ground().key().tonic().pitchClass();
+            for (Groove.BassNote n : Groove.bass(score, mix.bassLine(), tonic)) {
                 b.bass(time.applyAsLong(n.at()), n.midi(), n.velocity());
             }
         }
     }
 
     private static void guitar(Program.Builder b, int part, Score score, LongUnaryOperator time) {
-        int strings = score.riff().ground().board().strings();
-        long length = score.riff().length();
-        List<Score.Strike> strikes = score.strikes();
-        for (int i = 0; i < strikes.size(); i++) {
-            Score.Strike s = strikes.get(i);
-            Score.Strike before = strikes.get((i + strikes.size() - 1) % strikes.size());
-            int[] actions = actions(score, s, i == 0, before);
-            Manner manner = s.stroke().manner();
-            double velocity =
-                    s.stroke().accent() ? ACCENTED : s.stroke().muted() ? UNDER_PALM : PLAIN;
-            b.strike(part, time.applyAsLong(s.at()), actions, velocity, damping(manner), s.down());
-            ornaments(b, part, s, time, length);
-            long sounds = manner == Manner.STACCATO ? s.length() / 2 : s.length();
-            long end = s.at() + sounds;
-            long next = i + 1 < strikes.size() ? strikes.get(i + 1).at() : length;
-            if (end < next && manner != Manner.LET_RING) {
-                int[] rest = new int[strings];
-                Arrays.fill(rest, Program.DAMP);
-                b.strike(part, time.applyAsLong(end), rest, 0, Damping.OPEN, true);
+        long length = score.length();
+        List<Onset> onsets = score.onsets();
+        for (int i = 0; i < onsets.size(); i++) {
+            Onset o = onsets.get(i);
+            Onset before = onsets.get((i + onsets.size() - 1) % onsets.size());
+            long at = time.applyAsLong(o.at());
+            if (!o.tied()) {
+                int[] actions = actions(score, o, i == 0, before);
+                b.strike(part, at, actions, velocity(o), damping(o.manner()), o.down());
             }
+            for (ScoreNote n : o.notes()) {
+                techniques(b, part, n, time, length);
+            }
+            long next = i + 1 < onsets.size() ? onsets.get(i + 1).at() : length;
+            end(b, part, score, o, next, time);
         }
     }
 
-    private static int[] actions(Score score, Score.Strike s, boolean first, Score.Strike before) {
-        int strings = score.riff().ground().board().strings();
-        boolean newChord = first || before.chord() != s.chord();
-        boolean letRing = before.stroke().manner() == Manner.LET_RING;
-        int[] actions = new int[strings];
-        boolean damps = s.stroke().muted() || (newChord && !letRing);
-        Arrays.fill(actions, damps ? Program.DAMP : Program.KEEP);
-        if (newChord && !s.stroke().muted()) {
-            free(score, s, actions);
+    /**
+     * What ends with an onset: all strings at a rest, the strings of a line's notes in any case.
+     */
+    private static void end(
+            Program.Builder b, int part, Score score, Onset o, long next, LongUnaryOperator time) {
+        int strings = score.board().strings();
+        long sounds = o.manner() == Manner.STACCATO ? o.length() / 2 : o.length();
+        long end = o.at() + sounds;
+        int[] rest = new int[strings];
+        if (end < next && o.manner() != Manner.LET_RING) {
+            Arrays.fill(rest, Program.DAMP);
+            b.strike(part, time.applyAsLong(end), rest, 0, Damping.OPEN, true);
+            return;
         }
-        for (Sounding n : s.notes()) {
-            actions[n.string()] = n.fret();
+        Arrays.fill(rest, Program.KEEP);
+        boolean any = false;
+        int following = score.firstFrom(end);
+        for (ScoreNote n : o.notes()) {
+            boolean goesOn =
+                    following < score.onsets().size()
+                            && score.onsets().get(following).at() == end
+                            && score.onsets().get(following).note(n.string()).isPresent();
+            if (!n.rings() && !goesOn) {
+                rest[n.string()] = Program.DAMP;
+                any = true;
+            }
+        }
+        if (any && end < score.length()) {
+            b.strike(part, time.applyAsLong(end), rest, 0, Damping.OPEN, true);
+        }
+    }
+
+    private static double velocity(Onset o) {
+        return switch (o.dynamics()) {
+            case ACCENT -> ACCENTED;
+            case PLAIN -> o.muted() ? UNDER_PALM : PLAIN;
+            case SOFT -> SOFT;
+            case GHOST -> GHOSTED;
+        };
+    }
+
+    private static int[] actions(Score score, Onset o, boolean first, Onset before) {
+        int chord = score.harmonyAt(o.at());
+        boolean newChord = first || score.harmonyAt(before.at()) != chord;
+        boolean letRing = before.manner() == Manner.LET_RING;
+        int[] actions = new int[score.board().strings()];
+        boolean damps = o.muted() || (newChord && !letRing);
+        Arrays.fill(actions, damps ? Program.DAMP : Program.KEEP);
+        if (newChord && !o.muted() && chord >= 0) {
+            score.harmonies().get(chord).free().forEach(s -> actions[s] = Program.FREE);
+        }
+        for (ScoreNote n : o.notes()) {
+            actions[n.string()] = n.tied() ? Program.KEEP : n.fret();
         }
         return actions;
     }
 
-    /** Strings that the shape leaves unsounded and that no hand can silence answer the others. */
-    private static void free(Score score, Score.Strike s, int[] actions) {
-        var candidate = score.chords().get(s.chord()).candidate();
-        Fingering fingering = candidate.fingering();
-        for (Muting.Silence silence :
-                Muting.of(candidate.voicing().shape(), fingering).silences()) {
-            if (silence.by() == Muting.By.NOTHING) {
-                actions[silence.string()] = Program.FREE;
-            }
-        }
-    }
-
-    private static void ornaments(
-            Program.Builder b, int part, Score.Strike s, LongUnaryOperator time, long length) {
-        for (Touch.Ornament o : s.ornaments()) {
-            int fret = s.note(o.string()).orElseThrow().fret();
-            long at = time.applyAsLong(Math.min(length - 1, s.at() + o.after()));
-            int string = o.string();
-            switch (o.kind()) {
-                case HAMMER ->
-                        b.gesture(part, at, string, Program.Gesture.HAMMER, o.endFret(fret), 0);
-                case PULL -> b.gesture(part, at, string, Program.Gesture.PULL, o.endFret(fret), 0);
-                case SLIDE ->
-                        b.gesture(
-                                part,
-                                at,
-                                string,
-                                Program.Gesture.SLIDE,
-                                o.endFret(fret),
-                                o.lasting());
-                case BEND ->
-                        b.gesture(part, at, string, Program.Gesture.BEND, o.amount(), o.lasting());
-                case BEND_RELEASE -> {
-                    b.gesture(part, at, string, Program.Gesture.BEND, o.amount(), o.lasting());
-                    long back = Math.min(length - 1, s.at() + o.after() + 2 * o.lasting());
-                    b.gesture(
-                            part,
-                            time.applyAsLong(back),
-                            string,
-                            Program.Gesture.BEND,
-                            0,
-                            o.lasting());
-                }
-                case VIBRATO -> b.gesture(part, at, string, Program.Gesture.VIBRATO, o.amount(), 0);
-            }
+    private static void techniques(
+            Program.Builder b, int part, ScoreNote n, LongUnaryOperator time, long length) {
+        for (Technique t : n.techniques()) {
+            long at = time.applyAsLong(Math.min(length - 1, n.at() + t.after()));
+            Program.Gesture gesture =
+                    switch (t.kind()) {
+                        case HAMMER -> Program.Gesture.HAMMER;
+                        case PULL -> Program.Gesture.PULL;
+                        case SLIDE -> Program.Gesture.SLIDE;
+                        case BEND, RELEASE -> Program.Gesture.BEND;
+                        case VIBRATO -> Program.Gesture.VIBRATO;
+                    };
+            b.gesture(part, at, n.string(), gesture, t.to(), t.lasting(), t.hz());
         }
     }
 

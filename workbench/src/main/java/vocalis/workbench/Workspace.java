@@ -6,77 +6,130 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Executor;
+import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
-import vocalis.core.riff.Band;
-import vocalis.core.riff.Chords;
-import vocalis.core.riff.Derivation;
-import vocalis.core.riff.NamedRiff;
-import vocalis.core.riff.Riff;
-import vocalis.core.riff.Score;
+import vocalis.core.riff.Derived;
+import vocalis.core.score.Score;
+import vocalis.formats.json.Extras;
 
 /**
- * The open document with its history. Used from one thread. Undo goes back to the snapshot before
- * an edit; "saved" is a remembered snapshot, so undoing to it makes the document saved again.
+ * The open document with its history. Used from one thread. Edits change it at once; what it comes
+ * to is derived on a worker and arrives later ({@link #onDerived}), so {@link #derived} may lag
+ * behind {@link #content}. Undo goes back to the snapshot before an edit; "saved" is a remembered
+ * snapshot, so undoing to it makes the document saved again.
  */
 public final class Workspace {
 
     private static final int MOST_UNDO = 500;
 
-    private record Step(NamedRiff before, String label, String mergeKey) {}
+    private record Step(Piece before, String label, String mergeKey) {}
 
     private final Catalogue catalogue;
+    private final Deriving deriving;
     private final List<Runnable> listeners = new ArrayList<>();
+    private final List<Runnable> derivedListeners = new ArrayList<>();
     private final Deque<Step> undo = new ArrayDeque<>();
     private final Deque<Step> redo = new ArrayDeque<>();
-    private Hand hand = Hand.MEDIUM;
-    private NamedRiff content;
-    private NamedRiff saved;
+    private Hand hand;
+    private Piece content;
+    private Piece saved;
+    private Extras extras = Extras.NONE;
     private Path file;
-    private Score score;
+    private String stamp;
+    private long session;
+    private long revision;
+    private Deriving.Answer answer;
 
-    public Workspace(Catalogue catalogue, NamedRiff first) {
+    /** A workspace that derives at once, on the caller's thread. */
+    public Workspace(Catalogue catalogue, Piece first) {
+        this(catalogue, first, Hand.MEDIUM, Runnable::run, Runnable::run);
+    }
+
+    /**
+     * @param worker derives; one thread at a time
+     * @param home runs what must happen on this workspace's thread
+     */
+    public Workspace(Catalogue catalogue, Piece first, Hand hand, Executor worker, Executor home) {
         this.catalogue = catalogue;
-        open(first, null);
+        this.hand = hand;
+        content = first;
+        saved = first;
+        deriving = new Deriving(catalogue, worker, home, this::arrived);
+        answer = deriving.derive(0, first, hand);
     }
 
     /** Called after every change of the document. */
-    public void onChange(Runnable listener) {
+    public Subscription onChange(Runnable listener) {
         listeners.add(listener);
+        return () -> listeners.remove(listener);
     }
 
-    /** Takes another document; history starts anew. {@code file} is null for one never saved. */
-    public void open(NamedRiff named, Path from) {
-        Score derived = Derivation.score(named.riff(), hand, catalogue);
+    /** Called after every change of what the document comes to. */
+    public Subscription onDerived(Runnable listener) {
+        derivedListeners.add(listener);
+        return () -> derivedListeners.remove(listener);
+    }
+
+    /** Takes another document that is kept nowhere; history starts anew. */
+    public void open(Piece piece) {
+        open(piece, Extras.NONE, null, null);
+    }
+
+    /** Takes a document from its file; history starts anew. */
+    public void open(PieceFiles.Opened opened) {
+        open(opened.piece(), opened.extras(), opened.file(), opened.stamp());
+    }
+
+    private void open(Piece piece, Extras unknown, Path from, String ofStamp) {
         undo.clear();
         redo.clear();
-        content = named;
-        saved = named;
+        content = piece;
+        saved = piece;
+        extras = unknown;
         file = from;
-        score = derived;
-        tell();
+        stamp = ofStamp;
+        session++;
+        changedTo(piece);
     }
 
-    public NamedRiff content() {
+    /** Counts the documents opened: what was begun for one must not end in another. */
+    public long session() {
+        return session;
+    }
+
+    public Piece content() {
         return content;
     }
 
-    /** The notes of the riff as it stands. */
-    public Score score() {
-        return score;
+    /** What the file held that is not known here. */
+    public Extras extras() {
+        return extras;
     }
 
-    /** What the second guitar plays: the riff again, or voiced in its own family. */
-    public Optional<Score> secondScore() {
-        Riff riff = content.riff();
-        Band band = riff.ground().band();
-        if (!band.second().on()) {
-            return Optional.empty();
-        }
-        return Optional.of(
-                band.secondFamily()
-                        .map(f -> Derivation.score(Chords.familyOfAll(riff, f), hand, catalogue))
-                        .orElse(score));
+    /** What the riff comes to, as last derived. */
+    public Derived derived() {
+        return answer.first();
+    }
+
+    /** The notes of the riff, as last derived. */
+    public Score score() {
+        return answer.first().score();
+    }
+
+    /** All that sounding needs, as last derived. */
+    public Heard heard() {
+        return new Heard(
+                answer.first().score(),
+                answer.second().map(Derived::score),
+                answer.piece().riff().ground(),
+                answer.piece().mix());
+    }
+
+    /** Whether what was derived is what the document is now. */
+    public boolean upToDate() {
+        return answer.revision() == revision;
     }
 
     public Hand hand() {
@@ -85,9 +138,10 @@ public final class Workspace {
 
     /** Takes another hand; the riff is derived again for it. */
     public void setHand(Hand other) {
-        hand = other;
-        score = Derivation.score(content.riff(), hand, catalogue);
-        tell();
+        if (!other.equals(hand)) {
+            hand = other;
+            changedTo(content);
+        }
     }
 
     public Catalogue catalogue() {
@@ -99,25 +153,48 @@ public final class Workspace {
         return Optional.ofNullable(file);
     }
 
+    /** Fingerprint of the file as it was last read or written here; empty for a new document. */
+    public Optional<String> stamp() {
+        return Optional.ofNullable(stamp);
+    }
+
     /** Whether there is anything that would be lost. */
     public boolean changed() {
         return !content.equals(saved);
     }
 
-    /** Remembers that the content, as it stood when it was written, is on disk. */
-    public void markSaved(NamedRiff written, Path to) {
-        saved = written;
-        file = to;
-        tell();
-    }
-
-    /** Applies an edit. An edit that changes nothing leaves no trace. */
-    public void apply(Edit edit) {
-        NamedRiff after = edit.apply(content);
-        if (after.equals(content)) {
+    /**
+     * Remembers that a document, as it stood when it was written, is on disk; one that is no longer
+     * open is let be.
+     */
+    public void markSaved(long ofSession, Piece written, Path to, String ofStamp) {
+        if (ofSession != session) {
             return;
         }
-        Score derived = Derivation.score(after.riff(), hand, catalogue);
+        saved = written;
+        file = to;
+        stamp = ofStamp;
+        tell(listeners);
+    }
+
+    /**
+     * Applies an edit. One that changes nothing leaves no trace.
+     *
+     * @return why it cannot be done; empty where it was, or had nothing to do
+     */
+    public Optional<String> apply(Edit edit) {
+        Piece after;
+        try {
+            after = edit.apply(content);
+        } catch (IllegalArgumentException | IndexOutOfBoundsException e) {
+            return Optional.of(
+                    e instanceof IllegalArgumentException && e.getMessage() != null
+                            ? e.getMessage()
+                            : "that is no longer there");
+        }
+        if (after.equals(content)) {
+            return Optional.empty();
+        }
         boolean merges =
                 !edit.mergeKey().isEmpty()
                         && !undo.isEmpty()
@@ -131,8 +208,8 @@ public final class Workspace {
         }
         redo.clear();
         content = after;
-        score = derived;
-        tell();
+        changedTo(after);
+        return Optional.empty();
     }
 
     /** Ends merging: the next edit is undone by itself. */
@@ -168,11 +245,21 @@ public final class Workspace {
         Step s = from.pop();
         to.push(new Step(content, s.label(), ""));
         content = s.before();
-        score = Derivation.score(content.riff(), hand, catalogue);
-        tell();
+        changedTo(content);
     }
 
-    private void tell() {
-        listeners.forEach(Runnable::run);
+    private void changedTo(Piece piece) {
+        revision++;
+        tell(listeners);
+        deriving.request(revision, piece, hand);
+    }
+
+    private void arrived(Deriving.Answer latest) {
+        answer = latest;
+        tell(derivedListeners);
+    }
+
+    private static void tell(List<Runnable> whom) {
+        List.copyOf(whom).forEach(Runnable::run);
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import vocalis.core.arrange.Controls;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.PlainPower;
 import vocalis.core.instrument.Fretboard;
@@ -30,7 +31,7 @@ class GainWordsTest {
         return Demo.blank().riff().ground().withTone(tone);
     }
 
-    /** The plain power chords that players mean (common practice, C1 and C2). */
+    /** The plain power chords that players mean (common practice). */
     @Test
     void thePlainPowerChordIsTheUsualGrip() {
         assertThat(PlainPower.on(board, 9)).map(v -> v.shape().text()).contains("5-7-7-x-x-x");
@@ -50,7 +51,13 @@ class GainWordsTest {
 
     @Test
     void aPowerChordIsMeasuredAgainstItself() {
-        var a = readings.of(voicing("x-5-7-7-x-x", 2), 2, ground(Tone.GAIN), new double[0]);
+        var a =
+                readings.of(
+                        voicing("x-5-7-7-x-x", 2),
+                        2,
+                        ground(Tone.GAIN),
+                        Controls.USUAL,
+                        new double[0]);
         assertThat(a.growl()).isEqualTo(1);
         String words =
                 new GainWords(voicing("x-5-7-7-x-x", 2), Optional.empty()).summary(a, Tone.GAIN);
@@ -60,7 +67,7 @@ class GainWordsTest {
     @Test
     void aThirdGrowlsAndItsGhostsAreToldFromTheirNotes() {
         Voicing third = voicing("x-x-7-6-x-x", 9);
-        var a = readings.of(third, 9, ground(Tone.GAIN), new double[0]);
+        var a = readings.of(third, 9, ground(Tone.GAIN), Controls.USUAL, new double[0]);
         GainWords words = new GainWords(third, Optional.of(Key.parse("A major")));
         assertThat(words.summary(a, Tone.GAIN)).contains("times as rough").contains("it growls");
         Ghost difference =
@@ -76,7 +83,8 @@ class GainWordsTest {
         assertThat(words.origin(difference))
                 .isEqualTo("2f2 − 2f1 of A and C♯, 67 ¢ sharp of its just A2");
         assertThat(words.place(difference)).startsWith("B♭2").contains("¢");
-        assertThat(readings.of(third, 9, ground(Tone.GAIN), new double[0])).isSameAs(a);
+        assertThat(readings.of(third, 9, ground(Tone.GAIN), Controls.USUAL, new double[0]))
+                .isSameAs(a);
     }
 
     @Test
@@ -91,7 +99,7 @@ class GainWordsTest {
         assertThat(GainWords.intonation(new double[0])).isEmpty();
     }
 
-    /** C13 (common practice): under the fourth F♯ and B the power chord on B belongs. */
+    /** Common practice: under the fourth F♯ and B the power chord on B belongs. */
     @Test
     void theRootThatBelongsComesFirst() {
         List<RootProof.Candidate> all =
@@ -106,8 +114,8 @@ class GainWordsTest {
 
     @Test
     void theRiffsRootIsSummedOverItsChords() {
-        Workspace w = new Workspace(new Catalogue(), Demo.riffs().get(0));
-        List<RootProof.Candidate> all = RootProof.of(w.score());
+        Workspace w = new Workspace(new Catalogue(), Demo.pieces().get(0));
+        List<RootProof.Candidate> all = RootProof.of(w.derived());
         assertThat(all.get(0).support()).isGreaterThanOrEqualTo(all.get(1).support());
         assertThat(all.get(0).fits()).isTrue();
         assertThat(all.stream().filter(c -> c.root() == 2).findFirst().orElseThrow().why())

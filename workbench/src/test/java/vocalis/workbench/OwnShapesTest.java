@@ -41,11 +41,28 @@ class OwnShapesTest {
             Files.writeString(file, damaged);
             OwnShapes own = new OwnShapes(folder);
             assertThatThrownBy(own::all)
-                    .isInstanceOf(RiffFiles.RiffFileException.class)
+                    .isInstanceOf(PieceFiles.PieceFileException.class)
                     .hasMessageContaining("own-shapes.json");
             OwnShape any = new OwnShape("any", ShapeClass.parse("0:0+0,1+7"));
-            assertThatThrownBy(() -> own.keep(any)).isInstanceOf(RiffFiles.RiffFileException.class);
+            assertThatThrownBy(() -> own.keep(any))
+                    .isInstanceOf(PieceFiles.PieceFileException.class);
             assertThat(Files.readString(file)).isEqualTo(damaged);
         }
+    }
+
+    /** A list that a newer version wrote is left as it is; fields added to one are kept. */
+    @Test
+    void aNewerListIsRefusedAndAnExtendedOneKept() throws Exception {
+        Path file = folder.resolve("own-shapes.json");
+        String newer = "{\"format\":\"vocalis-shapes\",\"version\":2,\"shapes\":[]}";
+        Files.writeString(file, newer);
+        OwnShape any = new OwnShape("any", ShapeClass.parse("0:0+0,1+7"));
+        assertThatThrownBy(() -> new OwnShapes(folder).keep(any)).hasMessageContaining("newer");
+        assertThat(Files.readString(file)).isEqualTo(newer);
+        Files.writeString(
+                file,
+                "{\"format\":\"vocalis-shapes\",\"version\":1,\"shapes\":[],\"colour\":\"slate\"}");
+        new OwnShapes(folder).keep(any);
+        assertThat(Files.readString(file)).contains("slate").contains("any");
     }
 }

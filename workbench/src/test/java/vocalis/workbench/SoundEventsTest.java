@@ -3,73 +3,149 @@ package vocalis.workbench;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
 import org.junit.jupiter.api.Test;
+import vocalis.core.arrange.Controls;
+import vocalis.core.arrange.Fader;
+import vocalis.core.arrange.Feel;
+import vocalis.core.arrange.Mix;
+import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.hands.Hand;
-import vocalis.core.riff.Derivation;
-import vocalis.core.riff.Score;
-import vocalis.core.voicing.Sounding;
+import vocalis.core.instrument.Shape;
+import vocalis.core.rhythm.TempoMap;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Anchor;
+import vocalis.core.riff.Figure;
+import vocalis.core.riff.Finding;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.LineNote;
+import vocalis.core.riff.LinePitch;
+import vocalis.core.riff.Pattern;
+import vocalis.core.riff.Stroke;
+import vocalis.core.riff.Struck;
+import vocalis.core.riff.Tone;
+import vocalis.core.riff.Touch;
+import vocalis.core.score.Onset;
+import vocalis.core.score.ScoreNote;
+import vocalis.core.voicing.Family;
+import vocalis.sound.dsp.Loudness;
+import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Program;
+import vocalis.sound.engine.Sample;
 
+/** From the riff with who plays along to what is rendered. */
 class SoundEventsTest {
 
-    private static Score score(int demo) {
-        return Derivation.score(Demo.riffs().get(demo).riff(), Hand.MEDIUM, new Catalogue());
+    private static final int RATE = (int) Player.RATE;
+    private final Piece piece = Demo.pieces().get(0);
+
+    private Workspace with(Mix mix) {
+        Workspace w = new Workspace(new Catalogue(), piece);
+        w.apply(Edits.mix("all", m -> mix));
+        return w;
+    }
+
+    private static List<String> described(Program p) {
+        List<String> all = new ArrayList<>();
+        for (int e = 0; e < p.events(); e++) {
+            all.add(p.describe(e));
+        }
+        return all;
+    }
+
+    private static List<String> described(Workspace w) {
+        return described(SoundEvents.program(w.heard()));
     }
 
     @Test
-    void everyStrikeIsPlayedOnItsStringsAtItsTime() {
-        for (int demo = 0; demo < 3; demo++) {
-            Score score = score(demo);
-            Program p = SoundEvents.program(score);
+    void everyOnsetIsPlayedWhereItStands() {
+        for (Piece p : Demo.pieces()) {
+            Workspace w = new Workspace(new Catalogue(), p);
+            Program program = SoundEvents.program(w.heard());
             int event = 0;
-            for (Score.Strike s : score.strikes()) {
-                while (p.at(event) < s.at()) {
+            for (Onset o : w.score().onsets()) {
+                while (program.at(event) < o.at() || !strikes(program, event)) {
                     event++;
                 }
-                if (event + 1 < p.events() && p.at(event + 1) == s.at()) {
-                    event++;
+                assertThat(program.at(event)).isEqualTo(o.at());
+                for (ScoreNote n : o.notes()) {
+                    assertThat(program.action(event, n.string())).isEqualTo(n.fret());
                 }
-                assertThat(p.at(event)).isEqualTo(s.at());
-                for (Sounding n : s.notes()) {
-                    assertThat(p.action(event, n.string())).isEqualTo(n.fret());
-                }
+                event++;
             }
-            assertThat(p.length()).isEqualTo(score.riff().length());
+            assertThat(program.length()).isEqualTo(w.score().length());
         }
+    }
+
+    private static boolean strikes(Program p, int event) {
+        for (int s = 0; s < 6; s++) {
+            if (p.action(event, s) >= 0) {
+                return true;
+            }
+        }
+        return false;
     }
 
     @Test
     void aNewChordAndARestDampWhatRang() {
-        Score score = score(1);
-        Program p = SoundEvents.program(score);
+        Workspace w = new Workspace(new Catalogue(), Demo.pieces().get(1));
+        Program p = SoundEvents.program(w.heard());
         for (int e = 0; e < p.events(); e++) {
-            boolean plucks = false;
             boolean keeps = false;
             for (int s = 0; s < 6; s++) {
-                plucks |= p.action(e, s) >= 0;
                 keeps |= p.action(e, s) == Program.KEEP;
             }
             long at = p.at(e);
-            boolean chordBegins = score.chords().stream().anyMatch(c -> c.start() == at);
-            if (chordBegins || !plucks) {
+            boolean chordBegins = w.derived().chords().stream().anyMatch(c -> c.start() == at);
+            if (chordBegins || !strikes(p, e)) {
                 assertThat(keeps).as("event at %d", at).isFalse();
             }
         }
     }
 
-    /** C29: a capo at two raises every open string by a whole step (ISO 16 frequencies). */
+    /** A line's notes end where they end, while what was strummed before them rings on. */
+    @Test
+    void notesOfALineEndAndStrokesRing() {
+        Figure f =
+                new Figure(
+                        "line",
+                        "",
+                        Ticks.WHOLE,
+                        List.of(
+                                new Stroke(0, 0, Ticks.HALF, Struck.Named.ALL),
+                                new LineNote(
+                                        1, Ticks.HALF, Ticks.QUARTER, new LinePitch.Place(5, 3)),
+                                new LineNote(
+                                        2,
+                                        3 * Ticks.QUARTER,
+                                        Ticks.QUARTER,
+                                        new LinePitch.Place(4, 1))));
+        Piece p = Demo.blank("line");
+        Workspace w = new Workspace(new Catalogue(), p.with(p.riff().withPattern(Pattern.of(f))));
+        Program program = SoundEvents.program(w.heard());
+        int damp = -1;
+        for (int e = 0; e < program.events() && damp < 0; e++) {
+            damp = program.at(e) == 3 * Ticks.QUARTER && !strikes(program, e) ? e : -1;
+        }
+        assertThat(program.action(damp, 5)).isEqualTo(Program.DAMP);
+        assertThat(program.action(damp, 0)).isEqualTo(Program.KEEP);
+    }
+
+    /** A capo at two raises every open string by a whole step (ISO 16 frequencies). */
     @Test
     void openStringsSoundOverTheCapo() {
-        double[] hz = SoundEvents.openHz(Demo.riffs().get(2).riff().ground());
+        double[] hz = SoundEvents.openHz(Demo.pieces().get(2).riff().ground());
         assertThat(hz[0]).isCloseTo(92.50, within(0.01));
         assertThat(hz[5]).isCloseTo(369.99, within(0.01));
     }
 
     @Test
     void aRiffRendersOfflineToSoundThatEnds() {
-        Score score = score(1);
-        float[] x = OfflineRender.riff(score, java.util.Optional.empty(), 1, 2);
+        Workspace w = new Workspace(new Catalogue(), Demo.pieces().get(1));
+        float[] x = OfflineRender.riff(w.heard(), 1, 2);
         double seconds = x.length / 2 / Player.RATE;
         assertThat(seconds).isCloseTo(16 * 60.0 / 126 + 2, within(0.01));
         float peak = 0;
@@ -79,6 +155,139 @@ class SoundEventsTest {
         assertThat(peak).isBetween(0.1f, 0.9f);
         for (int i = x.length - 2000; i < x.length; i++) {
             assertThat(Math.abs(x[i])).isLessThan(1e-3f);
+        }
+    }
+
+    /** Two bars at 120 and two at 60 last twelve seconds, and sound at their tempo. */
+    @Test
+    void aChangeOfTempoIsPlayed() {
+        Piece p = Demo.blank("tempo");
+        TempoMap map =
+                new TempoMap(
+                        List.of(
+                                new TempoMap.Change(0, 120),
+                                new TempoMap.Change(2 * Ticks.WHOLE, 60)));
+        Piece slower = p.with(p.riff().withTime(p.riff().time().withTempos(map)));
+        Heard heard = new Workspace(new Catalogue(), slower).heard();
+        assertThat(OfflineRender.riff(heard, 1, 0).length / 2 / Player.RATE)
+                .isCloseTo(12, within(0.001));
+        Engine engine = OfflineRender.engine(heard.ground(), heard.mix(), 120);
+        engine.publish(SoundEvents.program(heard));
+        engine.play(0);
+        engine.render(new float[2 * 6 * RATE], 6 * RATE);
+        assertThat(engine.telemetry().latest().tick())
+                .isCloseTo(2.5 * Ticks.WHOLE, within(0.001 * Ticks.WHOLE));
+    }
+
+    /** A pickup is heard once; the loop comes back to the first bar. */
+    @Test
+    void theLoopLeavesThePickupOut() {
+        Piece p = Demo.blank("pickup");
+        Workspace w = new Workspace(new Catalogue(), p);
+        w.apply(Edits.tempo(120));
+        w.apply(Edits.pickup(Ticks.QUARTER));
+        Engine engine = OfflineRender.engine(w.heard().ground(), w.heard().mix(), 120);
+        engine.publish(SoundEvents.program(w.heard()));
+        engine.play(0);
+        int frames = (int) ((0.5 + 8 + 0.25) * RATE);
+        engine.render(new float[2 * frames], frames);
+        assertThat(engine.telemetry().latest().tick())
+                .isCloseTo(1.5 * Ticks.QUARTER, within(0.01 * Ticks.QUARTER));
+    }
+
+    @Test
+    void bassFollowsTheRootsOrStaysOnAPedal() {
+        Workspace roots = with(Mix.ALONE.withBass(Fader.ON, Mix.BassLine.ROOTS));
+        // D F E flat A B flat C of Winch House, from E1 up.
+        for (int midi : new int[] {38, 29, 39, 33, 34, 36}) {
+            assertThat(described(roots)).anyMatch(e -> e.startsWith("bass " + midi + " "));
+        }
+        Workspace pedal = with(Mix.ALONE.withBass(Fader.ON, Mix.BassLine.PEDAL));
+        assertThat(described(pedal).stream().filter(e -> e.startsWith("bass")))
+                .hasSize(16)
+                .allMatch(e -> e.startsWith("bass 38"));
+    }
+
+    @Test
+    void kitAndClickPlayWhenTheyAreOnAndOnlyThen() {
+        assertThat(described(with(Mix.ALONE)))
+                .noneMatch(e -> e.startsWith("hit") || e.startsWith("bass"));
+        Workspace w = with(Mix.ALONE.withKit(Fader.ON, Feel.EIGHTHS).withClick(Fader.ON));
+        assertThat(described(w).stream().filter(e -> e.startsWith("hit"))).hasSizeGreaterThan(40);
+    }
+
+    @Test
+    void theSecondGuitarPlaysItsOwnFamilyOnItsOwnSide() {
+        Workspace w = with(Mix.ALONE.withSecond(Fader.ON, Tone.EDGE, Controls.USUAL, 10));
+        w.apply(Edits.secondFamily(Optional.of(Family.OCTAVE)));
+        Heard heard = w.heard();
+        assertThat(heard.second().orElseThrow()).isNotEqualTo(heard.score());
+        float[] x = OfflineRender.riff(heard, 1, 0);
+        Heard one = new Heard(heard.score(), Optional.empty(), heard.ground(), heard.mix());
+        float[] alone = OfflineRender.riff(one, 1, 0);
+        assertThat(rms(alone, 0)).isGreaterThan(20 * rms(alone, 1) + 1e-6);
+        assertThat(rms(x, 1)).isGreaterThan(0.3 * rms(x, 0));
+    }
+
+    private static double rms(float[] stereo, int channel) {
+        double sum = 0;
+        for (int i = channel; i < stereo.length; i += 2) {
+            sum += stereo[i] * stereo[i];
+        }
+        return Math.sqrt(2 * sum / stereo.length);
+    }
+
+    @Test
+    void touchesBecomeGesturesAndThoseThatDoNotFitAreFound() {
+        Workspace w = new Workspace(new Catalogue(), piece);
+        int top = w.score().onsets().get(0).notes().get(2).string();
+        Anchor a = new Anchor("haul", 0, Optional.of(0), new Anchor.Voice.FromTop(0));
+        w.apply(Edits.touch("bend", new Touch.Bend(a, 100, 0, 2520, OptionalLong.of(5040))));
+        assertThat(described(w))
+                .contains(
+                        "BEND 0 string " + top + " to 100 in 2520",
+                        "BEND 0 string " + top + " to 0 in 2520");
+        w.undo();
+        assertThat(w.content()).isEqualTo(piece);
+        Anchor off = new Anchor("haul", 0, Optional.of(0), new Anchor.Voice.OnString(5));
+        Touch vibrato = new Touch.Vibrato(off, 30, 5, 0);
+        w.apply(Edits.touch("vibrato", vibrato));
+        assertThat(w.derived().findings())
+                .containsExactly(new Finding.TouchUnplaced(0, 0, vibrato, Finding.Why.NO_VOICE));
+        assertThat(FindingWords.of(w.derived().findings().get(0), w.content().riff()))
+                .contains("vibrato", "bar 1", "kept");
+    }
+
+    /** Voicings brought to one loudness stay within half a unit of each other, in every tone. */
+    @Test
+    void voicingsAreMatchedWithinHalfALoudnessUnit() {
+        Levels levels = new Levels();
+        for (Tone tone : Tone.values()) {
+            Ground ground = Demo.blank().riff().ground().withTone(tone);
+            var settings = Rigs.of(ground, Mix.ALONE).settings(ground, Mix.ALONE, 110, 1, 0.25);
+            for (String shape :
+                    List.of(
+                            "5-7-7-x-x-x",
+                            "x-7-7-x-x-x",
+                            "5-x-7-x-x-x",
+                            "x-x-7-6-x-x",
+                            "x-5-7-5-8-x",
+                            "0-2-2-1-0-0",
+                            "x-x-x-9-10-9")) {
+                int[] frets =
+                        Shape.parse(shape).frets().stream().mapToInt(Integer::intValue).toArray();
+                Sample plain = Sample.of(frets);
+                double gain = levels.gain(settings.first(), plain);
+                assertThat(levels.known(settings.first(), plain)).isEqualTo(gain);
+                Engine engine = new Engine(RATE, settings, 77);
+                engine.hear(new Sample(frets, new double[0], gain, new int[0]));
+                float[] x = new float[2 * (int) (1.6 * RATE)];
+                engine.render(x, x.length / 2);
+                double lkfs = Loudness.integrated(x, x.length / 2);
+                assertThat(lkfs)
+                        .as("%s %s", shape, tone)
+                        .isCloseTo(Levels.TARGET + 20 * Math.log10(0.25), within(0.5));
+            }
         }
     }
 }

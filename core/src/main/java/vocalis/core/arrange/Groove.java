@@ -4,11 +4,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Band;
-import vocalis.core.riff.Feel;
-import vocalis.core.riff.Score;
-import vocalis.core.theory.Key;
+import vocalis.core.score.Harmony;
+import vocalis.core.score.Score;
 
 /**
  * What bass, kit and click play under a riff: stand-ins for bandmates, by rules that work in any
@@ -55,26 +54,38 @@ public final class Groove {
     }
 
     /** The click: every beat, the one of each bar different. */
-    public static List<Hit> click(Meter meter, long length) {
+    public static List<Hit> click(MeterMap meters, long length) {
         List<Hit> hits = new ArrayList<>();
-        for (long at = 0; at < length; at += meter.beatTicks()) {
-            boolean one = at % meter.barTicks() == 0;
-            hits.add(new Hit(at, one ? Drum.CLICK_ONE : Drum.CLICK, one ? 1 : 0.7));
+        for (int bar = firstBar(meters); meters.start(bar) < length; bar++) {
+            long beat = meters.meter(bar).beatTicks();
+            long end = Math.min(length, meters.end(bar));
+            long first = bar < 0 ? end % beat : meters.start(bar);
+            for (long at = first; at < end; at += beat) {
+                boolean one = bar >= 0 && at == meters.start(bar);
+                hits.add(new Hit(at, one ? Drum.CLICK_ONE : Drum.CLICK, one ? 1 : 0.7));
+            }
         }
         return hits;
     }
 
-    /** The kit in a feel. */
-    public static List<Hit> kit(Meter meter, long length, Feel feel) {
+    private static int firstBar(MeterMap meters) {
+        return meters.pickup() > 0 ? MeterMap.PICKUP_BAR : 0;
+    }
+
+    /** The kit in a feel; it waits through a pickup. */
+    public static List<Hit> kit(MeterMap meters, long length, Feel feel) {
         List<Hit> hits = new ArrayList<>();
-        long pulse = pulse(meter);
-        for (long bar = 0; bar < length; bar += meter.barTicks()) {
+        for (int bar = 0; meters.start(bar) < length; bar++) {
+            Meter meter = meters.meter(bar);
+            long pulse = pulse(meter);
             int pulses = (int) ((meter.barTicks() + pulse - 1) / pulse);
+            List<Hit> mine = new ArrayList<>();
             for (int p = 0; p < pulses; p++) {
-                pulse(hits, bar + p * pulse, pulse, p, pulses, feel);
+                pulse(mine, meters.start(bar) + p * pulse, pulse, p, pulses, feel);
             }
-            long end = Math.min(length, bar + meter.barTicks());
-            hits.removeIf(h -> h.at() >= end);
+            long end = Math.min(length, meters.end(bar));
+            mine.removeIf(h -> h.at() >= end);
+            hits.addAll(mine);
         }
         hits.sort(Comparator.comparingLong(Hit::at));
         return hits;
@@ -115,27 +126,22 @@ public final class Groove {
         }
     }
 
-    /** The bass: its note on every pulse, new with every chord. */
-    public static List<BassNote> bass(Score score, Band.BassLine line) {
+    /** The bass: its note on every pulse of the bar, new with every chord. */
+    public static List<BassNote> bass(Score score, Mix.BassLine line, int tonic) {
         List<BassNote> notes = new ArrayList<>();
-        Key key = score.riff().ground().key();
-        long pulse = pulse(score.riff().ground().meter());
-        for (int i = 0; i < score.chords().size(); i++) {
-            Score.Chord chord = score.chords().get(i);
-            int root =
-                    line == Band.BassLine.PEDAL
-                            ? key.tonic().pitchClass()
-                            : score.riff()
-                                    .treatments()
-                                    .get(i)
-                                    .bass()
-                                    .map(b -> b.pitchClass(key))
-                                    .orElse(chord.root());
+        MeterMap meters = score.time().meters();
+        for (Harmony chord : score.harmonies()) {
+            int root = line == Mix.BassLine.PEDAL ? tonic : chord.bass();
             int midi = LOWEST_BASS + Math.floorMod(root - LOWEST_BASS, 12);
-            long at = chord.start();
+            long at = chord.at();
             while (at < chord.end()) {
-                long next = Math.min(chord.end(), (at / pulse + 1) * pulse);
-                notes.add(new BassNote(at, next - at, midi, at == chord.start() ? 0.9 : 0.75));
+                int bar = meters.bar(at);
+                long pulse = pulse(meters.meter(bar));
+                long origin =
+                        bar < 0 ? meters.pickup() - meters.meter(0).barTicks() : meters.start(bar);
+                long next = origin + ((at - origin) / pulse + 1) * pulse;
+                next = Math.min(chord.end(), Math.min(next, meters.end(bar)));
+                notes.add(new BassNote(at, next - at, midi, at == chord.at() ? 0.9 : 0.75));
                 at = next;
             }
         }

@@ -12,7 +12,7 @@ import vocalis.core.voicing.Voicing;
 
 /**
  * Puts another bass under a voicing: on a lower string that is free, or by moving the lowest note
- * on its own string (C19); the easiest that the hand holds.
+ * on its own string; the easiest that the hand holds.
  */
 public final class BassUnder {
 

@@ -105,7 +105,23 @@ public final class Ranking {
 
     /** The candidate with the least cost. */
     public Optional<Candidate> best(List<Candidate> candidates) {
-        return priced(candidates).stream().map(Priced::candidate).findFirst();
+        Candidate best = null;
+        double least = Double.POSITIVE_INFINITY;
+        for (Candidate c : candidates) {
+            double cost = cost(c);
+            boolean better =
+                    cost < least
+                            || cost == least && best != null && shape(c).compareTo(shape(best)) < 0;
+            if (better) {
+                least = cost;
+                best = c;
+            }
+        }
+        return Optional.ofNullable(best);
+    }
+
+    private static String shape(Candidate c) {
+        return c.voicing().shape().text();
     }
 
     /** Cards, best and most different first: one per shape class, each with its places. */

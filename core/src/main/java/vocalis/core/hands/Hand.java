@@ -14,10 +14,10 @@ import vocalis.core.voicing.Playability;
  */
 public record Hand(String name, double comfortMm) implements Playability {
 
-    /** How far past comfort the limit lies: a fifth (common practice, from memory; C31). */
+    /** How far past comfort the limit lies: a fifth (common practice, from memory). */
     public static final double LIMIT_OVER_COMFORT = 1.2;
 
-    /** Comfortable reaches from memory (C31), adjustable. */
+    /** Comfortable reaches from memory, adjustable. */
     public static final Hand SMALL = new Hand("small", 85);
 
     public static final Hand MEDIUM = new Hand("medium", 100);

@@ -8,7 +8,7 @@ import vocalis.core.instrument.Shape;
 /**
  * What the hand does between two shapes.
  *
- * @param anchors strings whose fretted note stays as it is (C21)
+ * @param anchors strings whose fretted note stays as it is
  * @param guides strings on which one finger slides to another fret
  * @param travelMm how far the lowest fretted fret moves along the neck, 0 where either shape is
  *     open

@@ -15,8 +15,8 @@ import vocalis.core.voicing.Voicing;
  *
  * <p>Design: each sounding pitch class is taken as root, and the intervals above it are looked up
  * in {@link Quality}. A bass that sounds nowhere else may stand outside the chord, after the slash
- * (C19). The readings are ranked by heard root (both, where it is ambiguous), then by simplicity,
- * then by key.
+ * The readings are ranked by heard root (both, where it is ambiguous), then by simplicity, then by
+ * key.
  */
 public final class ChordNamer {
 

@@ -151,7 +151,7 @@ public final class Context {
      */
     public record OverBass(Spelling bass, ChordName name, List<Degree> degrees) {}
 
-    /** A voicing over each of the twelve basses, renamed (C18). */
+    /** A voicing over each of the twelve basses, renamed. */
     public static List<OverBass> bassSweep(Voicing v, Key key) {
         List<OverBass> all = new ArrayList<>();
         for (int i = 0; i < 12; i++) {

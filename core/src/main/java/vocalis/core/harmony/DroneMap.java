@@ -11,7 +11,7 @@ import vocalis.core.theory.Spelling;
 /**
  * Which open strings suit which key, for every capo: an open string is the key's root, its fifth, a
  * colour (another note of the scale) or a rub (outside the scale). Common practice among players
- * who let strings ring (C27).
+ * who let strings ring.
  *
  * @param tuning the tuning
  * @param mode the mode that all keys share

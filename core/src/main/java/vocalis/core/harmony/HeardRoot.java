@@ -28,6 +28,9 @@ public record HeardRoot(int root, List<Supported> ranking, boolean ambiguous, St
     /** Least lead, as a share of the winner's support, that counts as clear. */
     public static final double CLEAR_LEAD = 0.10;
 
+    /** Lead, as a share of the winner's support, from which words say "clearly". */
+    private static final double CLEARLY = 1 / 3.0;
+
     /** The support of one pitch class. */
     public record Supported(int pitchClass, int weight) {}
 
@@ -61,25 +64,20 @@ public record HeardRoot(int root, List<Supported> ranking, boolean ambiguous, St
         String rival = spell(second, key);
         int weight = support.weights()[first];
         int against = support.weights()[second];
+        String figures = " (" + weight + " against " + against;
         if (support.ambiguous()) {
-            return "Ambiguous: "
-                    + name
+            return name
                     + " or "
                     + rival
-                    + " can be heard as the root ("
-                    + weight
-                    + " against "
-                    + against
+                    + ": ambiguous, either can be heard as the root"
+                    + figures
                     + ").";
         }
-        return "Root "
-                + name
-                + ": "
+        boolean clearly = weight - against >= CLEARLY * weight;
+        return name
+                + (clearly ? ", clearly: " : ", by a little: ")
                 + why(notes, first, key)
-                + " ("
-                + weight
-                + " against "
-                + against
+                + figures
                 + " for "
                 + rival
                 + ").";

@@ -105,8 +105,8 @@ public record Shape(List<Integer> frets) {
     }
 
     /**
-     * The fretted notes moved by {@code by} frets, open strings and silences as they are (C28,
-     * C10). Empty when a note would leave the frets 1 to {@code lastFret}.
+     * The fretted notes moved by {@code by} frets, open strings and silences as they are. Empty
+     * when a note would leave the frets 1 to {@code lastFret}.
      */
     public java.util.Optional<Shape> moved(int by, int lastFret) {
         List<Integer> moved = new ArrayList<>();

@@ -22,6 +22,23 @@ public record Meter(int beats, int unit) {
         }
     }
 
+    /**
+     * Reads {@code 7/8}.
+     *
+     * @throws IllegalArgumentException saying how a meter is written
+     */
+    public static Meter parse(String text) {
+        String[] parts = text.strip().split("/", -1);
+        if (parts.length == 2
+                && parts[0].strip().matches("\\d{1,2}")
+                && parts[1].strip().matches("\\d{1,2}")) {
+            return new Meter(
+                    Integer.parseInt(parts[0].strip()), Integer.parseInt(parts[1].strip()));
+        }
+        throw new IllegalArgumentException(
+                "\"" + text + "\" is no meter; one is written like 4/4 or 7/8");
+    }
+
     /** Length of a bar. */
     public long barTicks() {
         return beats * beatTicks();

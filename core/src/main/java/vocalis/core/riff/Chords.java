@@ -1,17 +1,17 @@
 package vocalis.core.riff;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.voicing.Family;
 
 /**
- * What can be done to the chords of a riff: each returns another riff. Whole bars are moved, copied
- * and deleted together with their pattern; parts of a bar take time from their neighbours and leave
- * the pattern where it is.
+ * What can be done to the chords of a riff: each returns another riff. Chords are moved, copied and
+ * deleted together with their stretch of the pattern and the touches on it, as {@link
+ * Rearrangement} says.
  */
 public final class Chords {
 
@@ -20,84 +20,68 @@ public final class Chords {
 
     private Chords() {}
 
-    /** Swaps a chord with the one after it; bars that both fill go along with their patterns. */
+    /** Swaps a chord with the one after it. */
     public static Riff swapWithNext(Riff riff, int chord) {
-        if (chord < 0 || chord + 1 >= riff.roots().size()) {
-            return riff;
-        }
-        List<RootSpan> roots = new ArrayList<>(riff.roots());
-        List<Treatment> treatments = new ArrayList<>(riff.treatments());
-        Collections.swap(roots, chord, chord + 1);
-        Collections.swap(treatments, chord, chord + 1);
-        Riff swapped = riff.withRoots(roots, treatments);
-        if (!fillsBars(riff, chord) || !fillsBars(riff, chord + 1)) {
-            return swapped;
-        }
-        int first = firstBar(riff, chord);
-        int mine = bars(riff, chord);
-        List<Cell> cells =
-                riff.pattern().writtenOut(Math.max(riff.bars(), riff.pattern().bars().size()));
-        Collections.rotate(cells.subList(first, first + mine + bars(riff, chord + 1)), -mine);
-        return swapped.withPattern(new Pattern(cells));
+        return chord < 0 || chord + 1 >= riff.roots().size() ? riff : move(riff, chord, chord + 1);
     }
 
-    /** Moves a chord to another place in the order. */
+    /** Moves a chord to another place in the order; its stretch of the pattern goes along. */
     public static Riff move(Riff riff, int from, int to) {
-        Riff moved = riff;
-        for (int i = from; i < to; i++) {
-            moved = swapWithNext(moved, i);
-        }
-        for (int i = from; i > to; i--) {
-            moved = swapWithNext(moved, i - 1);
-        }
-        return moved;
+        List<Integer> order = order(riff);
+        order.add(to, order.remove(from));
+        return from == to ? riff : Rearrangement.of(riff, order);
     }
 
     /**
-     * Copies a chord to the place after it; what follows moves on, and the riff is filled to whole
-     * bars.
+     * Copies a chord to the place after it with its stretch of the pattern; what follows moves on,
+     * and the riff is filled to whole bars.
      */
     public static Riff copy(Riff riff, int chord) {
-        List<RootSpan> roots = new ArrayList<>(riff.roots());
-        List<Treatment> treatments = new ArrayList<>(riff.treatments());
-        roots.add(chord + 1, roots.get(chord));
-        treatments.add(chord + 1, treatments.get(chord));
-        Pattern pattern = riff.pattern();
-        if (fillsBars(riff, chord)) {
-            List<Cell> cells = pattern.writtenOut(Math.max(riff.bars(), pattern.bars().size()));
-            int first = firstBar(riff, chord);
-            int count = bars(riff, chord);
-            cells.addAll(first + count, List.copyOf(cells.subList(first, first + count)));
-            pattern = new Pattern(cells);
-        }
-        fillBars(roots, riff.ground().meter().barTicks());
-        return new Riff(riff.ground(), roots, treatments, pattern, riff.touches());
+        return copy(riff, chord, chord, chord + 1);
     }
 
     /**
-     * Deletes a chord, unless it is the only one; a part of a bar goes to the chord before (or
-     * after).
+     * Copies chords to a place in the order.
+     *
+     * @param first index of the first
+     * @param last index of the last, copied too
+     * @param to before which chord; the number of chords for the end
+     */
+    public static Riff copy(Riff riff, int first, int last, int to) {
+        List<Integer> order = order(riff);
+        order.addAll(to, List.copyOf(order.subList(first, last + 1)));
+        return Rearrangement.of(riff, order);
+    }
+
+    private static List<Integer> order(Riff riff) {
+        List<Integer> order = new ArrayList<>();
+        for (int i = 0; i < riff.roots().size(); i++) {
+            order.add(i);
+        }
+        return order;
+    }
+
+    /**
+     * Deletes a chord, unless it is the only one; whole bars go with their pattern, the time of a
+     * part of a bar goes to the chord before (or after).
      */
     public static Riff delete(Riff riff, int chord) {
         if (riff.roots().size() == 1) {
             return riff;
         }
+        if (fillsBars(riff, chord)) {
+            List<Integer> order = order(riff);
+            order.remove(chord);
+            return Rearrangement.of(riff, order);
+        }
         List<RootSpan> roots = new ArrayList<>(riff.roots());
         List<Treatment> treatments = new ArrayList<>(riff.treatments());
         RootSpan gone = roots.remove(chord);
         treatments.remove(chord);
-        Pattern pattern = riff.pattern();
-        if (fillsBars(riff, chord)) {
-            List<Cell> cells = pattern.writtenOut(Math.max(riff.bars(), pattern.bars().size()));
-            int first = firstBar(riff, chord);
-            cells.subList(first, first + bars(riff, chord)).clear();
-            pattern = new Pattern(cells);
-        } else {
-            int heir = Math.max(0, chord - 1);
-            RootSpan old = roots.get(heir);
-            roots.set(heir, new RootSpan(old.root(), old.length() + gone.length()));
-        }
-        return new Riff(riff.ground(), roots, treatments, pattern, riff.touches());
+        int heir = Math.max(0, chord - 1);
+        RootSpan old = roots.get(heir);
+        roots.set(heir, new RootSpan(old.root(), old.length() + gone.length()));
+        return Rearrangement.inPlace(riff, riff.withRoots(roots, treatments));
     }
 
     /**
@@ -108,10 +92,9 @@ public final class Chords {
         List<RootSpan> roots = new ArrayList<>(riff.roots());
         RootSpan span = roots.get(chord);
         boolean last = chord == roots.size() - 1;
-        long bar = riff.ground().meter().barTicks();
-        long change = last ? Long.signum(by) * bar * Math.max(1, Math.abs(by) / bar) : by;
+        long change = last ? wholeBars(riff, by) : by;
         if (last) {
-            if (span.length() + change <= 0 || riff.length() + change > Riff.MOST_BARS * bar) {
+            if (span.length() + change <= 0) {
                 return riff;
             }
         } else {
@@ -124,7 +107,21 @@ public final class Chords {
             roots.set(chord + 1, new RootSpan(next.root(), next.length() - change));
         }
         roots.set(chord, new RootSpan(span.root(), span.length() + change));
-        return riff.withRoots(roots, riff.treatments());
+        return Rearrangement.inPlace(riff, riff.withRoots(roots, riff.treatments()));
+    }
+
+    /** Ticks of the bars that the riff grows (shrinks) by: one for each bar's length asked. */
+    private static long wholeBars(Riff riff, long by) {
+        int bars = riff.bars();
+        MeterMap meters = riff.meters();
+        long one = meters.meter(by > 0 ? bars : bars - 1).barTicks();
+        int count = (int) Math.max(1, Math.abs(by) / one);
+        if (by > 0) {
+            Limits.most("bars", bars + count, Limits.MOST_BARS);
+        }
+        return by > 0
+                ? meters.end(bars - 1 + count) - riff.length()
+                : meters.start(Math.max(0, bars - count)) - riff.length();
     }
 
     /** Splits a chord in two of the same root at half its length, on the grain. */
@@ -139,7 +136,7 @@ public final class Chords {
         roots.set(chord, new RootSpan(span.root(), half));
         roots.add(chord + 1, new RootSpan(span.root(), span.length() - half));
         treatments.add(chord + 1, treatments.get(chord));
-        return riff.withRoots(roots, treatments);
+        return Rearrangement.inPlace(riff, riff.withRoots(roots, treatments));
     }
 
     /** Gives a chord another root. */
@@ -154,6 +151,13 @@ public final class Chords {
         List<Treatment> treatments = new ArrayList<>(riff.treatments());
         treatments.set(chord, treatments.get(chord).in(family));
         return riff.withTreatments(treatments);
+    }
+
+    /** Gives a chord another family than it has, so many further in their order. */
+    public static Riff familyOfAllStepped(Riff riff, int chord, int by) {
+        Family[] all = Family.values();
+        int now = riff.treatments().get(chord).family().ordinal();
+        return familyOfAll(riff, all[Math.floorMod(now + by, all.length)]);
     }
 
     /** Gives every chord another family. */
@@ -186,25 +190,10 @@ public final class Chords {
     }
 
     private static boolean fillsBars(Riff riff, int chord) {
-        long bar = riff.ground().meter().barTicks();
-        return riff.start(chord) % bar == 0 && riff.roots().get(chord).length() % bar == 0;
-    }
-
-    private static int firstBar(Riff riff, int chord) {
-        return (int) (riff.start(chord) / riff.ground().meter().barTicks());
-    }
-
-    private static int bars(Riff riff, int chord) {
-        return (int) (riff.roots().get(chord).length() / riff.ground().meter().barTicks());
-    }
-
-    private static void fillBars(List<RootSpan> roots, long bar) {
-        long length = roots.stream().mapToLong(RootSpan::length).sum();
-        long missing = Math.floorMod(-length, bar);
-        if (missing > 0) {
-            int last = roots.size() - 1;
-            roots.set(
-                    last, new RootSpan(roots.get(last).root(), roots.get(last).length() + missing));
-        }
+        long start = riff.start(chord);
+        long end = start + riff.roots().get(chord).length();
+        MeterMap meters = riff.meters();
+        boolean ends = end == riff.length() || meters.barLine(end);
+        return start >= meters.pickup() && meters.barLine(start) && ends;
     }
 }

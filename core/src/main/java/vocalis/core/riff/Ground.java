@@ -4,8 +4,8 @@ import java.util.Objects;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Tuning;
-import vocalis.core.rhythm.Meter;
 import vocalis.core.theory.Key;
+import vocalis.core.theory.Pitch;
 
 /**
  * The first layer of a riff: what everything else stands on.
@@ -13,51 +13,35 @@ import vocalis.core.theory.Key;
  * @param instrument strings, frets, scale length
  * @param capo fret of the capo, 0 for none
  * @param key key or mode
- * @param tempo quarter notes per minute, 20 to 400
- * @param meter time signature
  * @param tone amplifier setting
- * @param a4Hz tuning standard in Hz, 430 to 450
- * @param band who plays along, and how the guitars are turned
+ * @param a4Hz tuning standard in Hz, 430 to 450; every open string over the capo lies from {@link
+ *     Limits#LOWEST_HZ} to {@link Limits#HIGHEST_HZ}
  */
-public record Ground(
-        Instrument instrument,
-        int capo,
-        Key key,
-        int tempo,
-        Meter meter,
-        Tone tone,
-        double a4Hz,
-        Band band) {
-
-    public static final int SLOWEST = 20;
-    public static final int FASTEST = 400;
+public record Ground(Instrument instrument, int capo, Key key, Tone tone, double a4Hz) {
 
     public Ground {
         Objects.requireNonNull(instrument, "instrument");
         Objects.requireNonNull(key, "key");
-        Objects.requireNonNull(meter, "meter");
         Objects.requireNonNull(tone, "tone");
-        Objects.requireNonNull(band, "band");
-        new Fretboard(instrument, capo);
-        if (tempo < SLOWEST || tempo > FASTEST) {
-            throw new IllegalArgumentException(
-                    "the tempo lies between " + SLOWEST + " and " + FASTEST + ", but is " + tempo);
-        }
+        Fretboard board = new Fretboard(instrument, capo);
         if (!(a4Hz >= 430 && a4Hz <= 450)) {
             throw new IllegalArgumentException("A4 lies between 430 and 450 Hz, but is " + a4Hz);
         }
-    }
-
-    /** The guitar alone. */
-    public Ground(
-            Instrument instrument,
-            int capo,
-            Key key,
-            int tempo,
-            Meter meter,
-            Tone tone,
-            double a4Hz) {
-        this(instrument, capo, key, tempo, meter, tone, a4Hz, Band.ALONE);
+        for (int string = 0; string < board.strings(); string++) {
+            double hz = Pitch.hz(board.midi(string, 0), a4Hz);
+            if (hz < Limits.LOWEST_HZ || hz > Limits.HIGHEST_HZ) {
+                throw new IllegalArgumentException(
+                        "an open string over the capo lies between "
+                                + (int) Limits.LOWEST_HZ
+                                + " and "
+                                + (int) Limits.HIGHEST_HZ
+                                + " Hz, but string "
+                                + (board.strings() - string)
+                                + " has "
+                                + Math.round(hz)
+                                + "; tune it otherwise or move the capo");
+            }
+        }
     }
 
     /** The instrument with its capo. */
@@ -66,39 +50,25 @@ public record Ground(
     }
 
     public Ground withInstrument(Instrument other) {
-        return new Ground(other, capo, key, tempo, meter, tone, a4Hz, band);
+        return new Ground(other, Math.min(capo, other.frets() - 1), key, tone, a4Hz);
     }
 
     public Ground withTuning(Tuning tuning) {
-        return new Ground(
+        Instrument tuned =
                 new Instrument(
-                        tuning, instrument.frets(), instrument.scaleMm(), instrument.leftHanded()),
-                capo,
-                key,
-                tempo,
-                meter,
-                tone,
-                a4Hz,
-                band);
+                        tuning, instrument.frets(), instrument.scaleMm(), instrument.leftHanded());
+        return new Ground(tuned, capo, key, tone, a4Hz);
     }
 
     public Ground withCapo(int fret) {
-        return new Ground(instrument, fret, key, tempo, meter, tone, a4Hz, band);
+        return new Ground(instrument, fret, key, tone, a4Hz);
     }
 
     public Ground withKey(Key other) {
-        return new Ground(instrument, capo, other, tempo, meter, tone, a4Hz, band);
-    }
-
-    public Ground withTempo(int bpm) {
-        return new Ground(instrument, capo, key, bpm, meter, tone, a4Hz, band);
+        return new Ground(instrument, capo, other, tone, a4Hz);
     }
 
     public Ground withTone(Tone other) {
-        return new Ground(instrument, capo, key, tempo, meter, other, a4Hz, band);
-    }
-
-    public Ground withBand(Band other) {
-        return new Ground(instrument, capo, key, tempo, meter, tone, a4Hz, other);
+        return new Ground(instrument, capo, key, other, a4Hz);
     }
 }

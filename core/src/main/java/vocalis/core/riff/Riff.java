@@ -1,32 +1,40 @@
 package vocalis.core.riff;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.TreeSet;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.rhythm.TimeLine;
 
 /**
- * A riff as a recipe in five layers; {@link Derivation} makes the notes. Immutable.
+ * A riff as a recipe in five layers; {@link Deriver} makes the notes. Immutable.
  *
- * @param ground instrument, key, tempo, meter, tone
- * @param roots which root lasts how long; together whole bars, 1 to 256 of them
+ * @param ground instrument, key, tone
+ * @param time meters, tempos, pickup
+ * @param roots which root lasts how long; together the pickup and 1 to {@link Limits#MOST_BARS}
+ *     whole bars
  * @param treatments how each root is voiced, one per root
- * @param pattern strokes, bar by bar
- * @param touches what is changed by hand
+ * @param pattern figures laid over the time line
+ * @param touches what is done by hand on top
  */
 public record Riff(
         Ground ground,
+        TimeLine time,
         List<RootSpan> roots,
         List<Treatment> treatments,
         Pattern pattern,
         List<Touch> touches) {
 
-    public static final int MOST_BARS = 256;
-
     public Riff {
         Objects.requireNonNull(ground, "ground");
+        Objects.requireNonNull(time, "time");
         Objects.requireNonNull(pattern, "pattern");
         roots = List.copyOf(roots);
         treatments = List.copyOf(treatments);
         touches = List.copyOf(touches);
+        Limits.most("roots", roots.size(), Limits.MOST_ROOTS);
+        Limits.most("touches", touches.size(), Limits.MOST_TOUCHES);
         if (roots.isEmpty()) {
             throw new IllegalArgumentException("a riff needs at least one root");
         }
@@ -38,38 +46,104 @@ public record Riff(
                             + treatments.size()
                             + " treatments");
         }
-        long bar = ground.meter().barTicks();
         long length = roots.stream().mapToLong(RootSpan::length).sum();
-        if (length % bar != 0 || length / bar > MOST_BARS) {
+        MeterMap meters = time.meters();
+        int bars = length > Limits.LONGEST_FIGURE ? Integer.MAX_VALUE : meters.bars(length);
+        if (bars < 1 || bars > Limits.MOST_BARS || meters.end(bars - 1) != length) {
             throw new IllegalArgumentException(
                     "roots together fill 1 to "
-                            + MOST_BARS
+                            + Limits.MOST_BARS
                             + " whole bars, but these last "
-                            + (double) length / bar);
+                            + (bars == Integer.MAX_VALUE
+                                    ? "far longer"
+                                    : bars < 1
+                                            ? "no longer than the pickup"
+                                            : meters.end(bars - 1) == length
+                                                    ? bars
+                                                    : "into bar " + bars + " and not to its end"));
         }
-        for (Cell cell : pattern.bars()) {
-            for (Stroke s : cell.strokes()) {
-                if (s.end() > bar) {
-                    throw new IllegalArgumentException(
-                            "a stroke ends at tick " + s.end() + ", past its bar's " + bar);
-                }
-            }
+        int struck = 0;
+        for (Pass p : pattern.passes(length, restarts(pattern.restart(), roots, meters, length))) {
+            struck += p.figure().events().size();
+            Limits.most("strokes and notes", struck, Limits.MOST_STRUCK);
         }
     }
 
-    /** Length of the loop in ticks. */
+    private static List<Long> restarts(
+            Restart restart, List<RootSpan> roots, MeterMap meters, long length) {
+        TreeSet<Long> at = new TreeSet<>();
+        at.add(0L);
+        if (restart == Restart.BAR) {
+            for (int b = 0; b < meters.bars(length); b++) {
+                at.add(meters.start(b));
+            }
+        } else if (restart == Restart.ROOT) {
+            long start = 0;
+            for (RootSpan r : roots) {
+                at.add(start);
+                start += r.length();
+            }
+        }
+        return List.copyOf(at);
+    }
+
+    /** The layings of the pattern's figures over the whole riff. */
+    public List<Pass> passes() {
+        long length = length();
+        return pattern.passes(length, restarts(pattern.restart(), roots, meters(), length));
+    }
+
+    /** The laying that is played at a tick. */
+    public Pass passAt(long tick) {
+        List<Pass> all = passes();
+        for (Pass p : all) {
+            if (tick < p.to()) {
+                return p;
+            }
+        }
+        return all.get(all.size() - 1);
+    }
+
+    /** Ticks from the start, pickup included, to the end. */
     public long length() {
         return roots.stream().mapToLong(RootSpan::length).sum();
     }
 
-    /** Number of bars. */
+    /** Where the loop comes back to: after the pickup. */
+    public long loopStart() {
+        return meters().pickup();
+    }
+
+    public MeterMap meters() {
+        return time.meters();
+    }
+
+    /** Number of bars, the pickup not counted. */
     public int bars() {
-        return (int) (length() / ground.meter().barTicks());
+        return meters().bars(length());
+    }
+
+    /** Quarter notes per minute at the start. */
+    public int tempo() {
+        return time.tempos().first();
     }
 
     /** Where a chord begins, ticks from the start. */
     public long start(int chord) {
-        return roots.subList(0, chord).stream().mapToLong(RootSpan::length).sum();
+        long at = 0;
+        for (int i = 0; i < chord; i++) {
+            at += roots.get(i).length();
+        }
+        return at;
+    }
+
+    /** Where every chord begins, and the end. */
+    public long[] starts() {
+        long[] at = new long[roots.size() + 1];
+        for (int i = 0; i < roots.size(); i++) {
+            at[i + 1] = at[i] + roots.get(i).length();
+        }
+        return at;
     }
 
     /** The chord that holds at a tick. */
@@ -85,22 +159,33 @@ public record Riff(
     }
 
     public Riff withGround(Ground other) {
-        return new Riff(other, roots, treatments, pattern, touches);
+        return new Riff(other, time, roots, treatments, pattern, touches);
+    }
+
+    public Riff withTime(TimeLine other) {
+        return new Riff(ground, other, roots, treatments, pattern, touches);
     }
 
     public Riff withRoots(List<RootSpan> others, List<Treatment> theirTreatments) {
-        return new Riff(ground, others, theirTreatments, pattern, touches);
+        return new Riff(ground, time, others, theirTreatments, pattern, touches);
     }
 
     public Riff withTreatments(List<Treatment> others) {
-        return new Riff(ground, roots, others, pattern, touches);
+        return new Riff(ground, time, roots, others, pattern, touches);
     }
 
     public Riff withPattern(Pattern other) {
-        return new Riff(ground, roots, treatments, other, touches);
+        return new Riff(ground, time, roots, treatments, other, touches);
     }
 
     public Riff withTouches(List<Touch> others) {
-        return new Riff(ground, roots, treatments, pattern, others);
+        return new Riff(ground, time, roots, treatments, pattern, others);
+    }
+
+    /** With one treatment changed. */
+    public Riff withTreatment(int chord, Treatment other) {
+        List<Treatment> changed = new ArrayList<>(treatments);
+        changed.set(chord, other);
+        return withTreatments(changed);
     }
 }

@@ -6,14 +6,19 @@ import java.util.Objects;
  * A root and how long it lasts: one entry of the second layer.
  *
  * @param root which root
- * @param length ticks, above zero
+ * @param length ticks, from {@link Limits#SHORTEST_ROOT}
  */
 public record RootSpan(Root root, long length) {
     public RootSpan {
         Objects.requireNonNull(root, "root");
-        if (length <= 0) {
+        if (length < Limits.SHORTEST_ROOT || length > Limits.LONGEST_FIGURE) {
             throw new IllegalArgumentException(
-                    "a root lasts longer than nothing, but this one " + length);
+                    "a root lasts from "
+                            + Limits.SHORTEST_ROOT
+                            + " to "
+                            + Limits.LONGEST_FIGURE
+                            + " ticks, but this one "
+                            + length);
         }
     }
 }

@@ -11,9 +11,14 @@ public sealed interface Struck {
 
     /**
      * Indices of the voices struck in a shape of {@code voices} voices, ascending, without
-     * doublings.
+     * doublings; for strings picked one by one, as if each voice lay on a string of its own.
      */
     List<Integer> of(int voices);
+
+    /** Whether it names strings, not voices. */
+    default boolean byString() {
+        return false;
+    }
 
     /** A short word for the lane. */
     String label();
@@ -98,6 +103,41 @@ public sealed interface Struck {
                 }
             }
             return text.toString();
+        }
+    }
+
+    /**
+     * Strings picked one by one, whether the shape sounds them or not: a string that it leaves
+     * silent is struck open.
+     *
+     * @param mask bit n set for string n from the lowest; not zero, at most nine strings
+     */
+    record Strings(int mask) implements Struck {
+        public Strings {
+            if (mask <= 0 || mask >= 1 << 9) {
+                throw new IllegalArgumentException(
+                        "picked strings must be one to nine bits, but are " + mask);
+            }
+        }
+
+        @Override
+        public List<Integer> of(int voices) {
+            return new Picked(mask).of(voices);
+        }
+
+        @Override
+        public boolean byString() {
+            return true;
+        }
+
+        /** Whether a string is struck. */
+        public boolean strikes(int string) {
+            return (mask & (1 << string)) != 0;
+        }
+
+        @Override
+        public String label() {
+            return "str " + new Picked(mask).label();
         }
     }
 

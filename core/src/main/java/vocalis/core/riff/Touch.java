@@ -1,106 +1,214 @@
 package vocalis.core.riff;
 
-/** The fifth layer: what is done by hand on top of what the other four give. */
+import java.util.List;
+import java.util.Objects;
+import java.util.OptionalLong;
+import vocalis.core.score.Technique;
+
+/**
+ * The fifth layer: what is done by hand on top of what the other four give. Every touch belongs to
+ * a note of an event; frets are counted from the fret that the note has reached by then.
+ */
 public sealed interface Touch {
 
-    /** Start of the stroke it belongs to, ticks from the start of the riff. */
-    long at();
+    Anchor anchor();
 
-    /** String index, 0 is the lowest. */
-    int string();
+    /** The same touch on another note. */
+    Touch on(Anchor other);
+
+    /** Where a touch begins, ticks after the stroke; 0 for one that changes the note itself. */
+    long after();
 
     /**
-     * One note of a stroke sounds another fret than the shape has.
+     * One step of a chain of hammer-ons and pull-offs.
      *
-     * @param at start of the stroke, ticks from the start of the riff
-     * @param string string index, 0 is the lowest
+     * @param frets up (hammer-on) or down (pull-off), not 0
+     * @param after ticks from the stroke
+     */
+    record Step(int frets, long after) {
+        public Step {
+            if (frets == 0 || Math.abs(frets) > 36) {
+                throw new IllegalArgumentException(
+                        "a hammer-on or pull-off goes 1 to 36 frets, not " + frets);
+            }
+            times(after, 0);
+        }
+    }
+
+    /**
+     * Hammer-ons and pull-offs, one after another without the pick.
+     *
+     * @param steps 1 to {@link Limits#MOST_STEPS}, ascending in time
+     */
+    record Legato(Anchor anchor, List<Step> steps) implements Touch {
+        public Legato {
+            Objects.requireNonNull(anchor, "anchor");
+            steps = List.copyOf(steps);
+            if (steps.isEmpty() || steps.size() > Limits.MOST_STEPS) {
+                throw new IllegalArgumentException(
+                        "a chain has 1 to " + Limits.MOST_STEPS + " steps, not " + steps.size());
+            }
+            for (int i = 1; i < steps.size(); i++) {
+                if (steps.get(i).after() < steps.get(i - 1).after()) {
+                    throw new IllegalArgumentException("the steps of a chain follow each other");
+                }
+            }
+        }
+
+        @Override
+        public Legato on(Anchor other) {
+            return new Legato(other, steps);
+        }
+
+        @Override
+        public long after() {
+            return steps.get(0).after();
+        }
+    }
+
+    /**
+     * A slide to another fret.
+     *
+     * @param frets up or down, not 0
+     * @param after ticks from the stroke to where it begins
+     * @param lasting ticks that it takes
+     */
+    record Slide(Anchor anchor, int frets, long after, long lasting) implements Touch {
+        public Slide {
+            Objects.requireNonNull(anchor, "anchor");
+            times(after, lasting);
+            if (frets == 0 || Math.abs(frets) > 36) {
+                throw new IllegalArgumentException("a slide goes 1 to 36 frets, not " + frets);
+            }
+        }
+
+        @Override
+        public Slide on(Anchor other) {
+            return new Slide(other, frets, after, lasting);
+        }
+    }
+
+    /**
+     * A bend.
+     *
+     * @param cents 25 to 400
+     * @param after ticks from the stroke to where it begins
+     * @param lasting ticks that the way up takes, and the way back
+     * @param release ticks from the stroke to where it is let back; empty where it is held
+     */
+    record Bend(Anchor anchor, int cents, long after, long lasting, OptionalLong release)
+            implements Touch {
+        public Bend {
+            Objects.requireNonNull(anchor, "anchor");
+            times(after, lasting);
+            if (cents < 25 || cents > 400) {
+                throw new IllegalArgumentException("a bend goes 25 to 400 cents, not " + cents);
+            }
+            if (release.isPresent() && release.getAsLong() < after) {
+                throw new IllegalArgumentException("a bend is let back after it began");
+            }
+        }
+
+        @Override
+        public Bend on(Anchor other) {
+            return new Bend(other, cents, after, lasting, release);
+        }
+    }
+
+    /**
+     * Vibrato.
+     *
+     * @param cents how wide, 5 to 200
+     * @param hz how fast, 2 to 10 a second
+     * @param after ticks from the stroke to where it begins
+     */
+    record Vibrato(Anchor anchor, int cents, double hz, long after) implements Touch {
+
+        /** How fast the simulated hand shakes by itself. */
+        public static final double USUAL_HZ = Technique.USUAL_HZ;
+
+        public Vibrato {
+            Objects.requireNonNull(anchor, "anchor");
+            times(after, 0);
+            if (cents < 5 || cents > 200) {
+                throw new IllegalArgumentException(
+                        "a vibrato is 5 to 200 cents wide, not " + cents);
+            }
+            if (!(hz >= 2 && hz <= 10)) {
+                throw new IllegalArgumentException("a vibrato has 2 to 10 Hz, not " + hz);
+            }
+        }
+
+        @Override
+        public Vibrato on(Anchor other) {
+            return new Vibrato(other, cents, hz, after);
+        }
+    }
+
+    /**
+     * The note is another than the shape has.
+     *
+     * @param frets up or down from the shape's, not 0
+     */
+    record Moved(Anchor anchor, int frets) implements Touch {
+        public Moved {
+            Objects.requireNonNull(anchor, "anchor");
+            if (frets == 0 || Math.abs(frets) > 36) {
+                throw new IllegalArgumentException(
+                        "a changed note lies 1 to 36 frets off, not " + frets);
+            }
+        }
+
+        @Override
+        public Moved on(Anchor other) {
+            return new Moved(other, frets);
+        }
+
+        @Override
+        public long after() {
+            return 0;
+        }
+    }
+
+    /**
+     * The note on a string is at a fret of its own, whatever the shape has.
+     *
+     * @param anchor its voice is a string
      * @param fret fret from the capo
      */
-    record ChangedNote(long at, int string, int fret) implements Touch {
-        public ChangedNote {
-            if (at < 0 || string < 0 || fret < 0) {
-                throw new IllegalArgumentException(
-                        "a changed note's time, string and fret are not below 0, but are "
-                                + at
-                                + ", "
-                                + string
-                                + ", "
-                                + fret);
+    record Pinned(Anchor anchor, int fret) implements Touch {
+        public Pinned {
+            if (!(anchor.voice() instanceof Anchor.Voice.OnString)) {
+                throw new IllegalArgumentException("a pinned note belongs to a string");
             }
+            if (fret < 0 || fret > 36) {
+                throw new IllegalArgumentException("a fret lies from 0 to 36, not at " + fret);
+            }
+        }
+
+        @Override
+        public Pinned on(Anchor other) {
+            return new Pinned(other, fret);
+        }
+
+        @Override
+        public long after() {
+            return 0;
         }
     }
 
-    /** What a finger does to a note while it sounds. */
-    enum Kind {
-        HAMMER("hammer-on", "h"),
-        PULL("pull-off", "p"),
-        SLIDE("slide", "/"),
-        BEND("bend", "b"),
-        BEND_RELEASE("bend and release", "br"),
-        VIBRATO("vibrato", "~");
-
-        private final String words;
-        private final String mark;
-
-        Kind(String words, String mark) {
-            this.words = words;
-            this.mark = mark;
-        }
-
-        /** As it is said. */
-        public String words() {
-            return words;
-        }
-
-        /** As it stands in the tab. */
-        public String mark() {
-            return mark;
-        }
-    }
-
-    /**
-     * A finger does something to one note of a stroke while it sounds.
-     *
-     * @param at start of the stroke, ticks from the start of the riff
-     * @param string string index, 0 is the lowest
-     * @param kind what
-     * @param amount frets up (hammer), down (pull), up or down (slide), or cents (bend, vibrato)
-     * @param after ticks from the stroke to where it begins
-     * @param lasting ticks that a slide or bend takes; one way
-     */
-    record Ornament(long at, int string, Kind kind, int amount, long after, long lasting)
-            implements Touch {
-        public Ornament {
-            if (at < 0 || string < 0 || after < 0 || lasting < 0) {
-                throw new IllegalArgumentException(
-                        "an ornament's times and string are not below 0, but are "
-                                + at
-                                + ", "
-                                + after
-                                + ", "
-                                + lasting
-                                + " and "
-                                + string);
-            }
-            boolean fits =
-                    switch (kind) {
-                        case HAMMER, PULL -> amount >= 1 && amount <= 12;
-                        case SLIDE -> amount != 0 && Math.abs(amount) <= 24;
-                        case BEND, BEND_RELEASE -> amount >= 25 && amount <= 400;
-                        case VIBRATO -> amount >= 5 && amount <= 200;
-                    };
-            if (!fits) {
-                throw new IllegalArgumentException("a " + kind.words() + " cannot be of " + amount);
-            }
-        }
-
-        /** Fret that the note ends on when it begins on another. */
-        public int endFret(int fret) {
-            return switch (kind) {
-                case HAMMER, SLIDE -> fret + amount;
-                case PULL -> fret - amount;
-                default -> fret;
-            };
+    private static void times(long after, long lasting) {
+        if (after < 0
+                || lasting < 0
+                || after > Limits.LONGEST_FIGURE
+                || lasting > Limits.LONGEST_FIGURE) {
+            throw new IllegalArgumentException(
+                    "a touch's times lie from 0 to "
+                            + Limits.LONGEST_FIGURE
+                            + " ticks, but are "
+                            + after
+                            + " and "
+                            + lasting);
         }
     }
 }

@@ -7,8 +7,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Feel;
 
 /** What a drummer plays, common practice. */
 class GrooveTest {
@@ -21,20 +21,37 @@ class GrooveTest {
 
     @Test
     void theClickSaysWhereTheOneIs() {
-        List<Groove.Hit> hits = Groove.click(new Meter(7, 8), 2 * new Meter(7, 8).barTicks());
+        List<Groove.Hit> hits =
+                Groove.click(MeterMap.of(new Meter(7, 8)), 2 * new Meter(7, 8).barTicks());
         assertThat(at(hits, Groove.Drum.CLICK_ONE)).containsExactly(0L, 7 * Ticks.EIGHTH);
         assertThat(at(hits, Groove.Drum.CLICK)).hasSize(12);
+    }
+
+    /** A pickup of one beat has one click, not the loud one; the kit waits for the bar line. */
+    @Test
+    void aPickupIsCountedInBeforeTheOne() {
+        MeterMap meters = MeterMap.of(Meter.COMMON).withPickup(Ticks.QUARTER);
+        List<Groove.Hit> hits = Groove.click(meters, Ticks.QUARTER + BAR);
+        assertThat(at(hits, Groove.Drum.CLICK_ONE)).containsExactly(Ticks.QUARTER);
+        assertThat(at(hits, Groove.Drum.CLICK)).startsWith(0L).hasSize(4);
+        assertThat(at(Groove.kit(meters, Ticks.QUARTER + BAR, Feel.EIGHTHS), Groove.Drum.KICK))
+                .contains(Ticks.QUARTER)
+                .doesNotContain(0L);
     }
 
     @Test
     void backbeatsFallOnTwoAndFourAndHalfTimeOnThree() {
         long q = Ticks.QUARTER;
-        assertThat(at(Groove.kit(Meter.COMMON, BAR, Feel.EIGHTHS), Groove.Drum.SNARE))
+        assertThat(at(Groove.kit(MeterMap.of(Meter.COMMON), BAR, Feel.EIGHTHS), Groove.Drum.SNARE))
                 .containsExactly(q, 3 * q);
-        assertThat(at(Groove.kit(Meter.COMMON, BAR, Feel.HALF_TIME), Groove.Drum.SNARE))
+        assertThat(
+                        at(
+                                Groove.kit(MeterMap.of(Meter.COMMON), BAR, Feel.HALF_TIME),
+                                Groove.Drum.SNARE))
                 .containsExactly(2 * q);
-        assertThat(at(Groove.kit(Meter.COMMON, BAR, Feel.SIXTEENTHS), Groove.Drum.HAT)).hasSize(16);
-        assertThat(at(Groove.kit(Meter.COMMON, BAR, Feel.SWUNG), Groove.Drum.HAT))
+        assertThat(at(Groove.kit(MeterMap.of(Meter.COMMON), BAR, Feel.SIXTEENTHS), Groove.Drum.HAT))
+                .hasSize(16);
+        assertThat(at(Groove.kit(MeterMap.of(Meter.COMMON), BAR, Feel.SWUNG), Groove.Drum.HAT))
                 .contains(2 * q / 3, q + 2 * q / 3);
     }
 
@@ -43,7 +60,7 @@ class GrooveTest {
     void everyMeterIsFilledAndNotOverfilled(Feel feel) {
         for (Meter m : List.of(Meter.COMMON, new Meter(3, 4), new Meter(7, 8), new Meter(5, 16))) {
             long length = 3 * m.barTicks();
-            List<Groove.Hit> hits = Groove.kit(m, length, feel);
+            List<Groove.Hit> hits = Groove.kit(MeterMap.of(m), length, feel);
             assertThat(hits)
                     .isNotEmpty()
                     .allSatisfy(h -> assertThat(h.at()).isBetween(0L, length - 1));

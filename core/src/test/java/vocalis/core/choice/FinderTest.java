@@ -29,7 +29,7 @@ class FinderTest {
                 .contains("x-9-11-11-0-0");
     }
 
-    /** C6, C2 and the open forms that every player knows (common practice). */
+    /** Two drone and power shapes and the open forms that every player knows (common practice). */
     @Test
     void aNameFindsItsShapes() {
         assertThat(found("F#7sus4")).contains("x-9-11-11-0-0");

@@ -78,7 +78,7 @@ class FingeringTest {
         assertThat(thumbs).isPositive();
     }
 
-    /** C21, common practice: A's octave is D's fifth, and the finger on string 4 fret 7 stays. */
+    /** Common practice: A's octave is D's fifth, and the finger on string 4 fret 7 stays. */
     @Test
     void anAnchorStays() {
         Move move = Move.between(STANDARD, Shape.parse("5-7-7-x-x-x"), Shape.parse("x-5-7-x-x-x"));

@@ -75,7 +75,7 @@ class HandsTest {
         }
     }
 
-    /** C12 from a fourth: one idle finger makes D minor or, a fret on, D major. */
+    /** Common practice, from a fourth: one idle finger makes D minor or, a fret on, D major. */
     @Test
     void idleFingersAddWhatTheyReachAndNothingElseMoves() {
         Shape d5 = Shape.parse("x-x-7-7-x-x");
@@ -98,7 +98,7 @@ class HandsTest {
                 .isEmpty();
     }
 
-    /** C19, common practice: the bass of A5 moved from 1 to 7. */
+    /** Common practice: the bass of A5 moved from 1 to 7. */
     @Test
     void anotherBassIsPutUnderAShape() {
         Candidate a5 = candidate("5-7-7-x-x-x", 9);
@@ -157,7 +157,7 @@ class HandsTest {
         assertThat(Tuning.offered()).extracting(Tuning::strings).contains(6, 7, 8);
     }
 
-    /** The limit of a medium hand at the nut is 120 mm (C31); frets 1 to 6 span 140 at 648 mm. */
+    /** The limit of a medium hand at the nut is 120 mm; frets 1 to 6 span 140 at 648 mm. */
     @Test
     void whatCannotBeHeldIsRefusedWithItsReason() {
         Shape wide = Shape.parse("1-x-6-x-x-x");

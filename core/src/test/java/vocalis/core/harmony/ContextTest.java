@@ -81,9 +81,7 @@ class ContextTest {
         assertThat(diminished).isLessThan(seventh);
     }
 
-    /**
-     * C27, common practice: open B and E are in the major keys of C, G, D, A, E, B and no others.
-     */
+    /** Common practice: open B and E are in the major keys of C, G, D, A, E, B and no others. */
     @Test
     void theDroneMapKnowsWhichKeysAPairSuits() {
         DroneMap map = DroneMap.of(Tuning.STANDARD, Mode.named("major").orElseThrow());
@@ -163,7 +161,7 @@ class ContextTest {
         return set;
     }
 
-    /** C18, common practice: over D, A-C is fifth and flat seventh, C sharp-E seventh and ninth. */
+    /** Common practice: over D, A-C is fifth and flat seventh, C sharp-E seventh and ninth. */
     @Test
     void oneShapeMeansTwoThingsOverABass() {
         Key key = Key.parse("D minor");
@@ -180,7 +178,7 @@ class ContextTest {
                 .toList();
     }
 
-    /** C25, common practice: E flat 7 stands in for A7; they share C sharp (D flat) and G. */
+    /** Common practice: E flat 7 stands in for A7; they share C sharp (D flat) and G. */
     @Test
     void theTritoneSubstituteSharesThirdAndSeventh() {
         List<Voicing> all =

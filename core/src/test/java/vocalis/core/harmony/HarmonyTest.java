@@ -21,7 +21,7 @@ import vocalis.core.voicing.Voicing;
 class HarmonyTest {
 
     /**
-     * C1 to C16, C19 and C20: common practice, without a key. C10 has no fifth, and the exact name
+     * Shapes of common practice, without a key. The G6 moved up has no fifth, and the exact name
      * says so.
      */
     @ParameterizedTest
@@ -46,7 +46,7 @@ class HarmonyTest {
         }
     }
 
-    /** C8, common practice: both exact names are given. */
+    /** Common practice: both exact names are given. */
     @Test
     void aShapeHasSeveralExactNames() {
         assertThat(ChordNamer.names(standard("x-0-2-0-1-0"), Optional.empty()))
@@ -54,7 +54,7 @@ class HarmonyTest {
                 .contains("Am7", "C6/A");
     }
 
-    /** Heard roots without a key: C1 to C7 and C10 to C16 as their name says, C9 is ambiguous. */
+    /** Heard roots without a key are those of the names; D, A, C, F is ambiguous. */
     @ParameterizedTest
     @CsvSource({
         "5-7-7-x-x-x,9", "x-5-7-7-x-x,2", "0-x-x-x-0-0,4", "x-3-5-5-0-0,0", "x-5-7-7-0-0,2",
@@ -80,7 +80,7 @@ class HarmonyTest {
         assertThat(dm7.reason()).contains("D").contains("F");
     }
 
-    /** C14: in F minor the root of C-F is F. */
+    /** Common practice: in F minor the root of C-F is F. */
     @Test
     void aKeySpeaksForItsTonic() {
         HeardRoot heard = HeardRoot.of(standard("x-3-3-x-x-x"), Optional.of(Key.parse("F minor")));

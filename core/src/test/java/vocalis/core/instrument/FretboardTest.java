@@ -24,14 +24,14 @@ class FretboardTest {
         assertThat(STANDARD.instrument().fretMm(12)).isCloseTo(324, within(1e-9));
     }
 
-    /** C30, common practice. */
+    /** Distances that players go by (common practice). */
     @Test
     void fourFretsAtTheNutAreWiderThanFourAtTheTwelfth() {
         assertThat(STANDARD.spanMm(1, 4)).isCloseTo(97, within(0.5));
         assertThat(STANDARD.spanMm(12, 15)).isCloseTo(52, within(0.5));
     }
 
-    /** C29, common practice: with a capo at 2, shapes of A sound in B. */
+    /** Common practice: with a capo at 2, shapes of A sound in B. */
     @Test
     void aCapoRaisesEveryShape() {
         Fretboard capo = new Fretboard(Instrument.of(Tuning.STANDARD), 2);
@@ -44,7 +44,7 @@ class FretboardTest {
         assertThat(capo.frets()).isEqualTo(22);
     }
 
-    /** C24, common practice: A minor pentatonic lies in these frets at 5, and again at 17. */
+    /** Common practice: A minor pentatonic lies in these frets at 5, and again at 17. */
     @Test
     void theMinorPentatonicBoxLiesWherePlayersFindIt() {
         Key key = Key.parse("A minor pentatonic");
@@ -61,7 +61,7 @@ class FretboardTest {
         }
     }
 
-    /** C28, common practice: a closed shape moved n frets is transposed n semitones. */
+    /** Common practice: a closed shape moved n frets is transposed n semitones. */
     @Test
     void movingAClosedShapeTransposesIt() {
         Shape shape = Shape.parse("5-7-7-x-x-x");

@@ -42,7 +42,7 @@ class KeyTest {
         assertThat(differ).isEmpty();
     }
 
-    /** C27, common practice: which major scales hold a pair of open strings. */
+    /** Common practice: which major scales hold a pair of open strings. */
     @Test
     void dronesBelongToAHandfulOfKeys() {
         assertThat(majorsWith("B", "E")).containsExactlyInAnyOrder("C", "G", "D", "A", "E", "B");

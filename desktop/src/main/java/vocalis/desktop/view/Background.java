@@ -1,69 +1,126 @@
 package vocalis.desktop.view;
 
+import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
+import vocalis.workbench.Log;
 
 /**
  * The one way from the FX thread to a worker and back: work runs over an immutable snapshot, and an
- * answer that a newer request has overtaken is dropped.
+ * answer that a newer request has overtaken is dropped. A request that waits is replaced by a newer
+ * one of its channel, so a held key leaves no heap of work. What throws is logged, and the worker
+ * goes on.
  */
 public final class Background implements AutoCloseable {
 
-    private final ExecutorService worker =
-            Executors.newSingleThreadExecutor(
-                    r -> {
-                        Thread t = new Thread(r, "vocalis-work");
-                        t.setDaemon(true);
-                        return t;
-                    });
+    /** Runs things on the FX thread, unless the program has ended. */
+    public static final Executor HOME =
+            r -> {
+                if (Platform.isFxApplicationThread()) {
+                    r.run();
+                } else {
+                    Platform.runLater(r);
+                }
+            };
 
-    /** A kind of request of which only the newest answer counts. */
+    private final ExecutorService worker;
+
+    /**
+     * @param name of its thread
+     */
+    public Background(String name) {
+        worker =
+                Executors.newSingleThreadExecutor(
+                        r -> {
+                            Thread t = new Thread(r, name);
+                            t.setDaemon(true);
+                            return t;
+                        });
+    }
+
+    /** A kind of request of which only the newest answer counts. Used on the FX thread. */
     public final class Channel<T> {
-        private final AtomicLong newest = new AtomicLong();
+        private final AtomicReference<Ask<T>> waiting = new AtomicReference<>();
         private final Consumer<T> answer;
+        private final String what;
+        private long asked;
 
-        private Channel(Consumer<T> answer) {
+        private Channel(String what, Consumer<T> answer) {
+            this.what = what;
             this.answer = answer;
         }
 
         /** Runs work off the FX thread and hands its result to the channel on it. */
         public void request(Supplier<T> work) {
-            long mine = newest.incrementAndGet();
-            if (worker.isShutdown()) {
-                return;
+            asked++;
+            if (waiting.getAndSet(new Ask<>(asked, work)) == null) {
+                execute(what, this::serve);
             }
-            worker.execute(
+        }
+
+        /** Wants no answer any more to what was asked before. */
+        public void forget() {
+            asked++;
+        }
+
+        private void serve() {
+            Ask<T> ask = waiting.getAndSet(null);
+            T result = ask.work().get();
+            Platform.runLater(
                     () -> {
-                        if (mine != newest.get()) {
-                            return;
+                        if (ask.ticket() == asked) {
+                            answer.accept(result);
                         }
-                        T result = work.get();
-                        Platform.runLater(
-                                () -> {
-                                    if (mine == newest.get()) {
-                                        answer.accept(result);
-                                    }
-                                });
                     });
         }
     }
 
-    /** A channel whose answers arrive on the FX thread. */
-    public <T> Channel<T> channel(Consumer<T> answer) {
-        return new Channel<>(answer);
+    /** A request with its number. */
+    private record Ask<T>(long ticket, Supplier<T> work) {}
+
+    /**
+     * A channel whose answers arrive on the FX thread.
+     *
+     * @param what its work is, for the log: such as "looking for voicings"
+     */
+    public <T> Channel<T> channel(String what, Consumer<T> answer) {
+        return new Channel<>(what, answer);
     }
 
     /** Runs work off the FX thread; {@code after} then runs on it. */
-    public void run(Runnable work, Runnable after) {
-        worker.execute(
+    public void run(String what, Runnable work, Runnable after) {
+        execute(
+                what,
                 () -> {
                     work.run();
                     Platform.runLater(after);
                 });
+    }
+
+    private void execute(String what, Runnable work) {
+        try {
+            worker.execute(
+                    () -> {
+                        try {
+                            work.run();
+                        } catch (RuntimeException | StackOverflowError e) {
+                            Log.failed(what, e);
+                        }
+                    });
+        } catch (RejectedExecutionException e) {
+            // The window is closing: nobody waits for the answer.
+            return;
+        }
+    }
+
+    /** The worker itself, for what derives the riff. */
+    public Executor worker() {
+        return r -> execute("deriving the riff", r);
     }
 
     @Override

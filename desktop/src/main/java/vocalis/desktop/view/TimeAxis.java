@@ -10,9 +10,6 @@ package vocalis.desktop.view;
  */
 public record TimeAxis(double left, double right, long from, long to) {
 
-    /** Bars on a page. */
-    public static final int BARS = 4;
-
     /** Space before the first bar, for pitch and string names. */
     public static final double LEFT = 52;
 
@@ -26,11 +23,8 @@ public record TimeAxis(double left, double right, long from, long to) {
         }
     }
 
-    /** The page of four bars on which a tick lies. */
-    public static TimeAxis page(double width, long tick, long barTicks, long length) {
-        long page = BARS * barTicks;
-        long from = Math.min(tick, length - 1) / page * page;
-        long to = Math.min(length, from + page);
+    /** A stretch of time over a width. */
+    public static TimeAxis of(double width, long from, long to) {
         return new TimeAxis(LEFT, Math.max(LEFT + 10, width - RIGHT), from, to);
     }
 

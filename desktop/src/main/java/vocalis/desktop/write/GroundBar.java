@@ -2,34 +2,50 @@ package vocalis.desktop.write;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.SpinnerValueFactory;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
+import vocalis.core.arrange.Mix;
 import vocalis.core.instrument.Tuning;
-import vocalis.core.riff.Band;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.TempoMap;
 import vocalis.core.riff.Ground;
+import vocalis.core.riff.Riff;
 import vocalis.core.riff.Tone;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Mode;
 import vocalis.core.theory.Spelling;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.Explain;
+import vocalis.workbench.Edit;
+import vocalis.workbench.Edits;
+import vocalis.workbench.Subscription;
 
 /** The first layer: tuning, capo, key and mode, tempo, tone. */
-final class GroundBar extends HBox {
+public final class GroundBar extends HBox {
 
     private static final List<String> TONICS =
             List.of(
                     "C", "C#", "Db", "D", "D#", "Eb", "E", "F", "F#", "Gb", "G", "G#", "Ab", "A",
                     "A#", "Bb", "B");
+
+    private static final List<String> METERS =
+            List.of(
+                    "4/4", "3/4", "2/4", "5/4", "6/4", "7/4", "3/8", "5/8", "6/8", "7/8", "9/8",
+                    "11/8", "12/8");
 
     private final WriteModel model;
     private final ComboBox<Tuning> tuning = new ComboBox<>();
@@ -38,70 +54,103 @@ final class GroundBar extends HBox {
     private final ComboBox<Mode> mode = new ComboBox<>();
     private final Spinner<Integer> tempo = new Spinner<>();
     private final ComboBox<Tone> tone = new ComboBox<>();
+    private final ComboBox<Meter> meter = new ComboBox<>();
     private final Button band = new Button();
+    private final Subscription listening;
     private boolean refreshing;
 
     /**
      * @param openBand opens the sheet of who plays along
      */
-    GroundBar(WriteModel model, Runnable openBand) {
+    public GroundBar(WriteModel model, Runnable openBand) {
         this.model = model;
         getStyleClass().add("ground-bar");
         setAlignment(Pos.CENTER_LEFT);
         tuning.getItems().setAll(Tuning.offered());
-        show(
+        Choices.words(
                 tuning,
                 t -> t.name().equals("standard") ? t.letters() : t.letters() + "  " + t.name());
         capo.getItems().setAll(IntStream.rangeClosed(0, 9).boxed().toList());
-        show(capo, c -> c == 0 ? "none" : "fret " + c);
+        Choices.words(capo, c -> c == 0 ? "none" : "fret " + c);
         tonic.getItems().setAll(TONICS.stream().map(Spelling::parse).toList());
-        show(tonic, Spelling::symbol);
+        Choices.words(tonic, Spelling::symbol);
         mode.getItems().setAll(Mode.builtIn());
-        show(mode, Mode::name);
+        Choices.words(mode, Mode::name);
+        meter.getItems().setAll(METERS.stream().map(Meter::parse).toList());
+        Choices.words(meter, Meter::symbol);
         tone.getItems().setAll(Tone.values());
-        show(tone, Tone::label);
+        Choices.words(tone, Tone::label);
         tempo.setValueFactory(
                 new SpinnerValueFactory.IntegerSpinnerValueFactory(
-                        Ground.SLOWEST, Ground.FASTEST, 100, 2));
+                        TempoMap.SLOWEST, TempoMap.FASTEST, 100, 2));
         tempo.setEditable(true);
         tempo.getValueFactory().setConverter(tempoConverter());
         getChildren()
                 .addAll(
-                        field("tuning", "tuning", tuning, 158),
-                        field("capo", "capo", capo, 80),
-                        field("key", "key-tonic", tonic, 66),
-                        field("mode", "key-mode", mode, 152),
-                        field("tempo", "tempo", tempo, 82),
-                        field("tone", "tone", tone, 82),
-                        field("plays along", "band", band, 128));
+                        field(
+                                "tuning",
+                                "tuning",
+                                tuning,
+                                new double[] {92, 158},
+                                "The open strings, lowest first; F3 sets them by their notes."),
+                        field(
+                                "capo",
+                                "capo",
+                                capo,
+                                new double[] {58, 84},
+                                "Fret of the capo; frets are counted from it."),
+                        field(
+                                "key",
+                                "key-tonic",
+                                tonic,
+                                new double[] {52, 66},
+                                "The tonic. Roots are steps of the key and move with it; K reads the riff"
+                                        + " in another key without moving a note."),
+                        field(
+                                "mode",
+                                "key-mode",
+                                mode,
+                                new double[] {98, 152},
+                                "The scale over the tonic."),
+                        field(
+                                "tempo",
+                                "tempo",
+                                tempo,
+                                new double[] {62, 78},
+                                "Quarter notes a minute, 20 to 400."),
+                        field(
+                                "meter",
+                                "meter",
+                                meter,
+                                new double[] {54, 68},
+                                "Beats in a bar. Chords and figures of whole bars keep their bars."),
+                        field(
+                                "tone",
+                                "tone",
+                                tone,
+                                new double[] {60, 78},
+                                "The amplifier: clean, edge or gain; T turns its controls."),
+                        field(
+                                "plays along",
+                                "along",
+                                band,
+                                new double[] {64, 120},
+                                "Second guitar, bass, kit and click (W)."));
         band.getStyleClass().add("band-button");
-        band.setTooltip(new Tooltip("Second guitar, bass, kit and click (W)"));
         band.setOnAction(e -> openBand.run());
         wire();
         refresh();
-        model.scoreProperty().addListener(o -> refresh());
+        listening = model.workspace().onChange(this::refresh);
+    }
+
+    /** Ends listening to the document. */
+    void dispose() {
+        listening.close();
     }
 
     /** Puts the caret on the first field. */
-    void focusFirst() {
+    public void focusFirst() {
         tuning.requestFocus();
-    }
-
-    private static <T> void show(ComboBox<T> box, Function<T, String> text) {
-        box.setConverter(
-                new StringConverter<>() {
-                    @Override
-                    public String toString(T value) {
-                        return value == null ? "" : text.apply(value);
-                    }
-
-                    @Override
-                    public T fromString(String string) {
-                        throw new UnsupportedOperationException(
-                                "this list is chosen from, not typed");
-                    }
-                });
-        box.setVisibleRowCount(14);
     }
 
     /** Text that is no tempo leaves the tempo as it was. */
@@ -116,25 +165,31 @@ final class GroundBar extends HBox {
             public Integer fromString(String text) {
                 try {
                     int bpm = Integer.parseInt(text.strip());
-                    return Math.max(Ground.SLOWEST, Math.min(Ground.FASTEST, bpm));
+                    return Math.max(TempoMap.SLOWEST, Math.min(TempoMap.FASTEST, bpm));
                 } catch (NumberFormatException e) {
-                    return model.riff().ground().tempo();
+                    return model.now().tempo();
                 }
             }
         };
     }
 
     private static Node field(
-            String caption, String id, javafx.scene.control.Control control, double width) {
+            String caption, String id, Control control, double[] widths, String meaning) {
         Label label = new Label(caption);
         label.getStyleClass().add("caption");
         label.setLabelFor(control);
         control.setId(id);
-        control.setPrefWidth(width);
-        control.setMinWidth(width);
+        control.setMinWidth(widths[0]);
+        control.setPrefWidth(widths[1]);
+        control.setMaxWidth(widths[1]);
         control.getStyleClass().add("ground-field");
         control.setAccessibleText(caption);
-        return new VBox(0, label, control);
+        Explain.means(label, meaning);
+        Explain.means(control, meaning);
+        VBox box = new VBox(0, label, control);
+        HBox.setHgrow(box, Priority.SOMETIMES);
+        box.setMaxWidth(widths[1]);
+        return box;
     }
 
     private void wire() {
@@ -144,7 +199,8 @@ final class GroundBar extends HBox {
         tonic.valueProperty().addListener(o -> edit("key", this::withKey));
         mode.valueProperty().addListener(o -> edit("mode", this::withKey));
         tone.valueProperty().addListener(o -> edit("tone", g -> g.withTone(tone.getValue())));
-        tempo.valueProperty().addListener(o -> edit("tempo", g -> g.withTempo(tempo.getValue())));
+        meter.valueProperty().addListener(o -> apply(Edits.meter(meter.getValue())));
+        tempo.valueProperty().addListener(o -> apply(Edits.tempo(tempo.getValue())));
         tempo.focusedProperty()
                 .addListener(
                         o -> {
@@ -158,30 +214,37 @@ final class GroundBar extends HBox {
         return g.withKey(new Key(tonic.getValue(), mode.getValue()));
     }
 
-    private void edit(String what, Function<Ground, Ground> change) {
-        if (!refreshing) {
-            Ground before = model.riff().ground();
-            Ground after = change.apply(before);
-            if (!after.equals(before)) {
-                model.setGround(after, what);
-            }
+    private void edit(String what, UnaryOperator<Ground> change) {
+        apply(Edits.ground(what, change));
+    }
+
+    /** An edit that is refused puts the field back to what the riff has. */
+    private void apply(Edit edit) {
+        if (!refreshing && !model.apply(edit)) {
+            Platform.runLater(this::refresh);
         }
     }
 
     private void refresh() {
         refreshing = true;
-        Ground g = model.riff().ground();
+        Riff r = model.now();
+        Ground g = r.ground();
         offer(tuning, g.instrument().tuning());
         offer(capo, g.capo());
         offer(tonic, g.key().tonic());
         offer(mode, g.key().mode());
+        offer(meter, r.meters().meter(0));
         tone.setValue(g.tone());
-        band.setText(alongWith(g.band()));
-        tempo.getValueFactory().setValue(g.tempo());
+        band.setText(alongWith(model.workspace().content().mix()));
+        if (!tempo.isFocused() || !tempo.getEditor().isFocused()) {
+            tempo.getValueFactory().setValue(r.tempo());
+        } else if (!tempo.getValue().equals(r.tempo())) {
+            tempo.getValueFactory().setValue(r.tempo());
+        }
         refreshing = false;
     }
 
-    private static String alongWith(Band b) {
+    private static String alongWith(Mix b) {
         List<String> who = new ArrayList<>();
         who.add(b.second().on() ? "guitar" : "");
         who.add(b.bass().on() ? "bass" : "");

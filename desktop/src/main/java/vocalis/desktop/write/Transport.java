@@ -1,36 +1,65 @@
 package vocalis.desktop.write;
 
+import java.util.List;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.animation.AnimationTimer;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
-import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Explain;
 import vocalis.sound.device.AudioOutput;
 import vocalis.sound.engine.Telemetry;
 
-/** Play and stop, where the loop is, what the sound goes to, how loud it is. */
+/**
+ * Play and stop, where the loop is, what the sound goes to, how loud it is. While something sounds
+ * it follows the engine frame by frame; else it only looks a few times a second, so that an idle
+ * window costs next to nothing.
+ */
 final class Transport extends HBox {
 
-    private static final int SEGMENTS = 14;
+    private static final int SEGMENTS = 12;
     private static final double FALL = 0.86;
+    private static final long LOOK_MILLIS = 200;
+    private static final double SILENT = 1e-4;
+
+    /** Follows where the loop is. */
+    interface Follower {
+        void now(boolean playing, double tick);
+    }
 
     private final WriteModel model;
-    private final VoiceBand band;
-    private final Lane lane;
+    private final List<Follower> followers;
     private final Button play = new Button();
     private final FontIcon icon = new FontIcon(Feather.PLAY);
     private final Label position = new Label();
     private final Label sink = new Label();
     private final HBox meter = new HBox(2);
     private final Slider volume = new Slider(-36, 6, -12);
+    private final ScheduledExecutorService looking =
+            Executors.newSingleThreadScheduledExecutor(
+                    r -> {
+                        Thread t = new Thread(r, "vocalis-look");
+                        t.setDaemon(true);
+                        return t;
+                    });
+    private final AtomicBoolean asked = new AtomicBoolean();
+    private boolean following;
+    private boolean wasPlaying;
+    private int lit = -1;
     private double level;
+    private long quiet;
     private final AnimationTimer timer =
             new AnimationTimer() {
                 @Override
@@ -39,10 +68,12 @@ final class Transport extends HBox {
                 }
             };
 
-    Transport(WriteModel model, VoiceBand band, Lane lane) {
+    /**
+     * @param showOutput opens the sheet of where the sound goes
+     */
+    Transport(WriteModel model, Runnable showOutput, List<Follower> followers) {
         this.model = model;
-        this.band = band;
-        this.lane = lane;
+        this.followers = followers;
         getStyleClass().add("transport");
         setAlignment(Pos.CENTER_RIGHT);
         play.setGraphic(icon);
@@ -50,10 +81,11 @@ final class Transport extends HBox {
         play.getStyleClass().add("play-button");
         play.setFocusTraversable(false);
         play.setAccessibleText("Play or stop");
-        play.setTooltip(new Tooltip("Play the loop from this bar, or stop (Space)"));
+        Explain.means(play, "Play the loop from this bar, or stop (Space)");
         play.setOnAction(e -> model.hearing().togglePlay());
         position.getStyleClass().add("position");
         position.setId("position");
+        position.setMinWidth(USE_PREF_SIZE);
         sink.getStyleClass().add("caption");
         sink.setId("sink");
         for (int i = 0; i < SEGMENTS; i++) {
@@ -61,14 +93,16 @@ final class Transport extends HBox {
             r.getStyleClass().add("meter-segment");
             meter.getChildren().add(r);
         }
-        sink.setOnMouseClicked(e -> OutputSheet.show(model, getScene()));
-        sink.setTooltip(new Tooltip("Where the sound goes (F5)"));
+        sink.setOnMouseClicked(e -> showOutput.run());
+        Explain.means(sink, "Where the sound goes (F5)");
         meter.setAlignment(Pos.CENTER_LEFT);
         meter.setId("meter");
-        volume.setPrefWidth(90);
+        Explain.means(meter, "How loud the output is, up to full scale");
+        volume.setPrefWidth(84);
+        volume.setMinWidth(46);
         volume.setId("volume");
         volume.setAccessibleText("Volume in decibels");
-        volume.setTooltip(new Tooltip("Volume; the program starts quiet"));
+        Explain.means(volume, "Volume; the program starts quiet");
         volume.setBlockIncrement(3);
         volume.valueProperty()
                 .addListener(o -> model.player().volume(Math.pow(10, volume.getValue() / 20)));
@@ -80,54 +114,101 @@ final class Transport extends HBox {
         loud.setAlignment(Pos.CENTER_LEFT);
         VBox where = new VBox(0, position);
         where.setAlignment(Pos.CENTER_LEFT);
-        where.setMinWidth(92);
+        where.setMinWidth(88);
         getChildren().addAll(loud, out, where, play);
-        timer.start();
+        looking.scheduleWithFixedDelay(this::look, 0, LOOK_MILLIS, TimeUnit.MILLISECONDS);
+    }
+
+    /** Volume in decibels. */
+    javafx.beans.property.DoubleProperty volumeProperty() {
+        return volume.valueProperty();
     }
 
     /** Stops following the engine. */
     void dispose() {
         timer.stop();
+        looking.shutdownNow();
+    }
+
+    private void look() {
+        if (asked.compareAndSet(false, true)) {
+            Platform.runLater(
+                    () -> {
+                        asked.set(false);
+                        if (!following) {
+                            tick();
+                        }
+                    });
+        }
     }
 
     private void tick() {
         Telemetry.Reading r = model.player().telemetry().latest();
-        icon.setIconCode(r.playing() ? Feather.SQUARE : Feather.PLAY);
-        Meter m = model.riff().ground().meter();
-        long bar = m.barTicks();
-        double tick = Math.max(0, Math.min(model.riff().length() - 1, r.tick()));
-        int bars = model.riff().bars();
-        String loop = "loop of " + bars + (bars == 1 ? " bar" : " bars");
-        position.setText(
-                r.playing()
-                        ? "bar "
-                                + ((long) tick / bar + 1)
-                                + "  beat "
-                                + ((long) tick % bar / m.beatTicks() + 1)
-                        : loop);
-        AudioOutput.Sink s = model.player().output().sink();
-        sink.setText(
-                switch (s) {
-                    case DEVICE ->
-                            model.player().output().muted()
-                                    ? "muted after a change: Ctrl M"
-                                    : "output";
-                    case SILENT -> "no sound device: silent";
-                    case STARTING -> "starting";
-                });
+        boolean playing = r.playing();
+        boolean sounds = playing || r.audition() || r.peak() > SILENT || level > SILENT;
+        quiet = sounds ? 0 : quiet + 1;
+        follow(sounds || following && quiet < 30);
+        if (playing != wasPlaying) {
+            icon.setIconCode(playing ? Feather.SQUARE : Feather.PLAY);
+            wasPlaying = playing;
+        }
+        set(position, playing ? where(r.tick()) : bars());
+        set(sink, sinkWords());
         level = Math.max(r.peak(), level * FALL);
         showLevel();
-        if (band.getSkin() instanceof VoiceBandSkin skin) {
-            skin.showNow(r.playing(), r.tick());
+        double tick = Math.max(0, Math.min(model.riff().length() - 1, r.tick()));
+        boolean turns = playing && model.view().followProperty().get();
+        if (turns && !model.view().shownProperty().get().shows(tick)) {
+            model.view().show((long) tick);
         }
-        if (lane.getSkin() instanceof LaneSkin skin) {
-            skin.showNow(r.playing(), r.tick());
+        followers.forEach(f -> f.now(playing, tick));
+    }
+
+    private void follow(boolean on) {
+        if (on != following) {
+            following = on;
+            if (on) {
+                timer.start();
+            } else {
+                timer.stop();
+            }
         }
+    }
+
+    private static void set(Label label, String text) {
+        if (!text.equals(label.getText())) {
+            label.setText(text);
+        }
+    }
+
+    private String bars() {
+        int bars = model.riff().bars();
+        return "loop of " + bars + (bars == 1 ? " bar" : " bars");
+    }
+
+    private String where(double tick) {
+        long at = (long) Math.max(0, Math.min(model.riff().length() - 1, tick));
+        MeterMap.Place p = model.riff().meters().place(at);
+        return (p.bar() == 0 ? "pickup" : "bar " + p.bar()) + "  beat " + p.beat();
+    }
+
+    private String sinkWords() {
+        AudioOutput output = model.player().output();
+        return switch (output.sink()) {
+            case DEVICE -> output.muted() ? "muted: Ctrl M" : "output";
+            case SILENT -> "silent: no device";
+            case FROZEN -> "silent: no answer";
+            case STARTING -> "starting";
+        };
     }
 
     private void showLevel() {
         double db = 20 * Math.log10(level + 1e-6);
-        int lit = (int) Math.round((db + 48) / 48 * SEGMENTS);
+        int now = Math.max(0, (int) Math.round((db + 48) / 48 * SEGMENTS));
+        if (now == lit) {
+            return;
+        }
+        lit = now;
         for (int i = 0; i < SEGMENTS; i++) {
             meter.getChildren().get(i).setOpacity(i < lit ? 1 : 0.22);
         }

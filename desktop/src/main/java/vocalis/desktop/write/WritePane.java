@@ -1,15 +1,15 @@
 package vocalis.desktop.write;
 
 import java.util.List;
-import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
+import javafx.geometry.Side;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -18,42 +18,86 @@ import javafx.scene.layout.VBox;
 import vocalis.core.hands.IdleFingers;
 import vocalis.core.harmony.Readout;
 import vocalis.core.voicing.Voicing;
+import vocalis.desktop.band.VoiceBand;
+import vocalis.desktop.cards.CardRow;
+import vocalis.desktop.cards.FamilyBar;
+import vocalis.desktop.keys.Command;
+import vocalis.desktop.keys.Commands;
+import vocalis.desktop.keys.Keyboard;
+import vocalis.desktop.keys.WriteCommands;
+import vocalis.desktop.lane.Lane;
+import vocalis.desktop.lane.Overview;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.model.Zone;
+import vocalis.desktop.neck.Neck;
+import vocalis.desktop.neck.NeckGeometry;
+import vocalis.desktop.readout.ReadoutPane;
+import vocalis.desktop.sheets.AlongSheet;
+import vocalis.desktop.sheets.Compare;
+import vocalis.desktop.sheets.ExplainSheet;
+import vocalis.desktop.sheets.FindingsSheet;
+import vocalis.desktop.sheets.ListenSheets;
+import vocalis.desktop.sheets.OutputSheet;
+import vocalis.desktop.sheets.Sheets;
+import vocalis.desktop.sheets.ToneSheet;
+import vocalis.desktop.view.SheetHost;
 
 /** The Write screen: ground and transport, voice band, lane, voicings with the neck, readout. */
 public final class WritePane extends BorderPane {
 
+    private static final int MOST_IDLE = 18;
+    private static final String[] FINGERS = {"", "index", "middle", "ring", "little", "thumb"};
+
     private final WriteModel model;
+    private final Commands commands;
+    private final Supplier<SheetHost> host;
     private final GroundBar ground;
     private final Transport transport;
     private final VoiceBand band;
+    private final Overview overview;
     private final Lane lane;
     private final CardRow cards;
     private final Neck neck;
-    private final Keys keys;
-    private FamilyBar families;
+    private final ReadoutPane readout;
     private final Compare compare;
+    private final FamilyBar families;
     private final Label status = new Label();
     private final Label message = new Label();
 
-    public WritePane(WriteModel model) {
+    /**
+     * @param commands takes what the screen does
+     * @param host shows its sheets, when it is there
+     */
+    public WritePane(WriteModel model, Commands commands, Supplier<SheetHost> host) {
         this.model = model;
+        this.commands = commands;
+        this.host = host;
         getStyleClass().add("write");
         band = new VoiceBand(model);
         band.setId("voice-band");
+        overview = new Overview(model);
+        overview.setId("overview");
         lane = new Lane(model);
         lane.setId("lane");
         cards = new CardRow(model);
         cards.setId("cards");
         neck = new Neck(model);
         neck.setId("neck");
+        readout = new ReadoutPane(model);
         compare = new Compare(model);
-        ground = new GroundBar(model, () -> BandSheet.show(model, getScene()));
-        transport = new Transport(model, band, lane);
-        keys = new Keys(model, new Deeds());
+        families = new FamilyBar(model, () -> model.zoneProperty().set(Zone.CARDS));
+        ground = new GroundBar(model, () -> AlongSheet.show(model, host()));
+        transport =
+                new Transport(
+                        model,
+                        () -> OutputSheet.show(model, host()),
+                        List.of(band::showNow, lane::showNow, overview::showNow));
+        WriteCommands.addTo(commands, model, new Deeds());
         setTop(top());
         setCenter(middle());
         setBottom(statusLine());
         model.zoneProperty().addListener(o -> focusZone());
+        model.saidProperty().addListener(o -> message.setText(model.saidProperty().get()));
         follow(band, Zone.BAND);
         follow(lane, Zone.LANE);
         follow(cards, Zone.CARDS);
@@ -68,6 +112,10 @@ public final class WritePane extends BorderPane {
         showStatus();
     }
 
+    private SheetHost host() {
+        return host.get();
+    }
+
     private Node top() {
         HBox.setHgrow(ground, Priority.ALWAYS);
         HBox bar = new HBox(ground, transport);
@@ -77,30 +125,32 @@ public final class WritePane extends BorderPane {
 
     private Node middle() {
         VBox.setVgrow(band, Priority.ALWAYS);
-        band.setMinHeight(170);
+        band.setMinHeight(136);
         band.setPrefHeight(220);
-        cards.setMinHeight(78);
+        lane.setMinHeight(Region.USE_PREF_SIZE);
+        cards.setMinHeight(70);
         cards.setPrefHeight(78);
-        neck.setMinHeight(150);
+        neck.setMinHeight(124);
         neck.setPrefHeight(158);
-        families =
-                new FamilyBar(
-                        model,
-                        () -> {
-                            model.zoneProperty().set(Zone.CARDS);
-                            cards.requestFocus();
-                        });
         VBox voicings = new VBox(families, cards, neck);
         voicings.getStyleClass().add("voicings");
+        voicings.setMinWidth(0);
+        VBox.setVgrow(neck, Priority.ALWAYS);
         HBox.setHgrow(voicings, Priority.ALWAYS);
-        ScrollPane readout = new ReadoutPane(model).scrolling();
-        readout.setPrefWidth(350);
-        readout.setMinWidth(350);
-        readout.setMinHeight(100);
-        readout.setPrefHeight(100);
-        HBox lower = new HBox(voicings, readout);
+        ScrollPane figures = readout.scrolling();
+        figures.setPrefWidth(350);
+        figures.setMinWidth(300);
+        figures.setMinHeight(100);
+        figures.setPrefHeight(100);
+        HBox lower = new HBox(voicings, figures);
         lower.getStyleClass().add("lower");
-        return new VBox(band, lane, lower);
+        widthProperty()
+                .addListener(
+                        o -> figures.setPrefWidth(Math.max(310, Math.min(460, getWidth() * 0.27))));
+        heightProperty()
+                .addListener(
+                        o -> neck.setPrefHeight(Math.max(124, Math.min(230, getHeight() * 0.2))));
+        return new VBox(overview, band, lane, lower);
     }
 
     private Node statusLine() {
@@ -110,12 +160,19 @@ public final class WritePane extends BorderPane {
         message.setId("message");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Label constant = new Label("Space play · hold H to hear · F1 all keys");
+        Label constant = new Label("Space play · hold H to hear · ? explain · F1 help");
         constant.getStyleClass().add("status");
         constant.setMinWidth(USE_PREF_SIZE);
-        HBox line = new HBox(status, gap, message, constant);
+        HBox line = new HBox(status, message, gap, constant);
         line.setAlignment(Pos.CENTER_LEFT);
         line.getStyleClass().add("status-line");
+        message.textProperty()
+                .addListener(
+                        o -> {
+                            boolean said = !message.getText().isEmpty();
+                            status.setVisible(!said);
+                            status.setManaged(!said);
+                        });
         return line;
     }
 
@@ -129,10 +186,13 @@ public final class WritePane extends BorderPane {
                         });
     }
 
-    /** Watches where the caret goes, so that the ground's fields count as a zone. */
-    public void install(Scene scene, Consumer<Keys> more) {
-        more.accept(keys);
-        keys.install(scene);
+    /** Tells the keyboard which controls are places; the ground's fields count as one. */
+    public void install(Scene scene, Keyboard keyboard) {
+        keyboard.place(band, Zone.BAND);
+        keyboard.place(lane, Zone.LANE);
+        keyboard.place(cards, Zone.CARDS);
+        keyboard.place(neck, Zone.NECK);
+        WriteCommands.holds(keyboard, model);
         scene.focusOwnerProperty()
                 .addListener(
                         (o, was, is) -> {
@@ -142,15 +202,21 @@ public final class WritePane extends BorderPane {
                                 }
                             }
                         });
-    }
-
-    Keys keys() {
-        return keys;
+        scene.addEventFilter(
+                javafx.scene.input.KeyEvent.KEY_PRESSED,
+                e -> {
+                    if (!e.getCode().isModifierKey()) {
+                        model.say("");
+                    }
+                });
     }
 
     private void focusZone() {
         model.workspace().seal();
         showStatus();
+        if (model.zoneProperty().get() == Zone.LANE) {
+            model.lane().toChord();
+        }
         Node target =
                 switch (model.zoneProperty().get()) {
                     case BAND -> band;
@@ -167,23 +233,31 @@ public final class WritePane extends BorderPane {
     }
 
     private void showStatus() {
-        status.setText(Keys.status(model.zoneProperty().get()));
+        status.setText(commands.status(model.zoneProperty().get()));
     }
 
-    /** Esc: ends hearing, gives up a draft, goes back to the chords. */
-    private void leave() {
-        model.hearing().endHearing();
-        if (model.draftProperty().get() != null) {
-            model.dropDraft();
-        }
-        model.zoneProperty().set(Zone.BAND);
-        band.requestFocus();
+    /** The control of the place where the caret is. */
+    private Node placeNode() {
+        return switch (model.zoneProperty().get()) {
+            case BAND -> band;
+            case LANE -> lane;
+            case CARDS -> cards;
+            case NECK -> neck;
+            case GROUND -> getScene().getFocusOwner();
+        };
     }
 
-    private final class Deeds implements Keys.Actions {
+    private final class Deeds implements WriteCommands.Screen {
         @Override
         public void leave() {
-            WritePane.this.leave();
+            model.hearing().endHearing();
+            if (model.draftProperty().get() != null) {
+                model.dropDraft();
+            }
+            model.lane().markProperty().set(java.util.OptionalLong.empty());
+            model.chords().markProperty().set(-1);
+            model.zoneProperty().set(Zone.BAND);
+            band.requestFocus();
         }
 
         @Override
@@ -208,60 +282,74 @@ public final class WritePane extends BorderPane {
 
         @Override
         public void idleFingers() {
-            idleMenu().show(neck, javafx.geometry.Side.TOP, NeckGeometry.BEFORE_NUT, 0);
+            idleMenu().show(neck, Side.TOP, NeckGeometry.BEFORE_NUT, 0);
         }
 
         @Override
         public void compare() {
-            compare.add(model.shownProperty().get());
-            compare.show(getScene());
+            compare.show(host());
         }
 
         @Override
         public void droneMap() {
-            Sheets.droneMap(model, getScene());
+            Sheets.droneMap(model, host());
         }
 
         @Override
         public void bassSweep() {
-            Sheets.bassSweep(model, getScene());
+            Sheets.bassSweep(model, host());
         }
 
         @Override
         public void embellish() {
-            if (lane.getSkin() instanceof LaneSkin skin) {
-                skin.embellish();
-            }
+            lane.embellish();
         }
 
         @Override
         public void prove() {
-            ListenSheets.prove(model, getScene());
+            ListenSheets.prove(model, host());
         }
 
         @Override
         public void tone() {
-            ToneSheet.show(model, getScene());
+            ToneSheet.show(model, host());
         }
 
         @Override
-        public void band() {
-            BandSheet.show(model, getScene());
+        public void along() {
+            AlongSheet.show(model, host());
         }
 
         @Override
         public void output() {
-            OutputSheet.show(model, getScene());
+            OutputSheet.show(model, host());
         }
 
         @Override
         public void tune() {
-            ListenSheets.tune(model, getScene());
+            ListenSheets.tune(model, host());
         }
 
         @Override
         public void modeFinder() {
-            Sheets.modeFinder(model, getScene());
+            Sheets.modeFinder(model, host());
+        }
+
+        @Override
+        public void explain() {
+            ExplainSheet.show(host(), placeNode(), readout);
+        }
+
+        @Override
+        public void findings() {
+            FindingsSheet.show(model, host());
+        }
+
+        @Override
+        public void place(int direction) {
+            Zone[] order = {Zone.BAND, Zone.LANE, Zone.CARDS, Zone.NECK, Zone.GROUND};
+            int now = List.of(order).indexOf(model.zoneProperty().get());
+            model.zoneProperty().set(order[Math.floorMod(now + direction, order.length)]);
         }
     }
 
@@ -269,13 +357,13 @@ public final class WritePane extends BorderPane {
     private ContextMenu idleMenu() {
         ContextMenu menu = new ContextMenu();
         int strings = model.riff().ground().board().strings();
-        for (IdleFingers.Addition a : model.idleFingers()) {
+        List<IdleFingers.Addition> all = model.idleFingers();
+        for (IdleFingers.Addition a : all.subList(0, Math.min(MOST_IDLE, all.size()))) {
             Voicing v = model.shownProperty().get();
             Voicing with = new Voicing(a.shape(), v.board(), v.root());
             String name = Readout.nameOf(with, model.key()).symbol();
-            String[] fingers = {"", "index", "middle", "ring", "little", "thumb"};
             String where =
-                    fingers[a.finger()]
+                    FINGERS[a.finger()]
                             + " on string "
                             + (strings - a.string())
                             + ", fret "
@@ -283,9 +371,6 @@ public final class WritePane extends BorderPane {
             MenuItem item = new MenuItem(where + "  →  " + name);
             item.setOnAction(e -> model.take(a.shape()));
             menu.getItems().add(item);
-            if (menu.getItems().size() == 18) {
-                break;
-            }
         }
         if (menu.getItems().isEmpty()) {
             MenuItem none = new MenuItem("No idle finger reaches another note here");
@@ -295,44 +380,37 @@ public final class WritePane extends BorderPane {
         return menu;
     }
 
-    /** Opens a sheet of the screen; for the menus. */
-    public Keys.Binding binding(KeyCode code) {
-        return keys.bindings().stream()
-                .filter(b -> b.zone() == null && b.code() == code && !b.ctrl() && !b.shift())
-                .findFirst()
-                .orElseThrow();
-    }
-
-    /** Says something short at the foot of the window. */
-    public void say(String text) {
-        message.setText(text);
-    }
-
     /** Puts the caret on the chords. */
     public void begin() {
+        model.zoneProperty().set(Zone.BAND);
         band.requestFocus();
     }
 
+    /** Volume in decibels. */
+    public double volume() {
+        return transport.volumeProperty().get();
+    }
+
+    /** Sets the volume in decibels. */
+    public void volume(double db) {
+        transport.volumeProperty().set(db);
+    }
+
+    /** Ends what follows document and engine. */
     public void dispose() {
-        model.gain().close();
+        ground.dispose();
         transport.dispose();
     }
 
     private ContextMenu chordMenu() {
         ContextMenu menu = new ContextMenu();
-        for (Keys.Binding b : keys.bindings()) {
-            boolean mainKey = b.zone() == Zone.BAND && !b.does().isEmpty();
-            if (mainKey && !List.of(KeyCode.LEFT, KeyCode.RIGHT).contains(b.code())
-                    || mainKey && (b.shift() || b.alt())) {
-                MenuItem item = new MenuItem(capital(b.does()) + "\t" + b.keys());
-                item.setOnAction(e -> b.action().run());
-                menu.getItems().add(item);
+        for (Command c : commands.all()) {
+            boolean walks = c.id().startsWith("chord-before") || c.id().startsWith("chord-next");
+            boolean ofChords = c.zones().contains(Zone.BAND) && !c.words().isEmpty();
+            if (ofChords && !walks && !c.keys().isEmpty()) {
+                menu.getItems().add(commands.item(c.id()));
             }
         }
         return menu;
-    }
-
-    private static String capital(String s) {
-        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
     }
 }

@@ -1,65 +1,66 @@
 package vocalis.formats.json;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import vocalis.core.choice.OwnShape;
 import vocalis.core.voicing.ShapeClass;
 import vocalis.formats.FormatException;
 
-/** Reads and writes the shapes that a player keeps as their own. */
+/**
+ * Reads and writes the shapes that a player keeps as their own. Fields that are not known are kept;
+ * a file of a newer version is refused, so that it is never written over.
+ */
 public final class OwnShapesCodec {
 
-    private static final ObjectMapper MAPPER = new ObjectMapper();
+    /** Version that is written; up to it files are read. */
+    public static final int VERSION = 1;
+
+    /**
+     * What a file holds.
+     *
+     * @param shapes what is known
+     * @param extras what is not, to be written back
+     */
+    public record Content(List<OwnShape> shapes, Extras extras) {
+        public Content {
+            shapes = List.copyOf(shapes);
+        }
+    }
 
     private OwnShapesCodec() {}
 
     /** The file's bytes. */
-    public static byte[] write(List<OwnShape> shapes) {
-        ObjectNode top = MAPPER.createObjectNode();
-        top.put("format", "vocalis-shapes").put("version", 1);
+    public static byte[] write(List<OwnShape> shapes, Extras extras) throws FormatException {
+        ObjectNode top = Json.MAPPER.createObjectNode();
+        top.put("format", "vocalis-shapes").put("version", VERSION);
         ArrayNode all = top.putArray("shapes");
-        shapes.forEach(
-                s ->
-                        all.addObject()
-                                .put("name", s.name())
-                                .put("shapeClass", s.shapeClass().text()));
-        try {
-            return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsBytes(top);
-        } catch (JsonProcessingException e) {
-            throw new IllegalStateException("a tree of plain values always writes", e);
+        for (OwnShape s : shapes) {
+            all.addObject().put("name", s.name()).put("shapeClass", s.shapeClass().text());
         }
+        extras.into(top);
+        return Json.bytes(top, "list of own shapes");
     }
 
     /**
      * Reads a file.
      *
-     * @throws FormatException saying what is wrong
+     * @throws FormatException saying what is wrong and where
      */
-    public static List<OwnShape> read(byte[] bytes) throws FormatException {
-        try {
-            JsonNode top = MAPPER.readTree(bytes);
-            if (top == null || !"vocalis-shapes".equals(top.path("format").asText())) {
-                throw new FormatException(
-                        "the list of own shapes is damaged; it was left as it is");
-            }
-            List<OwnShape> all = new ArrayList<>();
-            for (Field f : new Field(top, "").get("shapes").items()) {
-                all.add(
-                        f.build(
-                                () ->
-                                        new OwnShape(
-                                                f.get("name").text(),
-                                                ShapeClass.parse(f.get("shapeClass").text()))));
-            }
-            return all;
-        } catch (IOException e) {
-            throw new FormatException("the list of own shapes is damaged; it was left as it is", e);
+    public static Content read(byte[] bytes) throws FormatException {
+        Field top = Field.top(Json.tree(bytes, "vocalis-shapes", "list of own shapes"));
+        top.has("format");
+        Json.version(top, VERSION, "list of own shapes");
+        List<OwnShape> all = new ArrayList<>();
+        for (Field f : top.get("shapes").items()) {
+            all.add(
+                    f.build(
+                            () ->
+                                    new OwnShape(
+                                            f.get("name").text(),
+                                            ShapeClass.parse(f.get("shapeClass").text()))));
         }
+        return new Content(all, top.extras());
     }
 }

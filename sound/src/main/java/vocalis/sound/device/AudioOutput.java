@@ -1,19 +1,34 @@
 package vocalis.sound.device;
 
 import java.util.Arrays;
-import vocalis.sound.engine.Engine;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.Consumer;
+import vocalis.sound.engine.Source;
 
 /**
  * The one thread that sounds: pulls blocks from the engine and pushes them to a device, or, when
- * there is none, lets them pass silently at the pace of the clock. A device that takes less than it
- * was offered is lost: it is closed elsewhere, the silent stand-in takes over at the same position,
- * and a new line is tried every {@link #RETRY_NANOS}. After a change of device the output is muted
- * until the player asks for it, for another device may be far louder.
+ * there is none, lets them pass silently at the pace of the clock.
+ *
+ * <p>What can go wrong, and what is done: a device that takes less than it was offered is lost, one
+ * that takes nothing for {@link #FROZEN_MILLIS} does not answer; either way it is closed elsewhere,
+ * the silent stand-in takes over at the same position, and a new line is tried every {@link
+ * #RETRY_NANOS}, on a thread of its own. A thread stuck in a device is left behind: it holds an old
+ * turn and never renders again. An exception while rendering is told to the listener, the engine
+ * silenced, and the thread goes on. After a change of device the output is muted until the player
+ * asks for it, for another device may be far louder.
  */
 public final class AudioOutput implements AutoCloseable {
 
     /** How often a missing device is tried again. */
     public static final long RETRY_NANOS = 4_000_000_000L;
+
+    /** How long a device may take nothing before it counts as not answering. */
+    public static final long FROZEN_MILLIS = 1500;
+
+    /** How long the output waits for a device to open before it goes on without. */
+    private static final long OPEN_MILLIS = 1500;
+
+    private static final long WATCH_MILLIS = 100;
 
     /** Frames handed over at a time. */
     public static final int BLOCK = 512;
@@ -22,20 +37,31 @@ public final class AudioOutput implements AutoCloseable {
     public enum Sink {
         STARTING,
         DEVICE,
-        SILENT
+        /** No device can be had. */
+        SILENT,
+        /** There is a device, but it does not answer. */
+        FROZEN
     }
 
-    private final Engine engine;
+    private final Source engine;
     private final Clock clock;
-    private final float[] floats = new float[2 * BLOCK];
-    private final byte[] bytes = new byte[4 * BLOCK];
+    private final Consumer<Throwable> trouble;
 
     private volatile Sink sink = Sink.STARTING;
     private volatile long underruns; // written by the output thread alone
     private volatile boolean running;
     private volatile boolean muted;
     private volatile Choice choice;
-    private Thread thread;
+
+    /** Whose turn it is to render; an output thread whose turn is over ends. */
+    private volatile long turn;
+
+    /** Counts up when a device is about to be written to and when it returned: odd while in it. */
+    private volatile long writes;
+
+    private volatile OutputLine inUse;
+    private volatile boolean playedBefore;
+    private volatile long failures;
 
     private long paceStart;
     private long paceFrames;
@@ -44,9 +70,22 @@ public final class AudioOutput implements AutoCloseable {
      * @param bufferFrames frames that the device may hold; more is safer and later (2048 at 48 kHz
      *     is 43 ms)
      */
-    public AudioOutput(Engine engine, OutputLine.Opener opener, Clock clock, int bufferFrames) {
+    public AudioOutput(Source engine, OutputLine.Opener opener, Clock clock, int bufferFrames) {
+        this(engine, opener, clock, bufferFrames, t -> {});
+    }
+
+    /**
+     * @param trouble told, on a thread of its own, what the engine threw
+     */
+    public AudioOutput(
+            Source engine,
+            OutputLine.Opener opener,
+            Clock clock,
+            int bufferFrames,
+            Consumer<Throwable> trouble) {
         this.engine = engine;
         this.clock = clock;
+        this.trouble = trouble;
         this.choice = new Choice(opener, bufferFrames);
     }
 
@@ -73,16 +112,31 @@ public final class AudioOutput implements AutoCloseable {
         return choice.bufferFrames();
     }
 
-    /** Starts the thread. */
+    /** How often rendering threw. */
+    public long failures() {
+        return failures;
+    }
+
+    /** Starts the thread, and another that watches it. */
     public synchronized void start() {
-        if (thread != null) {
+        if (running) {
             throw new IllegalStateException("the output runs already");
         }
         running = true;
-        thread = new Thread(this::run, "vocalis-sound");
-        thread.setDaemon(true);
-        thread.setPriority(Thread.MAX_PRIORITY);
-        thread.start();
+        begin(turn, false);
+        daemon("vocalis-sound-watch", this::watch).start();
+    }
+
+    private void begin(long mine, boolean frozen) {
+        Thread t = daemon("vocalis-sound", () -> run(mine, frozen));
+        t.setPriority(Thread.MAX_PRIORITY);
+        t.start();
+    }
+
+    private static Thread daemon(String name, Runnable work) {
+        Thread t = new Thread(work, name);
+        t.setDaemon(true);
+        return t;
     }
 
     /** Where the sound goes now. */
@@ -107,46 +161,110 @@ public final class AudioOutput implements AutoCloseable {
         running = false;
     }
 
-    private void run() {
-        boolean before = false;
+    /** Whether an output thread is still the one that renders. */
+    private boolean mine(long turnOfMine) {
+        return running && turn == turnOfMine;
+    }
+
+    /** Looks whether a device has taken nothing for too long, and goes on without it. */
+    private void watch() {
+        long seen = -1;
+        long same = 0;
         while (running) {
-            Choice now = choice;
-            OutputLine line = tryOpen(now);
-            if (line == null) {
-                sink = Sink.SILENT;
-                passSilently(clock.nanos() + RETRY_NANOS, now);
-            } else {
-                muted = muted || before;
-                before = true;
-                underruns = 0;
-                sink = Sink.DEVICE;
-                pushTo(line, now);
-                Thread closer = new Thread(line::close, "vocalis-sound-closer");
-                closer.setDaemon(true);
-                closer.start();
+            LockSupport.parkNanos(WATCH_MILLIS * 1_000_000);
+            long now = writes;
+            same = now == seen && now % 2 == 1 ? same + WATCH_MILLIS : 0;
+            seen = now;
+            if (same >= FROZEN_MILLIS) {
+                same = 0;
+                OutputLine stuck = inUse;
+                turn = turn + 1;
+                writes = now + 1;
+                sink = Sink.FROZEN;
+                if (stuck != null) {
+                    Opening.close(stuck);
+                }
+                begin(turn, true);
             }
         }
     }
 
-    private OutputLine tryOpen(Choice wanted) {
+    private void run(long mine, boolean frozen) {
+        boolean waits = frozen;
+        while (mine(mine)) {
+            Choice now = choice;
+            if (waits) {
+                passSilently(clock.nanos() + RETRY_NANOS, now, mine);
+                waits = false;
+                continue;
+            }
+            OutputLine line = tryOpen(now, mine);
+            if (line == null) {
+                waits = true;
+                continue;
+            }
+            muted = muted || playedBefore;
+            playedBefore = true;
+            underruns = 0;
+            sink = Sink.DEVICE;
+            inUse = line;
+            pushTo(line, now, mine);
+            if (turn == mine) {
+                inUse = null;
+                Opening.close(line);
+            }
+        }
+    }
+
+    /** A line, or null: then the sink says why. The stand-in plays while a device is slow. */
+    private OutputLine tryOpen(Choice wanted, long mine) {
+        Opening opening = new Opening(wanted.opener(), engine.sampleRate(), wanted.bufferFrames());
         try {
-            return wanted.opener().open(engine.sampleRate(), wanted.bufferFrames());
+            OutputLine line = opening.within(sink == Sink.STARTING ? OPEN_MILLIS : 200);
+            if (line != null) {
+                return line;
+            }
+            sink = Sink.FROZEN;
+            while (mine(mine) && choice == wanted && !opening.done()) {
+                passSilently(clock.nanos() + RETRY_NANOS / 8, wanted, mine);
+            }
+            if (opening.done() && mine(mine) && choice == wanted) {
+                return opening.within(0);
+            }
+            opening.giveUp();
+            return null;
         } catch (OutputLine.NoDevice e) {
+            sink = Sink.SILENT;
             return null;
         }
     }
 
-    private void pushTo(OutputLine line, Choice wanted) {
+    /** Renders, whatever happens: what is thrown is told, and silence takes its place. */
+    private void render(float[] floats) {
+        try {
+            engine.render(floats, BLOCK);
+        } catch (RuntimeException | Error e) {
+            Arrays.fill(floats, 0);
+            failures = failures + 1;
+            engine.panic();
+            daemon("vocalis-sound-trouble", () -> trouble.accept(e)).start();
+            LockSupport.parkNanos(5_000_000);
+        }
+    }
+
+    private void pushTo(OutputLine line, Choice wanted, long mine) {
+        float[] floats = new float[2 * BLOCK];
+        byte[] bytes = new byte[4 * BLOCK];
         double perNano = engine.sampleRate() * 1e-9;
         double held = 0;
         boolean filled = false;
         long left = clock.nanos();
-        while (running && choice == wanted) {
-            engine.render(floats, BLOCK);
+        while (mine(mine) && choice == wanted) {
+            render(floats);
             if (muted) {
                 Arrays.fill(bytes, (byte) 0);
             } else {
-                toBytes();
+                toBytes(floats, bytes);
             }
             long before = clock.nanos();
             held -= (before - left) * perNano;
@@ -154,7 +272,13 @@ public final class AudioOutput implements AutoCloseable {
                 underruns = underruns + 1;
                 held = 0;
             }
-            if (line.write(bytes, bytes.length) < bytes.length) {
+            writes = writes + 1;
+            boolean took = line.write(bytes, bytes.length) == bytes.length;
+            if (turn != mine) {
+                return;
+            }
+            writes = writes + 1;
+            if (!took) {
                 return;
             }
             left = clock.nanos();
@@ -173,11 +297,12 @@ public final class AudioOutput implements AutoCloseable {
     }
 
     /** Renders at the pace of the clock until a moment, or another device is chosen. */
-    private void passSilently(long until, Choice wanted) {
+    private void passSilently(long until, Choice wanted, long mine) {
+        float[] floats = new float[2 * BLOCK];
         resetPace();
         int bufferFrames = wanted.bufferFrames();
-        while (running && choice == wanted && clock.nanos() < until) {
-            engine.render(floats, BLOCK);
+        while (mine(mine) && choice == wanted && clock.nanos() < until) {
+            render(floats);
             countLate();
             long ahead = paceFrames - elapsedFrames();
             if (ahead > bufferFrames / 2) {
@@ -189,7 +314,7 @@ public final class AudioOutput implements AutoCloseable {
     /** Runs the silent stand-in on the caller's thread for a time of the clock: soaks and tests. */
     public void passSilentlyFor(long nanos) {
         running = true;
-        passSilently(clock.nanos() + nanos, choice);
+        passSilently(clock.nanos() + nanos, choice, turn);
         running = false;
     }
 
@@ -212,7 +337,7 @@ public final class AudioOutput implements AutoCloseable {
         return (long) ((clock.nanos() - paceStart) * 1e-9 * engine.sampleRate());
     }
 
-    private void toBytes() {
+    private static void toBytes(float[] floats, byte[] bytes) {
         for (int i = 0; i < floats.length; i++) {
             int v = Math.round(floats[i] * 32767);
             bytes[2 * i] = (byte) v;

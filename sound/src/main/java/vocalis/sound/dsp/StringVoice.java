@@ -37,7 +37,9 @@ public final class StringVoice {
     /** Frames between two points at which a moving pitch is reckoned. */
     static final int CONTROL = 16;
 
-    private static final double VIBRATO_HZ = 5.3;
+    /** How fast a hand shakes when nothing else is asked, set by ear. */
+    public static final double VIBRATO_HZ = 5.3;
+
     private static final int LINE = 4096;
     private static final int MASK = LINE - 1;
     private static final double TINY = 1e-18;
@@ -78,6 +80,7 @@ public final class StringVoice {
     private double depth;
     private double depthTarget;
     private double vibratoPhase;
+    private double vibratoHz = VIBRATO_HZ;
     private boolean moves;
     private int controlLeft;
     private double delay;
@@ -169,6 +172,12 @@ public final class StringVoice {
 
     /** Shakes the string up to a number of cents above its pitch; 0 ends it. */
     public void vibrato(double cents) {
+        vibrato(cents, VIBRATO_HZ);
+    }
+
+    /** Shakes the string up to some cents, so many times a second. */
+    public void vibrato(double cents, double hz) {
+        vibratoHz = hz;
         depthTarget = cents;
         if (depth == 0) {
             vibratoPhase = 0;
@@ -395,7 +404,7 @@ public final class StringVoice {
         if (depthTarget == 0 && depth < 0.3) {
             depth = 0;
         }
-        vibratoPhase += 2 * Math.PI * VIBRATO_HZ * step / sampleRate;
+        vibratoPhase += 2 * Math.PI * vibratoHz * step / sampleRate;
         double cents = glide + bend + depth * 0.5 * (1 - Math.cos(vibratoPhase));
         double wanted = patch.loopDelay(patch.hz * Math.pow(2, cents / 1200));
         delayStep = (Math.max(StringPatch.TAPS, wanted) - delay) / step;

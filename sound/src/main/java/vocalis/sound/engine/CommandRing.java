@@ -4,8 +4,8 @@ import java.lang.invoke.MethodHandles;
 import java.lang.invoke.VarHandle;
 
 /**
- * A bounded ring from one producer to the audio thread over preallocated arrays: an int and a long
- * per command. Neither side blocks or allocates.
+ * A bounded ring from one producer to the audio thread over preallocated arrays: an int, a long and
+ * a stamp per command. Neither side blocks or allocates.
  */
 final class CommandRing {
 
@@ -25,6 +25,7 @@ final class CommandRing {
     private final int mask;
     private final int[] kinds;
     private final long[] values;
+    private final long[] stamps;
 
     @SuppressWarnings("unused") // through TAIL
     private long tail;
@@ -42,18 +43,30 @@ final class CommandRing {
         this.mask = capacity - 1;
         this.kinds = new int[capacity];
         this.values = new long[capacity];
+        this.stamps = new long[capacity];
     }
 
     /** Producer: puts a command in, or says {@code false} when the ring is full. */
-    boolean offer(int kind, long value) {
+    boolean offer(int kind, long value, long stamp) {
         long t = (long) TAIL.get(this);
-        if (t - (long) HEAD.getAcquire(this) > mask) {
+        if (!hasRoom()) {
             return false;
         }
+        stamps[(int) t & mask] = stamp;
         kinds[(int) t & mask] = kind;
         values[(int) t & mask] = value;
         TAIL.setRelease(this, t + 1);
         return true;
+    }
+
+    /** Producer: whether the next command has room. */
+    boolean hasRoom() {
+        return (long) TAIL.get(this) - (long) HEAD.getAcquire(this) <= mask;
+    }
+
+    /** Consumer: stamp of the next command. */
+    long peekStamp() {
+        return stamps[(int) (long) HEAD.get(this) & mask];
     }
 
     /** Consumer: kind of the next command, or -1 when there is none. */

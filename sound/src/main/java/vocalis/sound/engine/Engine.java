@@ -1,5 +1,6 @@
 package vocalis.sound.engine;
 
+import vocalis.sound.dsp.AmpSettings;
 import vocalis.sound.dsp.Amplifier;
 import vocalis.sound.dsp.Bass;
 import vocalis.sound.dsp.Kit;
@@ -10,14 +11,15 @@ import vocalis.sound.dsp.Limiter;
  * device, files and tests.
  *
  * <p>Design: one thread calls render and nothing in it waits, allocates or locks. Programs and
- * settings are immutable and arrive by one volatile write each, read once per block; commands
- * (play, stop, hear, release) through a ring from one producer thread. Blocks are split where an
- * event falls, so events are exact to the frame. A program published while the loop runs keeps the
- * position: its events are heard from the next one on, and the first of them damps what the old
- * program left ringing. Single voicings sound on a guitar of their own, so that the loop's strings
- * are not touched; the loop is ducked meanwhile. A power chord sounded under one has a fourth.
+ * settings are immutable and arrive by one volatile write each, read once per block; play and hear
+ * come through a ring from one producer thread, stop and release by the stamp of the last of them
+ * that they end, so that they need no room. Blocks are split where an event falls, so events are
+ * exact to the frame. A program published while the loop runs keeps the position: its events are
+ * heard from the next one on, and the first of them damps what the old program left ringing. Single
+ * voicings sound on a guitar of their own, so that the loop's strings are not touched; the loop is
+ * ducked meanwhile. A power chord sounded under one has a fourth.
  */
-public final class Engine {
+public final class Engine implements Source {
 
     /** Frames rendered at a time inside {@link #render}. */
     public static final int BLOCK = 128;
@@ -29,14 +31,14 @@ public final class Engine {
     static final int WAITING = 256;
 
     private static final int PLAY = 0;
-    private static final int STOP = 1;
-    private static final int HEAR = 2;
-    private static final int RELEASE = 3;
+    private static final int HEAR = 1;
 
     private static final double DUCKED = 0.18;
     private static final double DUCK_SECONDS = 0.03;
     private static final double HEAR_VELOCITY = 0.8;
     private static final double SLEW = 0.002;
+    private static final double GAIN_A_BLOCK = 0.02;
+    private static final double HEARD_A_BLOCK = 0.05;
     private static final double CEILING = 0.89;
 
     private final double sampleRate;
@@ -52,30 +54,50 @@ public final class Engine {
     private int nextSample;
     private final Telemetry telemetry = new Telemetry();
 
-    private volatile Program program = Program.EMPTY;
-    private volatile Settings settings;
-    private volatile Amplifier[] newAmps;
-    private volatile Amplifier newSecond;
-    private volatile boolean panic;
+    /** A program with the amplifiers of its tones, built before it is published. */
+    private record Loaded(Program program, Amplifier[] first, Amplifier[] second) {
+        static Loaded of(Program program) {
+            return new Loaded(program, new Amplifier[0], new Amplifier[0]);
+        }
+    }
 
+    /** The amplifiers of the four guitars, as the settings have them. */
+    private record Amps(Amplifier loop, Amplifier second, Amplifier hand, Amplifier under) {}
+
+    private volatile Loaded loaded = Loaded.of(Program.EMPTY);
+    private volatile Settings settings;
+    private volatile Amps amps;
+    private volatile boolean panic;
+    private volatile long stoppedUpTo = -1;
+    private volatile long releasedUpTo = -1;
+    private long plays;
+    private long hears;
+
+    private Loaded taken = loaded;
     private Program current = Program.EMPTY;
     private boolean playing;
     private boolean audition;
+    private long playStamp = -1;
+    private long hearStamp = -1;
     private boolean freshLoop;
     private boolean freshSecond;
+    private int loopTone = -1;
+    private int secondTone = -1;
+    private int section;
+    private double tempo;
     private double tick;
     private int nextEvent;
     private long frames;
-    private double volume;
-    private double duck = 1;
     private final double[] low = new double[BLOCK];
     private double bassGain;
     private double kitGain;
     private double clickGain;
-    private double oneGain;
-    private double twoGain;
     private double hearGain = 1;
-    private double heardGain = 1;
+    private final Ramp volume;
+    private final Ramp duck = new Ramp(1, 1);
+    private final Ramp one;
+    private final Ramp two;
+    private final Ramp heard = new Ramp(1, HEARD_A_BLOCK);
 
     /**
      * @param sampleRate frames per second
@@ -85,13 +107,19 @@ public final class Engine {
     public Engine(double sampleRate, Settings settings, long seed) {
         this.sampleRate = sampleRate;
         this.settings = settings;
-        this.volume = settings.volume();
-        this.oneGain = settings.first().gain();
-        this.twoGain = settings.second().gain();
-        loop = part(settings.first(), seed);
-        second = part(settings.second(), seed + 500);
-        hand = part(settings.first(), seed + 1000);
-        under = part(settings.first(), seed + 1500);
+        volume = new Ramp(settings.volume(), GAIN_A_BLOCK);
+        one = new Ramp(settings.first().gain(), GAIN_A_BLOCK);
+        two = new Ramp(settings.second().gain(), GAIN_A_BLOCK);
+        amps =
+                new Amps(
+                        amplifier(settings.first()),
+                        amplifier(settings.second()),
+                        amplifier(settings.first()),
+                        amplifier(settings.first()));
+        loop = part(amps.loop(), seed);
+        second = part(amps.second(), seed + 500);
+        hand = part(amps.hand(), seed + 1000);
+        under = part(amps.under(), seed + 1500);
         bass = new Bass(sampleRate, seed + 2000);
         kit = new Kit(sampleRate);
         limiter = new Limiter(sampleRate, CEILING);
@@ -102,15 +130,20 @@ public final class Engine {
         clickGain = settings.click();
     }
 
-    private Part part(Rig rig, long seed) {
-        return new Part(sampleRate, MOST_STRINGS, BLOCK, amplifier(rig), seed);
+    private Part part(Amplifier amp, long seed) {
+        return new Part(sampleRate, MOST_STRINGS, BLOCK, amp, seed);
     }
 
     private Amplifier amplifier(Rig rig) {
-        return new Amplifier(sampleRate, rig.amp(), rig.bank().guitar().pickup());
+        return amplifier(rig, rig.amp());
+    }
+
+    private Amplifier amplifier(Rig rig, AmpSettings amp) {
+        return new Amplifier(sampleRate, amp, rig.bank().guitar().pickup());
     }
 
     /** Frames per second. */
+    @Override
     public double sampleRate() {
         return sampleRate;
     }
@@ -120,9 +153,19 @@ public final class Engine {
         return telemetry;
     }
 
-    /** Publishes a program; it takes over at its next event. */
-    public void publish(Program next) {
-        program = next;
+    /**
+     * Publishes a program; it takes over at its next event. The amplifiers of its tones are built
+     * here, on the caller's thread.
+     */
+    public synchronized void publish(Program next) {
+        Settings now = settings;
+        Amplifier[] first = new Amplifier[next.tones.length];
+        Amplifier[] other = new Amplifier[next.tones.length];
+        for (int i = 0; i < first.length; i++) {
+            first[i] = amplifier(now.first(), next.tones[i]);
+            other[i] = amplifier(now.second(), next.tones[i]);
+        }
+        loaded = new Loaded(next, first, other);
     }
 
     /**
@@ -130,11 +173,16 @@ public final class Engine {
      */
     public synchronized void publish(Settings next) {
         Rig first = next.first();
-        if (differs(first, settings.first())) {
-            newAmps = new Amplifier[] {amplifier(first), amplifier(first), amplifier(first)};
-        }
-        if (differs(next.second(), settings.second())) {
-            newSecond = amplifier(next.second());
+        Amps now = amps;
+        boolean one = differs(first, settings.first());
+        boolean two = differs(next.second(), settings.second());
+        if (one || two) {
+            amps =
+                    new Amps(
+                            one ? amplifier(first) : now.loop(),
+                            two ? amplifier(next.second()) : now.second(),
+                            one ? amplifier(first) : now.hand(),
+                            one ? amplifier(first) : now.under());
         }
         settings = next;
     }
@@ -145,12 +193,12 @@ public final class Engine {
 
     /** Starts the loop at a tick. False when too many commands wait. */
     public boolean play(long fromTick) {
-        return commands.offer(PLAY, fromTick);
+        return commands.offer(PLAY, fromTick, ++plays);
     }
 
-    /** Stops the loop; what rings is damped. */
-    public boolean stop() {
-        return commands.offer(STOP, 0);
+    /** Stops the loop; what rings is damped. It needs no room among the commands. */
+    public void stop() {
+        stoppedUpTo = plays;
     }
 
     /** Sounds a shape, given by its frets (lowest string first, -1 for silence), until released. */
@@ -160,20 +208,22 @@ public final class Engine {
 
     /** Sounds a voicing until {@link #release}. False when too many commands wait. */
     public boolean hear(Sample sample) {
-        samples[nextSample] = sample;
-        if (!commands.offer(HEAR, nextSample)) {
+        if (!commands.hasRoom()) {
             return false;
         }
+        samples[nextSample] = sample;
+        commands.offer(HEAR, nextSample, ++hears);
         nextSample = (nextSample + 1) % WAITING;
         return true;
     }
 
-    /** Ends what {@link #hear} began. */
-    public boolean release() {
-        return commands.offer(RELEASE, 0);
+    /** Ends what {@link #hear} began. It needs no room among the commands. */
+    public void release() {
+        releasedUpTo = hears;
     }
 
     /** Silence at once, whatever waits. */
+    @Override
     public void panic() {
         panic = true;
     }
@@ -184,6 +234,7 @@ public final class Engine {
      * @param out interleaved stereo, at least {@code 2 · count} long, overwritten
      * @param count frames
      */
+    @Override
     public void render(float[] out, int count) {
         int done = 0;
         while (done < count) {
@@ -206,112 +257,104 @@ public final class Engine {
             bass.silence();
             kit.silence();
         }
-        Amplifier[] amps = newAmps;
-        if (amps != null && loop.fadeTo(amps[0]) && hand.fadeTo(amps[1]) && under.fadeTo(amps[2])) {
-            newAmps = null;
-        }
-        Amplifier other = newSecond;
-        if (other != null && second.fadeTo(other)) {
-            newSecond = null;
-        }
         takeProgram();
-        for (int kind = commands.peekKind(); kind >= 0; kind = commands.peekKind()) {
-            obey(kind, commands.take());
+        while (commands.peekKind() >= 0) {
+            int kind = commands.peekKind();
+            long stamp = commands.peekStamp();
+            obey(kind, commands.take(), stamp);
         }
+        if (playing && playStamp <= stoppedUpTo) {
+            playing = false;
+            loop.dampAll();
+            second.dampAll();
+            bass.damp();
+        }
+        if (audition && hearStamp <= releasedUpTo) {
+            audition = false;
+            hand.dampAll();
+            under.dampAll();
+        }
+        Amps wanted = amps;
+        loop.use(loopTone < 0 ? wanted.loop() : taken.first()[loopTone]);
+        second.use(secondTone < 0 ? wanted.second() : taken.second()[secondTone]);
+        hand.use(wanted.hand());
+        under.use(wanted.under());
     }
 
     private void takeProgram() {
-        Program next = program;
-        if (next == current) {
+        Loaded next = loaded;
+        if (next == taken) {
             return;
         }
-        current = next;
+        taken = next;
+        current = next.program();
         freshLoop = true;
         freshSecond = true;
-        if (tick >= next.length) {
-            tick = tick % next.length;
+        if (tick >= current.length) {
+            tick =
+                    current.loopFrom
+                            + (tick - current.loopFrom) % (current.length - current.loopFrom);
         }
-        nextEvent = next.firstFrom(tick);
+        seek();
     }
 
-    private void obey(int kind, long value) {
-        switch (kind) {
-            case PLAY -> {
-                playing = true;
-                tick = Math.floorMod(value, current.length);
-                nextEvent = current.firstFrom(tick);
-                freshLoop = true;
-                freshSecond = true;
-            }
-            case STOP -> {
-                playing = false;
-                loop.dampAll();
-                second.dampAll();
-                bass.damp();
-            }
-            case HEAR -> {
-                Sample sample = samples[(int) value];
-                audition = sample.sounds();
-                hearGain = sample.gain();
-                StringBank bank = settings.first().bank();
-                hand.strum(sample, bank, HEAR_VELOCITY);
-                if (sample.under().length > 0) {
-                    under.strumUnder(sample, bank, HEAR_VELOCITY);
-                } else {
-                    under.dampAll();
-                }
-            }
-            default -> {
-                audition = false;
-                hand.dampAll();
-                under.dampAll();
-            }
+    /** Takes up what holds at the position: the next event, tones, section, tempo. */
+    private void seek() {
+        nextEvent = current.firstFrom(tick);
+        loopTone = current.toneAt(tick, 0);
+        secondTone = current.toneAt(tick, 1);
+        section = current.sectionAt(tick);
+        tempo = current.tempoAt(tick, 0);
+    }
+
+    private void obey(int kind, long value, long stamp) {
+        if (kind == PLAY) {
+            playing = true;
+            playStamp = stamp;
+            tick = Math.floorMod(value, current.length);
+            seek();
+            freshLoop = true;
+            freshSecond = true;
+            return;
         }
+        hearStamp = stamp;
+        Sample sample = samples[(int) value];
+        audition = sample.sounds();
+        hearGain = sample.gain();
+        StringBank bank = settings.first().bank();
+        hand.strum(sample, bank, HEAR_VELOCITY);
+        if (sample.under().length > 0) {
+            under.strumUnder(sample, bank, HEAR_VELOCITY);
+        } else {
+            under.dampAll();
+        }
+    }
+
+    /** Ticks that a frame takes: the program's own tempo, or the one that is set. */
+    private double perFrame(Settings set) {
+        double quarters = tempo > 0 ? tempo : set.tempo();
+        return quarters * current.ticksPerQuarter / (60 * sampleRate);
     }
 
     private void renderBlock(float[] out, int offset, int count) {
         Settings set = settings;
         java.util.Arrays.fill(out, 2 * offset, 2 * (offset + count), 0);
-        double perFrame = set.tempo() * current.ticksPerQuarter / (60 * sampleRate);
-        double startDuck = duck;
-        double duckTarget = audition ? DUCKED : 1;
-        double duckStep = count / (DUCK_SECONDS * sampleRate);
-        duck += Math.max(-duckStep, Math.min(duckStep, duckTarget - duck));
+        duck.toward(audition ? DUCKED : 1, count / (DUCK_SECONDS * sampleRate));
+        volume.toward(set.volume());
+        one.toward(set.first().gain());
+        two.toward(set.second().gain());
+        heard.toward(hearGain);
         loop.pan(set.first().pan());
         second.pan(set.second().pan());
-        double startGain = heardGain;
-        heardGain += Math.max(-0.05, Math.min(0.05, hearGain - heardGain));
-        double oneBefore = oneGain;
-        double twoBefore = twoGain;
-        oneGain += Math.max(-0.02, Math.min(0.02, set.first().gain() - oneGain));
-        twoGain += Math.max(-0.02, Math.min(0.02, set.second().gain() - twoGain));
-        double startVolume = volume;
-        volume += Math.max(-0.02, Math.min(0.02, set.volume() - volume));
         int done = 0;
         while (done < count) {
-            int span = playing ? framesToEvent(set, perFrame, count - done) : count - done;
+            int span = playing ? framesToEvent(set, count - done) : count - done;
             if (span > 0) {
                 double a = (double) done / count;
                 double b = (double) (done + span) / count;
-                double v1 = startVolume + (volume - startVolume) * a;
-                double v2 = startVolume + (volume - startVolume) * b;
-                double d1 = startDuck + (duck - startDuck) * a;
-                double d2 = startDuck + (duck - startDuck) * b;
-                double h1 = v1 * (startGain + (heardGain - startGain) * a);
-                double h2 = v2 * (startGain + (heardGain - startGain) * b);
-                StringBank bank = set.first().bank();
-                int at = offset + done;
-                double p1 = oneBefore + (oneGain - oneBefore) * a;
-                double p2 = oneBefore + (oneGain - oneBefore) * b;
-                double q1 = twoBefore + (twoGain - twoBefore) * a;
-                double q2 = twoBefore + (twoGain - twoBefore) * b;
-                loop.addTo(out, at, span, bank, v1 * d1 * p1, v2 * d2 * p2);
-                second.addTo(out, at, span, set.second().bank(), v1 * d1 * q1, v2 * d2 * q2);
-                hand.addTo(out, at, span, bank, h1 * p1, h2 * p2);
-                under.addTo(out, at, span, bank, h1 * p1, h2 * p2);
-                addGroove(out, at, span, set, v1 * d1, v2 * d2);
+                renderSpan(out, offset + done, span, set, a, b);
                 if (playing) {
-                    tick += span * perFrame;
+                    tick += span * perFrame(set);
                 }
                 done += span;
             }
@@ -319,6 +362,20 @@ public final class Engine {
         limiter.process(out, offset, count);
         frames += count;
         tell(out, offset, count);
+    }
+
+    /** Adds everybody over a span without an event, from part {@code a} to {@code b} of a block. */
+    private void renderSpan(float[] out, int at, int span, Settings set, double a, double b) {
+        StringBank bank = set.first().bank();
+        double band1 = volume.at(a) * duck.at(a);
+        double band2 = volume.at(b) * duck.at(b);
+        loop.addTo(out, at, span, bank, band1 * one.at(a), band2 * one.at(b));
+        second.addTo(out, at, span, set.second().bank(), band1 * two.at(a), band2 * two.at(b));
+        double alone1 = volume.at(a) * heard.at(a) * one.at(a);
+        double alone2 = volume.at(b) * heard.at(b) * one.at(b);
+        hand.addTo(out, at, span, bank, alone1, alone2);
+        under.addTo(out, at, span, bank, alone1, alone2);
+        addGroove(out, at, span, set, band1, band2);
     }
 
     private void addGroove(
@@ -345,7 +402,7 @@ public final class Engine {
         }
     }
 
-    private void act(Settings set, int event, double perFrame) {
+    private void act(Settings set, int event) {
         boolean one = current.part[event] == 0;
         StringBank bank = (one ? set.first() : set.second()).bank();
         Part part = one ? loop : second;
@@ -355,7 +412,7 @@ public final class Engine {
                 freshLoop &= !one;
                 freshSecond &= one;
             }
-            case Program.GESTURE -> part.gesture(current, event, bank, 1 / perFrame);
+            case Program.GESTURE -> part.gesture(current, event, bank, 1 / perFrame(set));
             case Program.BASS -> {
                 if (current.value[event] < 0) {
                     bass.damp();
@@ -363,30 +420,37 @@ public final class Engine {
                     bass.pluck(current.value[event], current.amount[event], set.cents());
                 }
             }
-            default -> kit.strike(current.value[event], current.amount[event]);
+            case Program.HIT -> kit.strike(current.value[event], current.amount[event]);
+            case Program.TEMPO -> tempo = current.amount[event];
+            case Program.SECTION -> section = current.value[event];
+            default -> {
+                if (one) {
+                    loopTone = current.value[event];
+                } else {
+                    secondTone = current.value[event];
+                }
+            }
         }
     }
 
     /** Frames until the next event, at most {@code most}; events that are due are done first. */
-    private int framesToEvent(Settings set, double perFrame, int most) {
+    private int framesToEvent(Settings set, int most) {
         while (true) {
-            if (nextEvent >= current.at.length) {
-                double left = current.length - tick;
-                if (left > 0.5 * perFrame) {
-                    return (int) Math.min(most, Math.ceil(left / perFrame - 0.5));
-                }
-                tick -= current.length;
-                nextEvent = 0;
-                if (current.at.length == 0) {
-                    return most;
-                }
-            } else {
-                double wait = current.at[nextEvent] - tick;
-                if (wait > 0.5 * perFrame) {
-                    return (int) Math.min(most, Math.ceil(wait / perFrame - 0.5));
-                }
-                act(set, nextEvent, perFrame);
+            double perFrame = perFrame(set);
+            boolean atEnd = nextEvent >= current.at.length;
+            double wait = (atEnd ? current.length : current.at[nextEvent]) - tick;
+            if (wait > 0.5 * perFrame) {
+                return (int) Math.min(most, Math.ceil(wait / perFrame - 0.5));
+            }
+            if (!atEnd) {
+                act(set, nextEvent);
                 nextEvent++;
+                continue;
+            }
+            tick -= current.length - current.loopFrom;
+            seek();
+            if (current.at.length == 0) {
+                return most;
             }
         }
     }
@@ -396,6 +460,6 @@ public final class Engine {
         for (int i = 2 * offset; i < 2 * (offset + count); i++) {
             peak = Math.max(peak, Math.abs(out[i]));
         }
-        telemetry.publish(tick, playing, audition, peak, frames);
+        telemetry.publish(tick, playing, audition, peak, frames, section);
     }
 }

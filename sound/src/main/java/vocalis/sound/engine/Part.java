@@ -19,6 +19,13 @@ final class Part {
     private static final double PAN_A_BLOCK = 0.02;
     private static final double FRET_SECONDS = 0.008;
 
+    /** How much of a stroke's force a hammering and a pulling finger give; set by ear. */
+    private static final double HAMMER_TAP = 0.55;
+
+    private static final double PULL_TAP = 0.85;
+
+    private static final Program.Gesture[] GESTURES = Program.Gesture.values();
+
     private final double sampleRate;
     private final StringVoice[] strings;
     private final StringVoice[] live;
@@ -57,14 +64,12 @@ final class Part {
         other = new double[block];
     }
 
-    /** Takes a new amplifier unless one is still coming in; says whether it did. */
-    boolean fadeTo(Amplifier next) {
-        if (incoming != null) {
-            return false;
+    /** Goes over to an amplifier, as soon as the one before it has come in. */
+    void use(Amplifier wanted) {
+        if (incoming == null && amp != wanted) {
+            incoming = wanted;
+            fade = 0;
         }
-        incoming = next;
-        fade = 0;
-        return true;
     }
 
     /** Where the part stands, −1 to 1, with equal power; it goes there over some blocks. */
@@ -108,21 +113,26 @@ final class Part {
         int s = p.string[event];
         int to = p.value[event];
         int frames = (int) Math.max(1, Math.round(p.ticks[event] * framesPerTick));
-        boolean stops = p.damping[event] <= Program.Gesture.SLIDE.ordinal();
+        Program.Gesture gesture = GESTURES[p.damping[event]];
+        boolean stops =
+                switch (gesture) {
+                    case HAMMER, PULL, SLIDE -> true;
+                    case BEND, VIBRATO -> false;
+                };
         if (s >= bank.strings() || (stops && (to < 0 || to > bank.frets()))) {
             return;
         }
-        switch (p.damping[event]) {
-            case 0 -> stop(bank, s, to, HAMMER_SECONDS, 0.55);
-            case 1 -> stop(bank, s, to, HAMMER_SECONDS, 0.85);
-            case 2 -> {
+        switch (gesture) {
+            case HAMMER -> stop(bank, s, to, HAMMER_SECONDS, HAMMER_TAP);
+            case PULL -> stop(bank, s, to, HAMMER_SECONDS, PULL_TAP);
+            case SLIDE -> {
                 int way = Math.abs(to - stoppedAt[s]);
                 slideTo[s] = way == 0 ? -1 : to;
                 slideEvery[s] = Math.max(1, frames / Math.max(1, way));
                 slideWait[s] = slideEvery[s];
             }
-            case 3 -> strings[s].bend(to, frames);
-            default -> strings[s].vibrato(to);
+            case BEND -> strings[s].bend(to, frames);
+            case VIBRATO -> strings[s].vibrato(to, p.amount[event]);
         }
     }
 

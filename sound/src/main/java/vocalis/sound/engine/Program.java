@@ -1,8 +1,11 @@
 package vocalis.sound.engine;
 
 import java.util.Arrays;
+import java.util.Locale;
+import vocalis.sound.dsp.AmpSettings;
 import vocalis.sound.dsp.Damping;
 import vocalis.sound.dsp.Piece;
+import vocalis.sound.dsp.StringVoice;
 
 /**
  * What the engine plays in a loop: strokes and gestures on the strings of two guitars, notes of the
@@ -38,12 +41,18 @@ public final class Program {
     static final byte GESTURE = 1;
     static final byte BASS = 2;
     static final byte HIT = 3;
+    static final byte TEMPO = 4;
+    static final byte TONE = 5;
+    static final byte SECTION = 6;
 
     /** Nothing to play; one bar of silence. */
     public static final Program EMPTY = new Builder(80640, 20160, 6).build();
 
     final long length;
+    final long loopFrom;
     final long ticksPerQuarter;
+    final AmpSettings[] tones;
+    final boolean ownTempo;
     final int strings;
     final long[] at;
     final byte[] kind;
@@ -59,6 +68,8 @@ public final class Program {
     private Program(Builder b, Integer[] order) {
         int n = order.length;
         length = b.length;
+        loopFrom = b.loopFrom;
+        tones = Arrays.copyOf(b.tones, b.toneCount);
         ticksPerQuarter = b.ticksPerQuarter;
         strings = b.strings;
         at = new long[n];
@@ -84,11 +95,48 @@ public final class Program {
             down[i] = b.down[from];
             System.arraycopy(b.actions, from * strings, actions, i * strings, strings);
         }
+        boolean tempo = false;
+        for (byte k : kind) {
+            tempo |= k == TEMPO;
+        }
+        ownTempo = tempo;
     }
 
     /** Length of the loop in ticks. */
     public long length() {
         return length;
+    }
+
+    /** Where the loop comes back to, in ticks; what lies before is played once. */
+    public long loopFrom() {
+        return loopFrom;
+    }
+
+    /** The tempo that holds at a tick, or a fallback where the program has none of its own. */
+    double tempoAt(double tick, double fallback) {
+        double tempo = fallback;
+        for (int i = 0; ownTempo && i < at.length && at[i] <= tick; i++) {
+            tempo = kind[i] == TEMPO ? amount[i] : tempo;
+        }
+        return tempo;
+    }
+
+    /** The section that holds at a tick; 0 before the first. */
+    int sectionAt(double tick) {
+        int section = 0;
+        for (int i = 0; i < at.length && at[i] <= tick; i++) {
+            section = kind[i] == SECTION ? value[i] : section;
+        }
+        return section;
+    }
+
+    /** The tone that a guitar has at a tick: an index into the program's tones, −1 for its own. */
+    int toneAt(double tick, int guitar) {
+        int tone = -1;
+        for (int i = 0; tones.length > 0 && i < at.length && at[i] <= tick; i++) {
+            tone = kind[i] == TONE && part[i] == guitar ? value[i] : tone;
+        }
+        return tone;
     }
 
     /** Number of events. */
@@ -111,25 +159,41 @@ public final class Program {
         return kind[event] == STRIKE && part[event] == guitar;
     }
 
-    /** An event in short words, for tests and messages. */
+    /** An event in short words, all that it says, for tests and messages. */
     public String describe(int event) {
         return switch (kind[event]) {
-            case STRIKE ->
-                    "strike "
-                            + part[event]
-                            + " "
-                            + Arrays.toString(
-                                    Arrays.copyOfRange(
-                                            actions, event * strings, (event + 1) * strings));
+            case STRIKE -> {
+                int[] mine = Arrays.copyOfRange(actions, event * strings, (event + 1) * strings);
+                yield "strike "
+                        + part[event]
+                        + " "
+                        + Arrays.toString(mine)
+                        + " "
+                        + force(event)
+                        + " "
+                        + damping[event]
+                        + (down[event] ? " down" : " up");
+            }
             case GESTURE ->
                     Gesture.values()[damping[event]]
+                            + " "
+                            + part[event]
                             + " string "
                             + string[event]
                             + " to "
-                            + value[event];
-            case BASS -> "bass " + value[event];
-            default -> "hit " + Piece.values()[value[event]];
+                            + value[event]
+                            + " in "
+                            + ticks[event];
+            case BASS -> "bass " + value[event] + " " + force(event);
+            case TEMPO -> "tempo " + amount[event];
+            case TONE -> "tone of " + part[event] + ": " + value[event];
+            case SECTION -> "section " + value[event];
+            default -> "hit " + value[event] + " " + force(event);
         };
+    }
+
+    private String force(int event) {
+        return String.format(Locale.ROOT, "%.3f", amount[event]);
     }
 
     /** Index of the first event at or after a time; {@link #events()} when there is none. */
@@ -152,6 +216,9 @@ public final class Program {
         private final long length;
         private final long ticksPerQuarter;
         private final int strings;
+        private long loopFrom;
+        private AmpSettings[] tones = new AmpSettings[4];
+        private int toneCount;
         private long[] at = new long[16];
         private byte[] kind = new byte[16];
         private byte[] part = new byte[16];
@@ -165,7 +232,7 @@ public final class Program {
         private int count;
 
         /**
-         * @param length ticks of the loop, above zero
+         * @param length ticks to the end, above zero
          * @param ticksPerQuarter resolution
          * @param strings number of strings
          */
@@ -178,6 +245,50 @@ public final class Program {
             this.ticksPerQuarter = ticksPerQuarter;
             this.strings = strings;
             this.actions = new int[16 * strings];
+        }
+
+        /** Where the loop comes back to; what lies before is played once. */
+        public Builder loopFrom(long tick) {
+            if (tick < 0 || tick >= length) {
+                throw new IllegalArgumentException(
+                        "a loop of " + length + " ticks cannot come back to " + tick);
+            }
+            loopFrom = tick;
+            return this;
+        }
+
+        /** Another tempo from a tick on, in quarter notes per minute, 20 to 400. */
+        public Builder tempo(long tick, double quarters) {
+            if (!(quarters >= 20 && quarters <= 400)) {
+                throw new IllegalArgumentException(
+                        "the tempo lies between 20 and 400, not " + quarters);
+            }
+            amount[next(TEMPO, tick)] = (float) quarters;
+            return this;
+        }
+
+        /** Another amplifier setting of a guitar from a tick on. */
+        public Builder tone(int guitar, long tick, AmpSettings amp) {
+            int known = 0;
+            while (known < toneCount && !tones[known].equals(amp)) {
+                known++;
+            }
+            if (known == toneCount) {
+                if (toneCount == tones.length) {
+                    tones = Arrays.copyOf(tones, 2 * toneCount);
+                }
+                tones[toneCount++] = amp;
+            }
+            int i = next(TONE, tick);
+            part[i] = (byte) guitar;
+            value[i] = known;
+            return this;
+        }
+
+        /** A section of the arrangement begins; told to whoever follows the engine. */
+        public Builder section(long tick, int index) {
+            value[next(SECTION, tick)] = index;
+            return this;
         }
 
         /** A stroke of the first guitar, ringing or under the palm. */
@@ -226,11 +337,28 @@ public final class Program {
          */
         public Builder gesture(
                 int guitar, long tick, int stringIndex, Gesture gesture, int to, long lasting) {
+            return gesture(guitar, tick, stringIndex, gesture, to, lasting, StringVoice.VIBRATO_HZ);
+        }
+
+        /**
+         * A gesture on a string that sounds.
+         *
+         * @param hz how fast a vibrato shakes
+         */
+        public Builder gesture(
+                int guitar,
+                long tick,
+                int stringIndex,
+                Gesture gesture,
+                int to,
+                long lasting,
+                double hz) {
             int i = next(GESTURE, tick);
             part[i] = (byte) guitar;
             string[i] = (byte) stringIndex;
             value[i] = to;
             ticks[i] = lasting;
+            amount[i] = (float) hz;
             damping[i] = (byte) gesture.ordinal();
             return this;
         }
@@ -277,7 +405,12 @@ public final class Program {
         public Program build() {
             Integer[] order = new Integer[count];
             Arrays.setAll(order, i -> i);
-            Arrays.sort(order, (a, b) -> Long.compare(at[a], at[b]));
+            Arrays.sort(
+                    order,
+                    (a, b) ->
+                            at[a] != at[b]
+                                    ? Long.compare(at[a], at[b])
+                                    : Boolean.compare(kind[a] < TEMPO, kind[b] < TEMPO));
             return new Program(this, order);
         }
     }

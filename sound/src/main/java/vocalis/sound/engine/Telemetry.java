@@ -16,6 +16,7 @@ public final class Telemetry {
         private boolean audition;
         private double peak;
         private long frames;
+        private int section;
 
         /** Position in the loop in ticks. */
         public double tick() {
@@ -35,6 +36,11 @@ public final class Telemetry {
         /** Largest sample of the block after the limiter, 0 to 1. */
         public double peak() {
             return peak;
+        }
+
+        /** Index of the section that is played. */
+        public int section() {
+            return section;
         }
 
         /** Frames rendered since the engine was made. */
@@ -61,13 +67,15 @@ public final class Telemetry {
     @SuppressWarnings("unused") // through SHARED
     private volatile int shared = 2;
 
-    void publish(double tick, boolean playing, boolean audition, double peak, long frames) {
+    void publish(
+            double tick, boolean playing, boolean audition, double peak, long frames, int section) {
         Reading r = readings[writing];
         r.tick = tick;
         r.playing = playing;
         r.audition = audition;
         r.peak = peak;
         r.frames = frames;
+        r.section = section;
         writing = (int) SHARED.getAndSet(this, writing | FRESH) & 3;
     }
 

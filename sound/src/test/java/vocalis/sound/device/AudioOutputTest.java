@@ -2,6 +2,10 @@ package vocalis.sound.device;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
@@ -10,6 +14,7 @@ import vocalis.sound.Measure;
 import vocalis.sound.dsp.AmpSettings;
 import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Program;
+import vocalis.sound.engine.Source;
 
 class AudioOutputTest {
 
@@ -276,12 +281,129 @@ class AudioOutputTest {
                 .hasMessageContaining("no sound device");
     }
 
+    /**
+     * A device that stops taking anything is left behind; the stand-in plays on, and it is tried
+     * again. The thread stuck in it never renders again.
+     */
+    @Test
+    void aFrozenDeviceIsNoticedAndLeftBehind() {
+        Engine engine = looping();
+        AtomicInteger opened = new AtomicInteger();
+        AtomicInteger closed = new AtomicInteger();
+        CountDownLatch thaw = new CountDownLatch(1);
+        OutputLine.Opener freezing =
+                (rate, frames) -> {
+                    int attempt = opened.incrementAndGet();
+                    return new OutputLine() {
+                        private int writes;
+
+                        @Override
+                        public int write(byte[] bytes, int count) {
+                            if (attempt == 1 && ++writes > 20) {
+                                try {
+                                    thaw.await();
+                                } catch (InterruptedException e) {
+                                    throw new IllegalStateException(e);
+                                }
+                            }
+                            Clock.system().sleep(count / 4 * 1_000_000_000L / 48000);
+                            return count;
+                        }
+
+                        @Override
+                        public void close() {
+                            closed.incrementAndGet();
+                        }
+                    };
+                };
+        try (AudioOutput output = new AudioOutput(engine, freezing, Clock.system(), 2048)) {
+            output.start();
+            await(() -> output.sink() == AudioOutput.Sink.FROZEN);
+            long frames = engine.telemetry().latest().frames();
+            await(() -> engine.telemetry().latest().frames() > frames + 24_000);
+            assertThat(closed.get()).isEqualTo(1);
+            await(() -> output.sink() == AudioOutput.Sink.DEVICE);
+            assertThat(opened.get()).isEqualTo(2);
+            assertThat(output.muted()).isTrue();
+            thaw.countDown();
+            long then = engine.telemetry().latest().frames();
+            await(() -> engine.telemetry().latest().frames() > then + 24_000);
+            assertThat(engine.telemetry().latest().playing()).isTrue();
+        }
+    }
+
+    /** A sound server that does not even open: the stand-in plays meanwhile. */
+    @Test
+    void aDeviceThatDoesNotOpenHoldsNothingUp() {
+        Engine engine = looping();
+        CountDownLatch answer = new CountDownLatch(1);
+        Keeping keeping = new Keeping();
+        OutputLine.Opener slow =
+                (rate, frames) -> {
+                    try {
+                        answer.await();
+                    } catch (InterruptedException e) {
+                        throw new OutputLine.NoDevice("interrupted", e);
+                    }
+                    return keeping.open(rate, frames);
+                };
+        try (AudioOutput output = new AudioOutput(engine, slow, Clock.system(), 2048)) {
+            output.start();
+            await(() -> output.sink() == AudioOutput.Sink.FROZEN);
+            await(() -> engine.telemetry().latest().peak() > 0.01);
+            answer.countDown();
+            await(() -> keeping.frames > 4096);
+            assertThat(output.sink()).isEqualTo(AudioOutput.Sink.DEVICE);
+        }
+    }
+
+    /** What the engine throws is told, silence takes its place, and the thread goes on. */
+    @Test
+    void anExceptionWhileRenderingIsToldAndSurvived() {
+        Engine engine = looping();
+        AtomicInteger blocks = new AtomicInteger();
+        Source breaking =
+                new Source() {
+                    @Override
+                    public void render(float[] out, int count) {
+                        if (blocks.incrementAndGet() == 30) {
+                            throw new IllegalStateException("a wrong event");
+                        }
+                        engine.render(out, count);
+                    }
+
+                    @Override
+                    public void panic() {
+                        engine.panic();
+                    }
+
+                    @Override
+                    public double sampleRate() {
+                        return engine.sampleRate();
+                    }
+                };
+        List<Throwable> told = new CopyOnWriteArrayList<>();
+        Keeping keeping = new Keeping();
+        try (AudioOutput output =
+                new AudioOutput(breaking, keeping, Clock.system(), 2048, told::add)) {
+            output.start();
+            await(() -> !told.isEmpty());
+            assertThat(told.get(0)).hasMessage("a wrong event");
+            await(() -> !engine.telemetry().latest().playing());
+            engine.play(0);
+            await(() -> engine.telemetry().latest().playing());
+            await(() -> blocks.get() > 60);
+            assertThat(output.failures()).isEqualTo(1);
+            assertThat(output.sink()).isEqualTo(AudioOutput.Sink.DEVICE);
+        }
+    }
+
     private static void await(BooleanSupplier condition) {
         long end = System.nanoTime() + 20_000_000_000L;
         while (!condition.getAsBoolean()) {
             assertThat(System.nanoTime()).as("waited too long").isLessThan(end);
             try {
-                Thread.sleep(10);
+                TimeUnit.MILLISECONDS.sleep(10);
             } catch (InterruptedException e) {
                 throw new AssertionError(e);
             }

@@ -160,10 +160,10 @@ class BandEngineTest {
                         .hit(0, Piece.KICK, 1)
                         .build();
         assertThat(p.events()).isEqualTo(4);
-        assertThat(p.describe(0)).isEqualTo("bass 40");
-        assertThat(p.describe(1)).isEqualTo("hit KICK");
-        assertThat(p.describe(2)).isEqualTo("hit HAT");
-        assertThat(p.describe(3)).isEqualTo("BEND string 2 to 100");
+        assertThat(p.describe(0)).isEqualTo("bass 40 1.000");
+        assertThat(p.describe(1)).isEqualTo("hit " + Piece.KICK.ordinal() + " 1.000");
+        assertThat(p.describe(2)).isEqualTo("hit " + Piece.HAT.ordinal() + " 1.000");
+        assertThat(p.describe(3)).isEqualTo("BEND 0 string 2 to 100 in 5");
         assertThat(p.strikes(0, 0)).isFalse();
         assertThat(p.at(3)).isEqualTo(50);
     }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.sun.management.ThreadMXBean;
 import java.lang.management.ManagementFactory;
+import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
 import vocalis.sound.Measure;
 import vocalis.sound.dsp.AmpSettings;
@@ -171,38 +172,119 @@ class EngineTest {
         assertThat(Measure.peak(tail, RATE, 2 * RATE)).isLessThan(1e-3);
         engine.play(0);
         Measure.left(engine, 0.4);
+        assertThat(engine.hear(A5)).isTrue();
+        Measure.left(engine, 0.2);
         engine.panic();
-        Measure.left(engine, 0.1);
+        double[] after = Measure.left(engine, 0.3);
         assertThat(engine.telemetry().latest().playing()).isFalse();
+        assertThat(engine.telemetry().latest().audition()).isFalse();
+        // The strings stop at once; what the cabinet and the limiter still hold is over in 50 ms.
+        assertThat(Measure.peak(after, RATE / 20, after.length)).isLessThan(1e-3);
     }
 
     /**
-     * The gate of STYLE: 20,000 warmed blocks with switches, tones and auditions allocate nothing.
+     * 20,000 warmed blocks allocate nothing on the thread that renders them, while another thread
+     * publishes programs with tones and tempos, turns the amplifier, and holds and releases
+     * voicings.
      */
     @Test
-    void warmedBlocksAllocateNothing() {
+    void warmedBlocksAllocateNothing() throws InterruptedException {
         Engine engine = Measure.engine(AmpSettings.GAIN);
-        Program[] families = {eighths(A5), eighths(FOURTH)};
+        Program[] families = {eighths(A5), eighths(FOURTH), toned()};
         engine.publish(families[0]);
         engine.play(0);
-        float[] out = new float[2 * Engine.BLOCK];
-        ThreadMXBean threads = (ThreadMXBean) ManagementFactory.getThreadMXBean();
-        long id = Thread.currentThread().getId();
-        for (int i = 0; i < 20_000; i++) {
-            engine.render(out, Engine.BLOCK);
-        }
-        threads.getThreadAllocatedBytes(id);
-        long before = threads.getThreadAllocatedBytes(id);
-        for (int i = 0; i < 20_000; i++) {
-            engine.publish(families[(i / 500) % 2]);
-            if (i % 2000 == 999) {
+        AtomicLong block = new AtomicLong();
+        AtomicLong allocated = new AtomicLong(-1);
+        AtomicLong auditions = new AtomicLong();
+        Thread renderer =
+                new Thread(
+                        () -> {
+                            float[] out = new float[2 * Engine.BLOCK];
+                            ThreadMXBean threads =
+                                    (ThreadMXBean) ManagementFactory.getThreadMXBean();
+                            long id = Thread.currentThread().getId();
+                            long before = 0;
+                            for (int i = 0; i < 40_000; i++) {
+                                if (i == 20_000) {
+                                    threads.getThreadAllocatedBytes(id);
+                                    before = threads.getThreadAllocatedBytes(id);
+                                }
+                                engine.render(out, Engine.BLOCK);
+                                block.set(i);
+                            }
+                            allocated.set(threads.getThreadAllocatedBytes(id) - before);
+                        });
+        renderer.start();
+        long done = 0;
+        while (renderer.isAlive()) {
+            long now = block.get();
+            if (now - done < 150) {
+                Thread.onSpinWait();
+                continue;
+            }
+            done = now;
+            long turn = now / 150;
+            engine.publish(families[(int) (turn % 3)]);
+            int step = (int) (turn % 5) - 2;
+            AmpSettings amp = AmpSettings.GAIN.turned(new int[] {step, 0, 0, 0, 0, 0});
+            engine.publish(new Settings(Measure.bank(), amp, 100 + step, 1));
+            if (turn % 2 == 0) {
+                engine.hear(OCTAVE);
+            } else {
+                auditions.addAndGet(engine.telemetry().latest().audition() ? 1 : 0);
                 engine.release();
             }
-            engine.render(out, Engine.BLOCK);
         }
-        long allocated = threads.getThreadAllocatedBytes(id) - before;
-        System.out.println("bytes allocated by 20,000 warmed blocks: " + allocated);
-        assertThat(allocated).isZero();
+        renderer.join();
+        System.out.println("bytes allocated by 20,000 warmed blocks: " + allocated.get());
+        assertThat(auditions.get()).isGreaterThan(20);
+        assertThat(allocated.get()).isZero();
+    }
+
+    /** Eighths with another tone and tempo in the second half. */
+    private static Program toned() {
+        Program.Builder b = new Program.Builder(4 * QUARTER, QUARTER, 6);
+        for (int i = 0; i < 8; i++) {
+            b.add(i * QUARTER / 2, A5, 0.8, false, true);
+        }
+        b.tone(0, 2 * QUARTER, AmpSettings.CLEAN).tempo(0, 120).tempo(2 * QUARTER, 180);
+        return b.section(2 * QUARTER, 1).build();
+    }
+
+    /** A program's own tempo, tone and section hold from their tick on, and after a seek. */
+    @Test
+    void temposTonesAndSectionsAreEvents() {
+        Engine engine = Measure.engine(AmpSettings.GAIN);
+        engine.publish(toned());
+        engine.play(0);
+        double[] gain = Measure.left(engine, 1);
+        assertThat(engine.telemetry().latest().tick()).isCloseTo(2 * QUARTER, within(60.0));
+        assertThat(engine.telemetry().latest().section()).isZero();
+        Measure.left(engine, 0.1);
+        assertThat(engine.telemetry().latest().section()).isEqualTo(1);
+        double[] clean = Measure.left(engine, 0.4);
+        assertThat(crest(clean)).isGreaterThan(1.2 * crest(gain));
+        // Two quarters at 180 last two thirds of a second; then round to the start at 120.
+        Measure.left(engine, 2 / 3.0 - 0.5);
+        double tick = engine.telemetry().latest().tick();
+        assertThat(Math.min(tick, 4 * QUARTER - tick)).isLessThan(120);
+        engine.play(3 * QUARTER);
+        Measure.left(engine, 0.1);
+        assertThat(engine.telemetry().latest().section()).isEqualTo(1);
+        assertThat(engine.telemetry().latest().tick())
+                .isCloseTo(3 * QUARTER + 0.3 * QUARTER, within(200.0));
+    }
+
+    /** What lies before the point that the loop comes back to is played once. */
+    @Test
+    void theLoopComesBackToWhereItIsTold() {
+        Engine engine = Measure.engine(AmpSettings.CLEAN);
+        Program.Builder b = new Program.Builder(4 * QUARTER, QUARTER, 6);
+        engine.publish(b.add(0, A5, 0.8, false, true).loopFrom(QUARTER).build());
+        engine.play(0);
+        Measure.left(engine, 2.25);
+        assertThat(engine.telemetry().latest().tick()).isCloseTo(1.5 * QUARTER, within(120.0));
+        assertThatThrownBy(() -> b.loopFrom(4 * QUARTER)).hasMessageContaining("come back");
     }
 
     @Test
@@ -279,16 +361,48 @@ class EngineTest {
         assertThat(threads.getThreadAllocatedBytes(id) - before).isZero();
     }
 
+    /** A full ring refuses what begins; what ends needs no room, so nothing is left ducked. */
     @Test
-    void commandsAreRefusedWhenTooManyWait() {
+    void commandsAreRefusedWhenTooManyWaitAndEndingsNever() {
         Engine engine = Measure.engine(AmpSettings.CLEAN);
+        engine.publish(eighths(A5));
         int accepted = 0;
         while (engine.play(0)) {
             accepted++;
         }
         assertThat(accepted).isEqualTo(256);
+        assertThat(engine.hear(A5)).isFalse();
         engine.render(new float[256], 128);
-        assertThat(engine.stop()).isTrue();
+        assertThat(engine.hear(OCTAVE)).isTrue();
+        Measure.left(engine, 0.1);
+        assertThat(engine.telemetry().latest().audition()).isTrue();
+        while (engine.play(0)) {
+            accepted++;
+        }
+        engine.release();
+        engine.stop();
+        Measure.left(engine, 0.1);
+        assertThat(engine.telemetry().latest().audition()).isFalse();
+        assertThat(engine.telemetry().latest().playing()).isFalse();
         assertThatThrownBy(() -> Sample.of(new int[10])).hasMessageContaining("10");
+    }
+
+    /**
+     * Amplifiers published one after another while one is fading in: the newest is the one heard.
+     */
+    @Test
+    void theNewestAmplifierIsHeardInTheEnd() {
+        Engine engine = Measure.engine(AmpSettings.GAIN);
+        engine.publish(eighths(A5));
+        engine.play(0);
+        Measure.left(engine, 0.5);
+        for (AmpSettings amp :
+                new AmpSettings[] {AmpSettings.EDGE, AmpSettings.GAIN, AmpSettings.CLEAN}) {
+            engine.publish(new Settings(Measure.bank(), amp, 120, 1));
+            Measure.left(engine, 0.003);
+        }
+        Measure.left(engine, 0.2);
+        double[] now = Measure.left(engine, 2);
+        assertThat(crest(now)).isCloseTo(crest(strummed(AmpSettings.CLEAN)), within(0.8));
     }
 }

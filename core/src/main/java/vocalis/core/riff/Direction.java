@@ -1,0 +1,9 @@
+package vocalis.core.riff;
+
+/** Which way a stroke goes. */
+public enum Direction {
+    /** Down on the eighths and under the palm, up between them. */
+    ALTERNATE,
+    DOWN,
+    UP
+}

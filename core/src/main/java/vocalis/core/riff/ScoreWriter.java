@@ -1,0 +1,382 @@
+package vocalis.core.riff;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.score.Dynamics;
+import vocalis.core.score.Harmony;
+import vocalis.core.score.Manner;
+import vocalis.core.score.Origin;
+import vocalis.core.score.Score;
+import vocalis.core.score.ScoreNote;
+import vocalis.core.score.Technique;
+import vocalis.core.theory.Key;
+import vocalis.core.voicing.Sounding;
+import vocalis.core.voicing.Voicing;
+
+/** The second stage of derivation: the notes that pattern and touches make of the voicings. */
+final class ScoreWriter {
+
+    /** Names an event of a figure. */
+    private record At(String figure, int event) {}
+
+    /** A note before touches: where it lies. */
+    private record Place(int string, int fret, int midi) {}
+
+    private final Riff riff;
+    private final List<Derived.Chord> chords;
+    private final List<Voicer.Voiced> voiced;
+    private final List<Finding> findings;
+    private final Fretboard board;
+    private final MeterMap meters;
+    private final Map<At, List<Touch>> touches = new HashMap<>();
+    private final Set<Touch> placed = new HashSet<>();
+    private final Map<Touch, Finding> unplaced = new HashMap<>();
+    private final List<ScoreNote> notes = new ArrayList<>();
+
+    /** Per string the last note, to be tied to. */
+    private final ScoreNote[] last;
+
+    ScoreWriter(
+            Riff riff,
+            List<Derived.Chord> chords,
+            List<Voicer.Voiced> voiced,
+            List<Finding> findings) {
+        this.riff = riff;
+        this.chords = chords;
+        this.voiced = voiced;
+        this.findings = findings;
+        this.board = riff.ground().board();
+        this.meters = riff.meters();
+        this.last = new ScoreNote[board.strings()];
+        for (Touch t : riff.touches()) {
+            At at = new At(t.anchor().figure(), t.anchor().event());
+            touches.computeIfAbsent(at, k -> new ArrayList<>()).add(t);
+        }
+    }
+
+    Score score() {
+        List<Pass> passes = riff.passes();
+        int chord = 0;
+        for (Pass pass : passes) {
+            for (Event e : pass.events()) {
+                long at = pass.start() + e.at();
+                while (chord + 1 < chords.size() && chords.get(chord).end() <= at) {
+                    chord++;
+                }
+                if (e.sounds() && !voiced.get(chord).silent()) {
+                    write(pass, e, at, chord);
+                }
+            }
+        }
+        findUnplaced(passes);
+        return new Score(board, riff.time(), riff.length(), notes, harmonies());
+    }
+
+    private List<Harmony> harmonies() {
+        Key key = riff.ground().key();
+        List<Harmony> all = new ArrayList<>();
+        for (int i = 0; i < chords.size(); i++) {
+            Derived.Chord c = chords.get(i);
+            int bass = riff.treatments().get(i).bass().map(b -> b.pitchClass(key)).orElse(c.root());
+            Voicer.Voiced v = voiced.get(i);
+            all.add(new Harmony(c.start(), c.length(), c.root(), bass, v.symbol(), v.free()));
+        }
+        return all;
+    }
+
+    private void write(Pass pass, Event event, long at, int chord) {
+        List<Place> places =
+                event instanceof Stroke s
+                        ? struck(chords.get(chord).candidate().voicing(), s.struck())
+                        : line((LineNote) event, at, chord);
+        if (places.isEmpty()) {
+            return;
+        }
+        List<Touch> here = new ArrayList<>();
+        for (Touch t : touches.getOrDefault(new At(pass.figure().id(), event.id()), List.of())) {
+            if (t.anchor().holds(pass.figure().id(), event.id(), pass.index())) {
+                here.add(t);
+            }
+        }
+        Origin origin = new Origin(chord, pass.figure().id(), event.id(), pass.index());
+        boolean down = down(event, at);
+        List<ScoreNote> made = new ArrayList<>();
+        for (Place p : places) {
+            made.add(note(event, at, chord, p, down, origin, voice(p, places, here)));
+        }
+        for (Touch t : here) {
+            boolean meant = places.stream().anyMatch(p -> belongs(t, p, places));
+            if (!meant) {
+                miss(t, chord, at, Finding.Why.NO_VOICE);
+            }
+        }
+        for (ScoreNote n : made) {
+            notes.add(n);
+            last[n.string()] = n;
+        }
+    }
+
+    private boolean down(Event event, long at) {
+        if (event instanceof Stroke s && s.direction() != Direction.ALTERNATE) {
+            return s.direction() == Direction.DOWN;
+        }
+        boolean muted = event instanceof Stroke s && s.muted();
+        long inBar = at - meters.start(meters.bar(at));
+        return muted || inBar % Ticks.EIGHTH == 0;
+    }
+
+    private static List<Touch> voice(Place p, List<Place> places, List<Touch> here) {
+        return here.stream().filter(t -> belongs(t, p, places)).toList();
+    }
+
+    private static boolean belongs(Touch t, Place p, List<Place> places) {
+        if (t.anchor().voice() instanceof Anchor.Voice.OnString s) {
+            return s.string() == p.string();
+        }
+        int rank = ((Anchor.Voice.FromTop) t.anchor().voice()).rank();
+        long above =
+                places.stream()
+                        .filter(
+                                q ->
+                                        q.midi() > p.midi()
+                                                || q.midi() == p.midi() && q.string() > p.string())
+                        .count();
+        return above == rank;
+    }
+
+    private ScoreNote note(
+            Event event,
+            long at,
+            int chord,
+            Place place,
+            boolean down,
+            Origin origin,
+            List<Touch> mine) {
+        int fret = place.fret();
+        for (Touch t : mine) {
+            int to =
+                    t instanceof Touch.Pinned p
+                            ? p.fret()
+                            : t instanceof Touch.Moved m ? fret + m.frets() : fret;
+            boolean changes = t instanceof Touch.Pinned || t instanceof Touch.Moved;
+            if (changes && to >= 0 && to <= board.frets()) {
+                fret = to;
+                placed.add(t);
+            } else if (changes) {
+                miss(t, chord, at, Finding.Why.OFF_THE_NECK);
+            }
+        }
+        List<Technique> techniques = techniques(mine, fret, chord, at);
+        ScoreNote before = last[place.string()];
+        boolean tied =
+                event.tied() && before != null && before.end() == at && before.endFret() == fret;
+        boolean rings = event instanceof Stroke;
+        Dynamics dynamics =
+                event instanceof Stroke s ? s.dynamics() : ((LineNote) event).dynamics();
+        Manner manner = event instanceof Stroke s ? s.manner() : ((LineNote) event).manner();
+        return new ScoreNote(
+                place.string(),
+                fret,
+                at,
+                event.length(),
+                tied,
+                rings || manner == Manner.LET_RING,
+                dynamics,
+                manner,
+                down,
+                techniques,
+                Optional.of(origin));
+    }
+
+    /** What is done to a note, in time order, each from the fret reached before it. */
+    private List<Technique> techniques(List<Touch> mine, int from, int chord, long at) {
+        List<Touch> ordered = new ArrayList<>(mine);
+        ordered.sort(Comparator.comparingLong(Touch::after));
+        List<Technique> out = new ArrayList<>();
+        int fret = from;
+        for (Touch t : ordered) {
+            List<Technique> made = techniques(t, fret);
+            boolean fits = made.stream().noneMatch(k -> k.kind().moves() && k.to() > board.frets());
+            if (made.isEmpty() && !(t instanceof Touch.Pinned || t instanceof Touch.Moved)
+                    || !fits) {
+                miss(t, chord, at, Finding.Why.OFF_THE_NECK);
+                continue;
+            }
+            if (!made.isEmpty()) {
+                placed.add(t);
+            }
+            for (Technique k : made) {
+                fret = k.kind().moves() ? k.to() : fret;
+            }
+            out.addAll(made);
+        }
+        out.sort(Comparator.comparingLong(Technique::after));
+        return out;
+    }
+
+    /** What one touch does from a fret; empty when it would go below the open string. */
+    private static List<Technique> techniques(Touch touch, int from) {
+        if (touch instanceof Touch.Legato legato) {
+            List<Technique> steps = new ArrayList<>();
+            int fret = from;
+            for (Touch.Step s : legato.steps()) {
+                fret += s.frets();
+                if (fret < 0) {
+                    return List.of();
+                }
+                Technique.Kind kind = s.frets() > 0 ? Technique.Kind.HAMMER : Technique.Kind.PULL;
+                steps.add(new Technique(kind, fret, s.after(), 0));
+            }
+            return steps;
+        }
+        if (touch instanceof Touch.Slide s) {
+            int to = from + s.frets();
+            return to < 0
+                    ? List.of()
+                    : List.of(new Technique(Technique.Kind.SLIDE, to, s.after(), s.lasting()));
+        }
+        if (touch instanceof Touch.Bend b) {
+            Technique up = new Technique(Technique.Kind.BEND, b.cents(), b.after(), b.lasting());
+            return b.release().isEmpty()
+                    ? List.of(up)
+                    : List.of(
+                            up,
+                            new Technique(
+                                    Technique.Kind.RELEASE,
+                                    0,
+                                    b.release().getAsLong(),
+                                    b.lasting()));
+        }
+        if (touch instanceof Touch.Vibrato v) {
+            return List.of(new Technique(Technique.Kind.VIBRATO, v.cents(), v.after(), 0, v.hz()));
+        }
+        return List.of();
+    }
+
+    private List<Place> struck(Voicing voicing, Struck which) {
+        List<Place> places = new ArrayList<>();
+        if (which instanceof Struck.Strings strings) {
+            for (int s = 0; s < board.strings(); s++) {
+                if (strings.strikes(s)) {
+                    int fret = Math.max(0, voicing.shape().fret(s));
+                    places.add(new Place(s, fret, board.midi(s, fret)));
+                }
+            }
+            return places;
+        }
+        List<Sounding> byPitch = new ArrayList<>(voicing.soundings());
+        byPitch.sort(Comparator.comparingInt(Sounding::midi));
+        for (int i : which.of(byPitch.size())) {
+            Sounding s = byPitch.get(i);
+            places.add(new Place(s.string(), s.fret(), s.midi()));
+        }
+        return places;
+    }
+
+    /** Where a note of a line lies: pinned, or its pitch where the hand is nearest. */
+    private List<Place> line(LineNote note, long at, int chord) {
+        if (note.pitch() instanceof LinePitch.Place p) {
+            boolean there = p.string() < board.strings() && p.fret() <= board.frets();
+            if (!there) {
+                findings.add(new Finding.LineOffTheNeck(chord, at));
+                return List.of();
+            }
+            return List.of(new Place(p.string(), p.fret(), board.midi(p.string(), p.fret())));
+        }
+        int midi = midi((LinePitch.Degree) note.pitch(), chord);
+        int hand = chords.get(chord).candidate().position();
+        Place best = null;
+        int least = Integer.MAX_VALUE;
+        for (int s = 0; s < board.strings(); s++) {
+            int fret = midi - board.midi(s, 0);
+            if (fret >= 0 && fret <= board.frets()) {
+                int way = fret == 0 ? 1 : Math.abs(fret - (hand + 1));
+                if (way < least) {
+                    least = way;
+                    best = new Place(s, fret, midi);
+                }
+            }
+        }
+        if (best == null) {
+            findings.add(new Finding.LineOffTheNeck(chord, at));
+            return List.of();
+        }
+        return List.of(best);
+    }
+
+    /** MIDI number of a degree above the chord's root, or above the tonic, in its octave. */
+    private int midi(LinePitch.Degree d, int chord) {
+        Key key = riff.ground().key();
+        int from =
+                d.above() == LinePitch.Above.KEY
+                        ? key.tonic().pitchClass()
+                        : chords.get(chord).root();
+        Root root = Root.of(key, from);
+        int up = 0;
+        for (int step = 1; step < d.degree(); step++) {
+            Root next = root.step(key, 1);
+            up += Math.floorMod(next.pitchClass(key) - root.pitchClass(key), 12);
+            root = next;
+        }
+        int lowest = Integer.MAX_VALUE;
+        for (int s = 0; s < board.strings(); s++) {
+            lowest = Math.min(lowest, board.midi(s, 0));
+        }
+        return lowest + Math.floorMod(from - lowest, 12) + up + d.alter() + 12 * d.octave();
+    }
+
+    private void miss(Touch touch, int chord, long at, Finding.Why why) {
+        unplaced.putIfAbsent(touch, new Finding.TouchUnplaced(chord, at, touch, why));
+    }
+
+    /** Whether a touch has its event, only that so much of the figure is not played. */
+    private boolean waits(Anchor a, List<Pass> passes) {
+        boolean there =
+                a.pass().isEmpty()
+                        ? passes.stream().anyMatch(p -> p.figure().id().equals(a.figure()))
+                        : a.pass().get() < passes.size()
+                                && passes.get(a.pass().get()).figure().id().equals(a.figure());
+        return there
+                && riff.pattern()
+                        .find(a.figure())
+                        .flatMap(f -> f.event(a.event()))
+                        .filter(Event::sounds)
+                        .isPresent();
+    }
+
+    /** Touches that were played nowhere, or not everywhere that they should, once each. */
+    private void findUnplaced(List<Pass> passes) {
+        for (Touch t : riff.touches()) {
+            Finding missed = unplaced.get(t);
+            if (missed != null) {
+                findings.add(missed);
+            } else if (!placed.contains(t) && !waits(t.anchor(), passes)) {
+                long at =
+                        t.anchor()
+                                .pass()
+                                .filter(p -> p < passes.size())
+                                .map(p -> passes.get(p).from())
+                                .orElse(0L);
+                findings.add(
+                        new Finding.TouchUnplaced(riff.chordAt(at), at, t, Finding.Why.NO_EVENT));
+            }
+        }
+        for (EventOverride o : riff.pattern().overrides()) {
+            boolean lies =
+                    o.pass() < passes.size()
+                            && passes.get(o.pass()).figure().id().equals(o.figure());
+            if (!lies) {
+                findings.add(new Finding.OverrideUnplaced(chords.size() - 1, o));
+            }
+        }
+    }
+}

@@ -1,0 +1,235 @@
+package vocalis.core.riff;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import vocalis.core.choice.BassUnder;
+import vocalis.core.choice.Candidate;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.choice.Ranking;
+import vocalis.core.hands.Fingering;
+import vocalis.core.hands.Hand;
+import vocalis.core.hands.Muting;
+import vocalis.core.harmony.Readout;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.instrument.Shape;
+import vocalis.core.theory.Key;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
+
+/**
+ * The first stage of derivation: which voicing each chord takes. A chord whose member was chosen
+ * takes the voicing of that shape class nearest to the chosen place; one without takes the best
+ * ranked beside the chord before it. What the ground no longer allows is replaced by the best that
+ * it does, and found. Answers are remembered by all that they depend on, so an edit looks up what
+ * it left alone. Used by one thread at a time.
+ */
+final class Voicer {
+
+    private static final double OTHER_STRING = 5;
+    private static final double OTHER_CLASS = 1000;
+    private static final int REMEMBERED = 8192;
+
+    /** All that the choice of a voicing depends on. */
+    private record Ask(
+            Fretboard board,
+            Key key,
+            Hand hand,
+            Family family,
+            Optional<Member> member,
+            int root,
+            Optional<Integer> bass,
+            Optional<Shape> before) {}
+
+    /** What a problem is, before it is known which chord has it. */
+    private interface Trouble {
+        Finding at(int chord);
+    }
+
+    /**
+     * A voicing chosen.
+     *
+     * @param symbol its name in the key
+     * @param free strings that no hand silences
+     * @param silent whether it stands for a chord that cannot be played
+     */
+    record Voiced(
+            Candidate candidate,
+            boolean byHand,
+            String symbol,
+            List<Integer> free,
+            boolean silent,
+            List<Trouble> troubles) {
+
+        void find(int chord, List<Finding> findings) {
+            troubles.forEach(t -> findings.add(t.at(chord)));
+        }
+    }
+
+    private final Catalogue catalogue;
+    private final Map<Ask, Voiced> known =
+            new LinkedHashMap<>(256, 0.75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<Ask, Voiced> eldest) {
+                    return size() > REMEMBERED;
+                }
+            };
+
+    Voicer(Catalogue catalogue) {
+        this.catalogue = catalogue;
+    }
+
+    /** The voicings of a riff's chords, in their order. */
+    List<Voiced> voiced(Riff riff, Hand hand) {
+        Fretboard board = riff.ground().board();
+        Key key = riff.ground().key();
+        List<Voiced> all = new ArrayList<>();
+        for (int i = 0; i < riff.roots().size(); i++) {
+            Treatment t = riff.treatments().get(i);
+            boolean free = t.member().isEmpty();
+            Optional<Shape> before =
+                    i == 0 || !free
+                            ? Optional.empty()
+                            : Optional.of(all.get(i - 1).candidate().voicing().shape());
+            Ask ask =
+                    new Ask(
+                            board,
+                            key,
+                            hand,
+                            t.family(),
+                            t.member(),
+                            riff.roots().get(i).root().pitchClass(key),
+                            t.bass().map(b -> b.pitchClass(key)),
+                            before);
+            Voiced voiced = known.get(ask);
+            if (voiced == null) {
+                voiced = new Choice(ask).made();
+                known.put(ask, voiced);
+            }
+            all.add(voiced);
+        }
+        return all;
+    }
+
+    /** One choice being made. */
+    private final class Choice {
+        private final Ask ask;
+        private final List<Trouble> troubles = new ArrayList<>();
+        private boolean silent;
+
+        Choice(Ask ask) {
+            this.ask = ask;
+        }
+
+        Voiced made() {
+            Optional<Candidate> byHand = byHand();
+            Candidate c = over(byHand.orElseGet(this::found));
+            String symbol = silent ? "" : Readout.nameOf(c.voicing(), ask.key).symbol();
+            return new Voiced(
+                    c, byHand.isPresent(), symbol, free(c), silent, List.copyOf(troubles));
+        }
+
+        /** Strings that the shape leaves unsounded and that no hand can silence. */
+        private List<Integer> free(Candidate c) {
+            return Muting.of(c.voicing().shape(), c.fingering()).silences().stream()
+                    .filter(s -> s.by() == Muting.By.NOTHING)
+                    .map(Muting.Silence::string)
+                    .toList();
+        }
+
+        private Candidate over(Candidate c) {
+            if (ask.bass.isEmpty() || silent) {
+                return c;
+            }
+            int bass = ask.bass.get();
+            Optional<Candidate> put = BassUnder.put(c, bass, ask.hand);
+            if (put.isEmpty()) {
+                troubles.add(chord -> new Finding.NoBass(chord, bass));
+            }
+            return put.orElse(c);
+        }
+
+        private Candidate found() {
+            List<Candidate> all = catalogue.candidates(ask.board, ask.hand, ask.family, ask.root);
+            if (all.isEmpty()) {
+                return fallback();
+            }
+            if (ask.member.orElse(null) instanceof Member.Found chosen) {
+                ToDoubleFunction<Candidate> distance = c -> distance(c, chosen);
+                Candidate nearest =
+                        all.stream()
+                                .min(
+                                        Comparator.comparingDouble(distance)
+                                                .thenComparing(c -> c.voicing().shape().text()))
+                                .orElseThrow();
+                if (distance(nearest, chosen) < OTHER_CLASS) {
+                    return nearest;
+                }
+                troubles.add(chord -> new Finding.MemberGone(chord, ask.family, ask.root));
+            }
+            List<Shape> near = ask.before.map(List::of).orElse(List.of());
+            return new Ranking(ask.family, near, ask.key).best(all).orElseThrow();
+        }
+
+        private static double distance(Candidate c, Member.Found chosen) {
+            double far = c.voicing().shapeClass().equals(chosen.shapeClass()) ? 0 : OTHER_CLASS;
+            return far
+                    + OTHER_STRING * Math.abs(c.lowString() - chosen.lowString())
+                    + Math.abs(c.position() - chosen.nearFret());
+        }
+
+        private Optional<Candidate> byHand() {
+            if (!(ask.member.orElse(null) instanceof Member.ByHand built)) {
+                return Optional.empty();
+            }
+            int up = Math.floorMod(ask.root - built.root(), 12);
+            for (int by : up > 6 ? new int[] {up - 12, up} : new int[] {up, up - 12}) {
+                Optional<Candidate> moved =
+                        built.shape().strings() != ask.board.strings()
+                                ? Optional.empty()
+                                : built.shape().moved(by, ask.board.frets()).flatMap(this::held);
+                if (moved.isPresent()) {
+                    return moved;
+                }
+            }
+            troubles.add(chord -> new Finding.ShapeGone(chord, built.shape()));
+            return Optional.empty();
+        }
+
+        private Optional<Candidate> held(Shape shape) {
+            if (shape.frets().stream().anyMatch(f -> f > ask.board.frets())) {
+                return Optional.empty();
+            }
+            Fingering fingering =
+                    Fingering.of(ask.board, shape, ask.hand)
+                            .orElseGet(
+                                    () ->
+                                            new Fingering(
+                                                    List.of(),
+                                                    Fingering.Effort.IMPOSSIBLE,
+                                                    ask.board.spanMm(
+                                                            shape.lowestFretted(),
+                                                            shape.highestFretted())));
+            return Optional.of(new Candidate(new Voicing(shape, ask.board, ask.root), fingering));
+        }
+
+        /** The root alone on the lowest string that has it; silence where no string has. */
+        private Candidate fallback() {
+            Fretboard board = ask.board;
+            for (int string = 0; string < board.strings(); string++) {
+                int fret = Math.floorMod(ask.root - board.midi(string, 0), 12);
+                if (fret <= board.frets()) {
+                    troubles.add(chord -> new Finding.FamilyEmpty(chord, ask.family, ask.root));
+                    return held(Shape.silent(board.strings()).with(string, fret)).orElseThrow();
+                }
+            }
+            silent = true;
+            troubles.add(chord -> new Finding.RootOutOfReach(chord, ask.root));
+            return held(Shape.silent(board.strings()).with(0, 0)).orElseThrow();
+        }
+    }
+}

@@ -1,0 +1,185 @@
+package vocalis.desktop;
+
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.stage.Stage;
+import vocalis.core.arrange.Piece;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.sheets.Ask;
+import vocalis.desktop.view.Background;
+import vocalis.desktop.view.SheetHost;
+import vocalis.workbench.Demo;
+import vocalis.workbench.PieceFiles;
+import vocalis.workbench.Saver;
+import vocalis.workbench.Workspace;
+
+/**
+ * Opening, saving and leaving documents. Reading and writing happen off the FX thread; what ends
+ * late counts for the document that it was begun for.
+ */
+final class FileDesk implements AutoCloseable {
+
+    private final Stage stage;
+    private final WriteModel model;
+    private final Workspace workspace;
+    private final SheetHost host;
+    private final Prompts prompts;
+    private final Runnable begin;
+    private final Saver saver = new Saver(Background.HOME);
+    private int saves;
+
+    /**
+     * @param begin puts the caret to the beginning of a document just opened
+     */
+    FileDesk(Stage stage, WriteModel model, SheetHost host, Prompts prompts, Runnable begin) {
+        this.stage = stage;
+        this.model = model;
+        this.workspace = model.workspace();
+        this.host = host;
+        this.prompts = prompts;
+        this.begin = begin;
+    }
+
+    /** Whether something is being written. */
+    boolean saving() {
+        return saves > 0;
+    }
+
+    void newRiff() {
+        take(Demo.blank());
+    }
+
+    /** Takes a piece that is kept nowhere, once the open one may be left. */
+    void take(Piece piece) {
+        leave(
+                () -> {
+                    model.player().stop();
+                    workspace.open(piece);
+                    begin.run();
+                });
+    }
+
+    void open() {
+        leave(() -> prompts.fileToOpen(stage).ifPresent(this::open));
+    }
+
+    /** Reads a file and takes it; one that cannot be read leaves what is open as it is. */
+    void open(Path file) {
+        long session = workspace.session();
+        model.say("opening " + file.getFileName() + " …");
+        PieceFiles.Opened[] opened = new PieceFiles.Opened[1];
+        String[] trouble = new String[1];
+        model.background()
+                .run(
+                        "opening a file",
+                        () -> {
+                            try {
+                                opened[0] = PieceFiles.read(file);
+                            } catch (PieceFiles.PieceFileException e) {
+                                trouble[0] = e.getMessage();
+                            }
+                        },
+                        () -> {
+                            model.say("");
+                            if (trouble[0] != null) {
+                                Ask.tell(host, "This riff was not opened", trouble[0]);
+                            } else if (session == workspace.session()) {
+                                model.player().stop();
+                                workspace.open(opened[0]);
+                                begin.run();
+                                if (!opened[0].extras().isEmpty()) {
+                                    model.say(
+                                            "The file holds what this version does not know; it is kept.");
+                                }
+                            }
+                        });
+    }
+
+    void save() {
+        save(() -> {});
+    }
+
+    private void save(Runnable then) {
+        workspace
+                .file()
+                .ifPresentOrElse(
+                        f -> write(f, workspace.stamp().orElse(null), then), () -> saveAs(then));
+    }
+
+    void saveAs() {
+        saveAs(() -> {});
+    }
+
+    private void saveAs(Runnable then) {
+        target().ifPresent(f -> write(f, null, then));
+    }
+
+    private Optional<Path> target() {
+        String name =
+                workspace
+                        .content()
+                        .title()
+                        .toLowerCase(Locale.ROOT)
+                        .replaceAll("[^\\p{L}\\p{N}]+", "-");
+        String fitting = name.length() > 80 ? name.substring(0, 80) : name;
+        return prompts.fileToSave(stage, fitting + PieceFiles.ENDING);
+    }
+
+    private void write(Path file, String known, Runnable then) {
+        Piece snapshot = workspace.content();
+        long session = workspace.session();
+        saves++;
+        model.say("saving …");
+        saver.save(
+                snapshot,
+                workspace.extras(),
+                file,
+                known,
+                outcome -> {
+                    saves--;
+                    model.say("");
+                    told(outcome, session, snapshot, then);
+                });
+    }
+
+    private void told(Saver.Outcome outcome, long session, Piece snapshot, Runnable then) {
+        if (outcome instanceof Saver.Outcome.Saved s) {
+            workspace.markSaved(session, snapshot, s.file(), s.stamp());
+            model.say("saved");
+            then.run();
+        } else if (outcome instanceof Saver.Outcome.Failed f) {
+            Ask.tell(host, "This riff was not saved", f.why());
+        } else if (outcome instanceof Saver.Outcome.Changed c) {
+            Ask.question(
+                    host,
+                    "The file was changed by somebody else",
+                    c.why() + ". Your riff is still open here.",
+                    new Ask.Answer("ask-elsewhere", "Save under another name", () -> saveAs(then)),
+                    new Ask.Answer("ask-over", "Write over it", () -> write(c.file(), null, then)));
+        }
+    }
+
+    /** Leaves the open riff: at once when nothing would be lost, else as the player says. */
+    void leave(Runnable then) {
+        if (!workspace.changed()) {
+            then.run();
+            return;
+        }
+        Ask.question(
+                host,
+                "Save " + shortened(workspace.content().title()) + " first?",
+                "What you changed is kept nowhere else. Esc goes back to it.",
+                new Ask.Answer("ask-save", "Save", () -> save(then)),
+                new Ask.Answer("ask-discard", "Don't save", then));
+    }
+
+    private static String shortened(String title) {
+        return title.length() > 40 ? title.substring(0, 40) + "…" : title;
+    }
+
+    @Override
+    public void close() {
+        saver.close();
+    }
+}

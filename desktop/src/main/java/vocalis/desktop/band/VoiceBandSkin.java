@@ -1,0 +1,524 @@
+package vocalis.desktop.band;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Paint;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.TextAlignment;
+import vocalis.core.harmony.Readout;
+import vocalis.core.harmony.VoiceMoves;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.riff.Chords;
+import vocalis.core.riff.Derived;
+import vocalis.core.theory.Key;
+import vocalis.desktop.model.GainModel;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.model.Zone;
+import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.TimeAxis;
+import vocalis.sound.gain.Ghost;
+import vocalis.workbench.GainWords;
+
+/** Paints the voice band and takes its mouse. */
+public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
+
+    private static final double RUNG = 5;
+    private static final double LABEL = 13;
+
+    /** Ghosts further under the strongest line are not drawn. */
+    private static final double GHOST_DB = -20;
+
+    private final WriteModel model;
+    private final Map<Derived.Chord, Readout> readouts = new HashMap<>();
+    private Key readIn;
+    private BandGeometry geometry;
+    private int dragEdge = -1;
+    private int dragChord = -1;
+    private double dragFrom;
+    private double dragX;
+
+    public VoiceBandSkin(VoiceBand band) {
+        super(band);
+        model = band.model();
+        watch(
+                model.derivedProperty(),
+                model.chordProperty(),
+                model.view().shownProperty(),
+                model.chords().markProperty(),
+                model.shownProperty(),
+                model.gain().chordsProperty(),
+                model.noteNamesProperty());
+        band.setOnMousePressed(this::pressed);
+        band.setOnMouseDragged(this::dragged);
+        band.setOnMouseReleased(this::released);
+        band.setOnMouseMoved(this::moved);
+    }
+
+    @Override
+    public void dispose() {
+        VoiceBand band = getSkinnable();
+        if (band != null) {
+            band.setOnMousePressed(null);
+            band.setOnMouseDragged(null);
+            band.setOnMouseReleased(null);
+            band.setOnMouseMoved(null);
+        }
+        super.dispose();
+    }
+
+    private TimeAxis axis(double w) {
+        return model.view().axis(w);
+    }
+
+    /** What a chord is, read once for as long as the riff has it. */
+    private Readout readout(Derived.Chord chord) {
+        if (!model.key().equals(readIn)) {
+            readouts.clear();
+            readIn = model.key();
+        }
+        return readouts.computeIfAbsent(
+                chord, c -> Readout.of(c.candidate().voicing(), model.key()));
+    }
+
+    /** Moves the now-line. */
+    public void showNow(boolean playing, double tick) {
+        if (geometry != null) {
+            TimeAxis a = geometry.axis();
+            now(playing && a.shows(tick), a.x(tick), BandGeometry.HEAD, getSkinnable().getHeight());
+        }
+    }
+
+    @Override
+    public void paint(GraphicsContext g, double w, double h) {
+        Derived score = model.derived();
+        geometry = BandGeometry.of(score, axis(w), h);
+        readouts.keySet().retainAll(score.chords());
+        paintScale(g, w);
+        for (int i = 0; i < score.chords().size(); i++) {
+            if (geometry.shows(score.chords().get(i))) {
+                paintColumn(g, i, h);
+            }
+        }
+        for (int i = 0; i < score.chords().size(); i++) {
+            if (geometry.shows(score.chords().get(i))) {
+                paintMoves(g, i);
+            }
+        }
+        for (int i = 0; i < score.chords().size(); i++) {
+            if (geometry.shows(score.chords().get(i))) {
+                paintGhosts(g, i);
+                paintStack(g, i);
+            }
+        }
+        paintLookedAt(g);
+        paintDrag(g, h);
+    }
+
+    /** The voicing that cards or neck show, thin beside what the riff has, before it is put in. */
+    private void paintLookedAt(GraphicsContext g) {
+        Derived.Chord chord = model.currentChord();
+        if (model.shownIsInRiff() || !geometry.shows(chord)) {
+            return;
+        }
+        VoiceBand c = getSkinnable();
+        double left = geometry.rungLeft(chord);
+        double right = geometry.rungRight(chord);
+        g.setLineDashes(3, 3);
+        for (Readout.Voice v : model.readoutProperty().get().voices()) {
+            double y = geometry.y(v.source().midi());
+            if (y > BandGeometry.HEAD) {
+                stroke(g, paintOf(v), 1.6, left, y - 5, right, y - 5);
+            }
+        }
+        g.setLineDashes();
+    }
+
+    /** What gain adds: dotted lines at the right half of a stack, the strongest named. */
+    private void paintGhosts(GraphicsContext g, int i) {
+        List<GainModel.Read> reads = model.gain().chordsProperty().get();
+        Derived.Chord chord = model.derived().chords().get(i);
+        if (i >= reads.size() || !reads.get(i).voicing().equals(chord.candidate().voicing())) {
+            return;
+        }
+        VoiceBand c = getSkinnable();
+        double right = geometry.rungRight(chord);
+        double left = geometry.rungLeft(chord) + 0.55 * (right - geometry.rungLeft(chord));
+        boolean chosen = i == model.chordProperty().get();
+        boolean named = false;
+        GainWords words = new GainWords(reads.get(i).voicing(), Optional.of(model.key()));
+        for (Ghost ghost : reads.get(i).against().reading().ghosts()) {
+            double y = geometry.y(ghost.midi() + ghost.cents() / 100);
+            boolean shown =
+                    ghost.db() > GHOST_DB && y > BandGeometry.HEAD + 2 && y < geometry.bottom();
+            if (!shown) {
+                continue;
+            }
+            g.setLineCap(StrokeLineCap.ROUND);
+            g.setLineDashes(0.1, 5);
+            stroke(g, c.dim(), ghost.db() > GHOST_DB / 2 ? 3 : 2, left, y, right, y);
+            g.setLineDashes();
+            means(
+                    left,
+                    y - 4,
+                    right - left,
+                    8,
+                    "ghost "
+                            + words.place(ghost)
+                            + ", "
+                            + Math.round(-ghost.db())
+                            + " dB under the strongest line: no string plays it, the amplifier makes it of "
+                            + words.origin(ghost));
+            if (chosen && !named && right - left > 70) {
+                String name = "ghost " + words.note(ghost.midi()).symbol();
+                text(g, name, right, y - 11, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+                named = true;
+            }
+        }
+        g.setLineCap(StrokeLineCap.BUTT);
+    }
+
+    private void paintScale(GraphicsContext g, double w) {
+        VoiceBand c = getSkinnable();
+        g.setLineCap(StrokeLineCap.BUTT);
+        for (int midi = geometry.lowest(); midi <= geometry.highest(); midi++) {
+            if (Math.floorMod(midi, 12) == 0) {
+                double y = Math.round(geometry.y(midi)) + 0.5;
+                g.setLineDashes(1, 4);
+                stroke(g, c.line(), 1, TimeAxis.LEFT - 4, y, w - 8, y);
+                g.setLineDashes();
+                text(g, "C" + (midi / 12 - 1), 16, y, c.smallFont(), c.dim(), TextAlignment.LEFT);
+            }
+        }
+    }
+
+    private void paintColumn(GraphicsContext g, int i, double h) {
+        VoiceBand c = getSkinnable();
+        Derived.Chord chord = model.derived().chords().get(i);
+        double left = geometry.columnLeft(chord);
+        double right = geometry.columnRight(chord);
+        boolean selected = i >= model.chords().first() && i <= model.chords().last();
+        if (selected) {
+            g.setFill(c.raised());
+            g.fillRoundRect(left + 2, 3, right - left - 4, h - 6, 10, 10);
+            g.setStroke(c.isFocused() ? c.ink() : c.line());
+            g.setLineWidth(c.isFocused() ? 2 : 1);
+            g.strokeRoundRect(left + 2, 3, right - left - 4, h - 6, 10, 10);
+        } else {
+            stroke(g, c.faint(), 1, Math.round(left) + 0.5, 10, Math.round(left) + 0.5, h - 6);
+        }
+        Key key = model.key();
+        Readout r = readout(chord);
+        double textRight = right - 12;
+        String degree = key.degree(chord.root()).symbol();
+        double room = right - left - 24;
+        String name = r.name().symbol();
+        text(
+                g,
+                fit(name, room - 20, c.nameFont()),
+                left + 12,
+                18,
+                c.nameFont(),
+                c.ink(),
+                TextAlignment.LEFT);
+        text(g, degree, textRight, 18, c.textFont(), c.dim(), TextAlignment.RIGHT);
+        String kind = chord.byHand() ? "by hand" : family(i);
+        String shape = chord.candidate().voicing().shape().text();
+        double shapeWidth = width(shape, c.smallMonoFont());
+        text(g, shape, left + 12, 35, c.smallMonoFont(), c.dim(), TextAlignment.LEFT);
+        means(
+                left,
+                4,
+                right - left,
+                42,
+                name
+                        + ", a "
+                        + kind
+                        + " on the "
+                        + degree
+                        + " of "
+                        + key
+                        + "; its frets from the lowest string are "
+                        + shape);
+        if (shapeWidth + width(kind, c.smallFont()) + 14 < room) {
+            text(g, kind, textRight, 35, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+        }
+    }
+
+    private String family(int chord) {
+        return model.riff()
+                .treatments()
+                .get(chord)
+                .family()
+                .label()
+                .toLowerCase(java.util.Locale.ROOT);
+    }
+
+    private void paintStack(GraphicsContext g, int i) {
+        VoiceBand c = getSkinnable();
+        Derived.Chord chord = model.derived().chords().get(i);
+        Readout r = readout(chord);
+        double left = geometry.rungLeft(chord);
+        double right = geometry.rungRight(chord);
+        List<Double> heights = new ArrayList<>();
+        r.voices().forEach(v -> heights.add(geometry.y(v.source().midi())));
+        List<Integer> columns = BandGeometry.stagger(heights, LABEL);
+        List<Integer> offsets = BandGeometry.stagger(heights, RUNG + 2);
+        for (int v = 0; v < r.voices().size(); v++) {
+            Readout.Voice voice = r.voices().get(v);
+            double y = heights.get(v);
+            double indent = 10 * offsets.get(v);
+            Paint paint = paintOf(voice);
+            g.setLineCap(StrokeLineCap.ROUND);
+            stroke(g, paint, RUNG, left + indent + RUNG / 2, y, right - RUNG / 2, y);
+            if (voice.source().open()) {
+                g.setLineCap(StrokeLineCap.BUTT);
+                stroke(g, c.back(), 1.4, left + indent + 4, y, right - 4, y);
+            }
+            String label =
+                    model.noteNamesProperty().get()
+                            ? voice.note().spelling().symbol()
+                            : voice.ofChord().symbol();
+            double x = left - 9 - 14 * columns.get(v);
+            text(g, label, x, y, c.boldFont(), paint, TextAlignment.RIGHT);
+            means(left - 26, y - 6, right - left + 26, 12, meaning(voice));
+        }
+        paintSteps(g, r, heights, (left + right) / 2, right - left);
+        g.setLineCap(StrokeLineCap.BUTT);
+    }
+
+    private String meaning(Readout.Voice v) {
+        int strings = model.riff().ground().board().strings();
+        String where =
+                v.source().open()
+                        ? "open string " + (strings - v.source().string()) + ", ringing"
+                        : "string "
+                                + (strings - v.source().string())
+                                + ", fret "
+                                + v.source().fret();
+        return v.note().symbol()
+                + ": "
+                + v.ofChord().symbol()
+                + " of the chord, "
+                + v.ofKey().symbol()
+                + " of the key; "
+                + where;
+    }
+
+    /** Intervals between neighbouring voices, where there is room for their names. */
+    private void paintSteps(
+            GraphicsContext g, Readout r, List<Double> heights, double x, double room) {
+        VoiceBand c = getSkinnable();
+        for (int v = 0; v + 1 < heights.size(); v++) {
+            if (heights.get(v) - heights.get(v + 1) >= 18 && room >= 44) {
+                String name = shortInterval(r.steps().get(v));
+                double y = (heights.get(v) + heights.get(v + 1)) / 2;
+                text(g, name, x, y, c.smallFont(), c.dim(), TextAlignment.CENTER);
+            }
+        }
+    }
+
+    private static String shortInterval(int semitones) {
+        return switch (semitones) {
+            case 5 -> "fourth";
+            case 7 -> "fifth";
+            case 12 -> "octave";
+            default -> vocalis.core.theory.Degree.intervalName(semitones);
+        };
+    }
+
+    private Paint paintOf(Readout.Voice voice) {
+        VoiceBand c = getSkinnable();
+        if (voice.ofChord().semitones() == 0) {
+            return c.rootPaint();
+        }
+        return voice.source().open() ? c.openPaint() : c.ink();
+    }
+
+    /**
+     * The way of each voice into the next chord; from the last one round the seam into the first.
+     */
+    private void paintMoves(GraphicsContext g, int i) {
+        VoiceBand c = getSkinnable();
+        List<Derived.Chord> chords = model.derived().chords();
+        if (chords.size() < 2) {
+            return;
+        }
+        Derived.Chord from = chords.get(i);
+        boolean seam = i + 1 == chords.size();
+        Derived.Chord to = chords.get(seam ? 0 : i + 1);
+        double x1 = geometry.rungRight(from) + 2;
+        double x2 =
+                seam || from.end() >= geometry.axis().to()
+                        ? geometry.axis().right() + 30
+                        : geometry.rungLeft(to) - 26;
+        List<VoiceMoves.VoiceMove> moves =
+                VoiceMoves.between(
+                        from.candidate().voicing().midi(), to.candidate().voicing().midi());
+        List<VoiceMoves.VoiceMove> sorted = new ArrayList<>(moves);
+        sorted.sort(Comparator.comparingInt(m -> -m.from()));
+        List<double[]> placed = new ArrayList<>();
+        for (VoiceMoves.VoiceMove m : sorted) {
+            double y1 = geometry.y(m.from());
+            double y2 = geometry.y(m.to());
+            stroke(g, m.by() == 0 ? c.dim() : c.line(), 1, x1, y1, x2, y2);
+            if (m.by() != 0) {
+                paintMoveLabel(g, i, m, new double[] {x1, y1, x2, y2}, placed);
+            }
+        }
+        if (seam && geometry.axis().to() == model.riff().length()) {
+            paintSeam(g, to, x2);
+        }
+    }
+
+    private void paintMoveLabel(
+            GraphicsContext g,
+            int chord,
+            VoiceMoves.VoiceMove m,
+            double[] line,
+            List<double[]> placed) {
+        VoiceBand c = getSkinnable();
+        String label = m.by() > 0 ? "+" + m.by() : "−" + -m.by();
+        double w = width(label, c.smallFont()) + 4;
+        for (double t : new double[] {0.5, 0.3, 0.7, 0.12, 0.88}) {
+            double x = line[0] + (line[2] - line[0]) * t;
+            double y = line[1] + (line[3] - line[1]) * t;
+            boolean free =
+                    placed.stream()
+                            .noneMatch(p -> Math.abs(p[0] - x) < w && Math.abs(p[1] - y) < LABEL);
+            if (free) {
+                boolean raised =
+                        chord == model.chordProperty().get()
+                                && x < geometry.columnRight(model.derived().chords().get(chord));
+                g.setFill(raised ? c.raised() : c.back());
+                g.fillRect(x - w / 2, y - 6, w, 12);
+                text(g, label, x, y, c.smallFont(), c.dim(), TextAlignment.CENTER);
+                means(
+                        x - w / 2,
+                        y - 7,
+                        w,
+                        14,
+                        "this voice goes "
+                                + (m.by() > 0 ? "up " : "down ")
+                                + Math.abs(m.by())
+                                + (Math.abs(m.by()) == 1 ? " semitone" : " semitones")
+                                + " into the next chord");
+                placed.add(new double[] {x, y});
+                return;
+            }
+        }
+    }
+
+    private void paintSeam(GraphicsContext g, Derived.Chord first, double x) {
+        VoiceBand c = getSkinnable();
+        for (int midi : first.candidate().voicing().midi()) {
+            double y = geometry.y(midi);
+            stroke(g, c.line(), 3, x, y, x + 12, y);
+        }
+        Readout r = readout(first);
+        text(g, "back to", x + 12, 18, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+        text(g, r.name().symbol(), x + 12, 35, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+    }
+
+    private void paintDrag(GraphicsContext g, double h) {
+        VoiceBand c = getSkinnable();
+        if (dragEdge >= 0) {
+            g.setLineDashes(4, 3);
+            double x = geometry.axis().x(snapped(dragX));
+            stroke(g, c.ink(), 1.5, x, 4, x, h - 4);
+            g.setLineDashes();
+            MeterMap.Place p = model.riff().meters().place(snapped(dragX));
+            String ends =
+                    "ends at bar " + p.bar() + ", beat " + p.beat() + (p.ticks() > 0 ? " and" : "");
+            text(g, ends, x - 8, h - 14, c.smallFont(), c.ink(), TextAlignment.RIGHT);
+        } else if (dragChord >= 0 && Math.abs(dragX - dragFrom) > 12) {
+            int to = geometry.chordAt(model.derived(), dragX);
+            if (to >= 0 && to != dragChord) {
+                Derived.Chord target = model.derived().chords().get(to);
+                double x =
+                        to > dragChord ? geometry.columnRight(target) : geometry.columnLeft(target);
+                stroke(g, c.ink(), 3, x, 6, x, h - 6);
+                String lands = "lands as chord " + (to + 1);
+                boolean room = x + 8 + width(lands, c.smallFont()) < getSkinnable().getWidth();
+                text(
+                        g,
+                        lands,
+                        room ? x + 8 : x - 8,
+                        h - 14,
+                        c.smallFont(),
+                        c.ink(),
+                        room ? TextAlignment.LEFT : TextAlignment.RIGHT);
+            }
+        }
+    }
+
+    private long snapped(double x) {
+        return Math.round(geometry.axis().tick(x) / Chords.GRAIN) * Chords.GRAIN;
+    }
+
+    // Mouse: click chooses, double click goes in, a drag moves, an edge lengthens.
+
+    private void moved(MouseEvent e) {
+        boolean edge = geometry != null && geometry.edgeAt(model.derived(), e.getX()) >= 0;
+        getSkinnable().setCursor(edge ? Cursor.H_RESIZE : Cursor.DEFAULT);
+    }
+
+    private void pressed(MouseEvent e) {
+        getSkinnable().requestFocus();
+        if (e.getButton() != MouseButton.PRIMARY) {
+            int chord = geometry.chordAt(model.derived(), e.getX());
+            if (chord >= 0) {
+                model.chordProperty().set(chord);
+            }
+            getSkinnable().showMenu(e.getScreenX(), e.getScreenY());
+            return;
+        }
+        dragX = e.getX();
+        dragFrom = e.getX();
+        dragEdge = geometry.edgeAt(model.derived(), e.getX());
+        if (dragEdge >= 0) {
+            return;
+        }
+        int chord = geometry.chordAt(model.derived(), e.getX());
+        if (chord >= 0) {
+            model.chordProperty().set(chord);
+            dragChord = chord;
+            if (e.getClickCount() >= 2) {
+                dragChord = -1;
+                model.zoneProperty().set(Zone.CARDS);
+            }
+        }
+    }
+
+    private void dragged(MouseEvent e) {
+        dragX = e.getX();
+        getSkinnable().requestLayout();
+    }
+
+    private void released(MouseEvent e) {
+        int edge = dragEdge;
+        int chord = dragChord;
+        dragEdge = -1;
+        dragChord = -1;
+        if (edge >= 0) {
+            long end = snapped(e.getX());
+            long by = end - model.derived().chords().get(edge).end();
+            if (by != 0) {
+                model.chords().lengthenChord(edge, by);
+            }
+        } else if (chord >= 0 && Math.abs(e.getX() - dragFrom) > 12) {
+            int to = geometry.chordAt(model.derived(), e.getX());
+            if (to >= 0 && to != chord) {
+                model.chords().moveChordTo(to);
+            }
+        }
+        getSkinnable().requestLayout();
+    }
+}

@@ -1,0 +1,39 @@
+package vocalis.desktop.cards;
+
+import java.util.Optional;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Skin;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Area;
+import vocalis.desktop.view.Explained;
+import vocalis.desktop.view.PaintedControl;
+
+/** The cards of the chosen family, each a shape class with its places on the neck. */
+public final class CardRow extends PaintedControl implements Explained {
+
+    private final WriteModel model;
+
+    public CardRow(WriteModel model) {
+        super("card-row");
+        this.model = model;
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.LIST_VIEW);
+        setAccessibleText("Voicing cards");
+    }
+
+    public WriteModel model() {
+        return model;
+    }
+
+    @Override
+    public Optional<String> explain(double x, double y) {
+        return getSkin() instanceof CardRowSkin skin
+                ? skin.areaAt(x, y).map(Area::meaning)
+                : Optional.empty();
+    }
+
+    @Override
+    protected Skin<?> createDefaultSkin() {
+        return new CardRowSkin(this);
+    }
+}

@@ -1,0 +1,210 @@
+package vocalis.desktop.cards;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Paint;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.TextAlignment;
+import vocalis.core.choice.Card;
+import vocalis.core.harmony.Readout;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.voicing.Sounding;
+import vocalis.core.voicing.Voicing;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.CanvasSkin;
+
+/** Paints the cards and takes their mouse. */
+public final class CardRowSkin extends CanvasSkin<CardRow> {
+
+    private static final double LEAST_WIDTH = 168;
+    private static final double GAP = 8;
+
+    private final WriteModel model;
+    private int firstShown = WriteModel.BY_HAND;
+    private double cardWidth = LEAST_WIDTH;
+
+    public CardRowSkin(CardRow row) {
+        super(row);
+        model = row.model();
+        watch(
+                model.cardsProperty(),
+                model.cardProperty(),
+                model.placeProperty(),
+                model.draftProperty(),
+                model.shownProperty());
+        row.setOnMousePressed(this::pressed);
+        row.setOnMouseReleased(e -> model.hearing().endHearing());
+        row.setOnScroll(e -> model.moveCard(e.getDeltaY() < 0 ? 1 : -1));
+    }
+
+    @Override
+    public void dispose() {
+        CardRow row = getSkinnable();
+        if (row != null) {
+            row.setOnMousePressed(null);
+            row.setOnMouseReleased(null);
+            row.setOnScroll(null);
+        }
+        super.dispose();
+    }
+
+    private int first() {
+        return model.handShape().isPresent() ? WriteModel.BY_HAND : 0;
+    }
+
+    @Override
+    public void paint(GraphicsContext g, double w, double h) {
+        CardRow c = getSkinnable();
+        int fits = Math.max(1, (int) ((w + GAP) / (LEAST_WIDTH + GAP)));
+        cardWidth = (w + GAP) / fits - GAP;
+        int last = model.cardsProperty().get().size() - 1;
+        int selected = model.cardProperty().get();
+        firstShown = Math.max(first(), Math.min(firstShown, last - fits + 1));
+        if (selected < firstShown) {
+            firstShown = selected;
+        } else if (selected >= firstShown + fits) {
+            firstShown = selected - fits + 1;
+        }
+        if (last < 0 && first() == 0) {
+            String none =
+                    "No voicing of this family can be held here. Another family, root or tuning has some.";
+            text(g, none, 4, h / 2, c.textFont(), c.dim(), TextAlignment.LEFT);
+            return;
+        }
+        for (int i = 0; i < fits && firstShown + i <= last; i++) {
+            paintCard(g, firstShown + i, i * (cardWidth + GAP), h);
+        }
+    }
+
+    private Optional<Voicing> voicing(int card) {
+        if (card == WriteModel.BY_HAND) {
+            return model.handShape()
+                    .filter(s -> !s.sounded().isEmpty())
+                    .map(
+                            s ->
+                                    new Voicing(
+                                            s,
+                                            model.riff().ground().board(),
+                                            model.currentChord().root()));
+        }
+        List<Card> cards = model.cardsProperty().get();
+        if (card >= cards.size()) {
+            return Optional.empty();
+        }
+        int place = card == model.cardProperty().get() ? model.placeProperty().get() : 0;
+        List<vocalis.core.choice.Candidate> places = cards.get(card).places();
+        return Optional.of(places.get(Math.min(place, places.size() - 1)).voicing());
+    }
+
+    private void paintCard(GraphicsContext g, int card, double x, double h) {
+        CardRow c = getSkinnable();
+        Voicing v = voicing(card).orElse(null);
+        if (v == null) {
+            return;
+        }
+        boolean selected = card == model.cardProperty().get();
+        g.setFill(c.raised());
+        g.fillRoundRect(x + 1, 1, cardWidth - 2, h - 2, 8, 8);
+        if (selected) {
+            g.setStroke(c.isFocused() ? c.ink() : c.line());
+            g.setLineWidth(c.isFocused() ? 2 : 1.5);
+            g.strokeRoundRect(x + 1, 1, cardWidth - 2, h - 2, 8, 8);
+        }
+        String name = Readout.nameOf(v, model.key()).symbol();
+        String shape = v.shape().text();
+        double room = cardWidth - 33 - width(shape, c.smallMonoFont());
+        String fitting = fit(name, room, c.boldFont());
+        text(g, fitting, x + 12, 18, c.boldFont(), c.ink(), TextAlignment.LEFT);
+        text(g, shape, x + cardWidth - 11, 18, c.smallMonoFont(), c.dim(), TextAlignment.RIGHT);
+        paintStrip(g, v, x + 12, x + cardWidth - 12, 42);
+        paintFoot(g, card, v, x, h);
+        means(
+                x,
+                0,
+                cardWidth,
+                h,
+                name
+                        + " as "
+                        + shape
+                        + ": one shape with its places on the neck. The bar shows its voices on one scale that"
+                        + " all cards share, low at the left.");
+    }
+
+    private void paintFoot(GraphicsContext g, int card, Voicing v, double x, double h) {
+        CardRow c = getSkinnable();
+        boolean inRiff = v.shape().equals(model.currentChord().candidate().voicing().shape());
+        String left = inRiff ? "in the riff" : "";
+        if (card == WriteModel.BY_HAND) {
+            left = inRiff ? "by hand, in the riff" : "by hand";
+        }
+        text(
+                g,
+                left,
+                x + 12,
+                h - 13,
+                c.smallFont(),
+                inRiff ? c.ink() : c.dim(),
+                TextAlignment.LEFT);
+        if (card >= 0) {
+            int n = model.cardsProperty().get().get(card).places().size();
+            boolean selected = card == model.cardProperty().get();
+            String places =
+                    n == 1
+                            ? "1 place"
+                            : selected
+                                    ? "↕ place " + (model.placeProperty().get() + 1) + " of " + n
+                                    : n + " places";
+            text(
+                    g,
+                    places,
+                    x + cardWidth - 11,
+                    h - 13,
+                    c.smallFont(),
+                    c.dim(),
+                    TextAlignment.RIGHT);
+        }
+    }
+
+    /**
+     * The voices on one scale that all cards share, from the lowest open string to the highest
+     * fret.
+     */
+    private void paintStrip(GraphicsContext g, Voicing v, double left, double right, double y) {
+        CardRow c = getSkinnable();
+        Fretboard b = v.board();
+        int low = b.midi(0, 0) - 1;
+        int high = b.midi(b.strings() - 1, Math.min(20, b.frets())) + 1;
+        stroke(g, c.line(), 1, left, y + 0.5, right, y + 0.5);
+        g.setLineCap(StrokeLineCap.ROUND);
+        int heard = Readout.of(v, model.key()).root();
+        for (Sounding s : v.soundings()) {
+            double x =
+                    left + Math.min(1, (double) (s.midi() - low) / (high - low)) * (right - left);
+            boolean root = s.pitchClass() == heard;
+            Paint paint = root ? c.rootPaint() : s.open() ? c.openPaint() : c.ink();
+            stroke(g, paint, 4, x, y - 6, x, y + 6);
+        }
+        g.setLineCap(StrokeLineCap.BUTT);
+    }
+
+    private void pressed(MouseEvent e) {
+        getSkinnable().requestFocus();
+        int card = firstShown + (int) (e.getX() / (cardWidth + GAP));
+        if (e.getButton() != MouseButton.PRIMARY
+                || card >= model.cardsProperty().get().size()
+                || voicing(card).isEmpty()) {
+            return;
+        }
+        if (card != model.cardProperty().get()) {
+            model.placeProperty().set(0);
+            model.cardProperty().set(card);
+        }
+        if (e.getClickCount() == 2) {
+            model.useShown();
+        }
+        model.hearing().beginHearingShown();
+    }
+}

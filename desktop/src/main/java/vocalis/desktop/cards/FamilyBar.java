@@ -1,0 +1,238 @@
+package vocalis.desktop.cards;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.function.Function;
+import javafx.animation.PauseTransition;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.RadioMenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import vocalis.core.choice.Filter;
+import vocalis.core.riff.Derived;
+import vocalis.core.theory.Key;
+import vocalis.core.voicing.Family;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Explain;
+import vocalis.workbench.PieceFiles;
+
+/**
+ * The family keys, the count of what they hold, and the button that puts a voicing into the riff.
+ */
+public final class FamilyBar extends VBox {
+
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+
+    private final WriteModel model;
+    private final Runnable toCards;
+    private final Map<Family, Button> keys = new EnumMap<>(Family.class);
+    private final Label count = new Label();
+    private final Button use = new Button("Use it  ⏎");
+    private final MenuButton filters = new MenuButton("Filter");
+    private final TextField find = new TextField();
+    private final Button whole = new Button("Whole riff");
+
+    /**
+     * @param toCards puts the caret on the cards
+     */
+    public FamilyBar(WriteModel model, Runnable toCards) {
+        this.model = model;
+        this.toCards = toCards;
+        getStyleClass().add("family-bar");
+        HBox top = new HBox(2);
+        top.setAlignment(Pos.CENTER_LEFT);
+        for (Family f : Family.values()) {
+            Button key = new Button(f.digit() + " " + f.shortLabel());
+            key.getStyleClass().add("family-key");
+            key.setFocusTraversable(false);
+            key.setId("family-" + f.digit());
+            key.setOnAction(e -> model.browse(f));
+            Explain.means(key, f.label() + ": " + f.effect());
+            keys.put(f, key);
+        }
+        top.getChildren().addAll(keys.values());
+        Button own = new Button("0 Own");
+        own.getStyleClass().add("family-key");
+        own.setFocusTraversable(false);
+        own.setId("family-0");
+        Explain.means(own, "Your own shapes on this root; Ctrl B keeps the one shown");
+        own.setOnAction(e -> browseOwn());
+        top.getChildren().add(own);
+        whole.getStyleClass().add("quiet-button");
+        whole.setFocusTraversable(false);
+        Explain.means(
+                whole,
+                "Voice every chord of the riff in this family (Ctrl and the digit; V for the next)");
+        whole.setOnAction(e -> model.chords().voiceAll(model.familyProperty().get()));
+        use.getStyleClass().add("use-button");
+        use.setId("use-voicing");
+        use.setFocusTraversable(false);
+        use.setOnAction(e -> model.useShown());
+        count.getStyleClass().add("caption");
+        find.setPromptText("find a shape, a name or notes");
+        find.setId("find");
+        find.getStyleClass().add("find");
+        Explain.means(find, "x-9-11-11-0-0, F#7sus4, or F# C# B E (Ctrl F)");
+        find.setOnAction(e -> toCards.run());
+        PauseTransition pause = new PauseTransition(Duration.millis(160));
+        pause.setOnFinished(e -> search());
+        find.textProperty().addListener(o -> pause.playFromStart());
+        find.setPrefWidth(200);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox row = new HBox(10, count, gap, whole, filters(), find, use);
+        row.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(top, row);
+        setSpacing(3);
+        model.familyProperty().addListener(o -> refresh());
+        model.cardsProperty().addListener(o -> refresh());
+        model.derivedProperty().addListener(o -> refresh());
+        model.shownProperty().addListener(o -> refresh());
+        model.chordProperty().addListener(o -> refresh());
+        refresh();
+    }
+
+    /** Says something in the place of the count. */
+    public void say(String text) {
+        count.setText(text);
+    }
+
+    public void browseOwn() {
+        try {
+            model.offer().browseOwn();
+            toCards.run();
+        } catch (PieceFiles.PieceFileException e) {
+            count.setText(e.getMessage());
+        }
+    }
+
+    public void keepShown() {
+        try {
+            model.offer().keepShown();
+            count.setText(
+                    "kept as your own: " + model.shownProperty().get().shape() + " (0 shows them)");
+        } catch (PieceFiles.PieceFileException e) {
+            count.setText(e.getMessage());
+        }
+    }
+
+    private MenuButton filters() {
+        filters.getStyleClass().add("quiet-button");
+        filters.setId("filters");
+        choices(
+                Filter.Open.values(),
+                Filter.Open::words,
+                f -> v -> new Filter(v, f.position(), f.thickness(), f.strings(), f.comfortable()));
+        choices(
+                Filter.Position.values(),
+                Filter.Position::words,
+                f -> v -> new Filter(f.open(), v, f.thickness(), f.strings(), f.comfortable()));
+        choices(
+                Filter.Thickness.values(),
+                Filter.Thickness::words,
+                f -> v -> new Filter(f.open(), f.position(), v, f.strings(), f.comfortable()));
+        choices(
+                Filter.Strings.values(),
+                Filter.Strings::words,
+                f -> v -> new Filter(f.open(), f.position(), f.thickness(), v, f.comfortable()));
+        CheckMenuItem comfortable = new CheckMenuItem("inside comfort only");
+        comfortable
+                .selectedProperty()
+                .addListener(
+                        o -> {
+                            Filter f = model.offer().filterProperty().get();
+                            model.offer()
+                                    .filterProperty()
+                                    .set(
+                                            new Filter(
+                                                    f.open(),
+                                                    f.position(),
+                                                    f.thickness(),
+                                                    f.strings(),
+                                                    comfortable.isSelected()));
+                        });
+        filters.getItems().add(comfortable);
+        model.offer()
+                .filterProperty()
+                .addListener(
+                        o ->
+                                filters.setText(
+                                        model.offer().filterProperty().get().equals(Filter.NONE)
+                                                ? "Filter"
+                                                : "Filter (on)"));
+        return filters;
+    }
+
+    private <T> void choices(
+            T[] values, Function<T, String> words, Function<Filter, Function<T, Filter>> change) {
+        ToggleGroup group = new ToggleGroup();
+        for (T value : values) {
+            RadioMenuItem item = new RadioMenuItem(words.apply(value));
+            item.setToggleGroup(group);
+            item.setSelected(value == values[0]);
+            item.setOnAction(
+                    e ->
+                            model.offer()
+                                    .filterProperty()
+                                    .set(
+                                            change.apply(model.offer().filterProperty().get())
+                                                    .apply(value)));
+            filters.getItems().add(item);
+        }
+        filters.getItems().add(new SeparatorMenuItem());
+    }
+
+    /** Opens the filter's menu. */
+    public void showFilters() {
+        filters.requestFocus();
+        filters.show();
+    }
+
+    /** Puts the caret into the field that finds. */
+    public void focusFind() {
+        find.requestFocus();
+        find.selectAll();
+    }
+
+    /** Searches as one types; an empty field shows the family again. */
+    private void search() {
+        String text = find.getText().strip();
+        try {
+            if (text.isEmpty()) {
+                model.browse(model.familyProperty().get());
+            } else {
+                model.offer().find(text);
+            }
+        } catch (IllegalArgumentException e) {
+            count.setText(e.getMessage());
+        }
+    }
+
+    private void refresh() {
+        Family chosen = model.familyProperty().get();
+        boolean searched = model.offer().found().isPresent();
+        keys.forEach((f, b) -> b.pseudoClassStateChanged(CHOSEN, f == chosen && !searched));
+        Derived.Chord chord = model.currentChord();
+        Key key = model.key();
+        int voicings = model.cardsProperty().get().stream().mapToInt(c -> c.places().size()).sum();
+        int cards = model.cardsProperty().get().size();
+        String what =
+                model.offer()
+                        .found()
+                        .map(f -> "found for " + f + ": ")
+                        .orElse(chosen.label() + " on " + key.spell(chord.root()) + ": ");
+        count.setText(what + voicings + " in " + cards + (cards == 1 ? " shape" : " shapes"));
+        use.setDisable(model.shownIsInRiff());
+    }
+}

@@ -1,0 +1,138 @@
+package vocalis.desktop.keys;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.scene.control.MenuItem;
+import vocalis.desktop.model.Zone;
+
+/**
+ * The one registry of commands: keys obey it, menus and help and the status line are made from it.
+ */
+public final class Commands {
+
+    private final List<Command> all = new ArrayList<>();
+
+    /** Collects what a command is; {@link #does} adds it. */
+    public final class Builder {
+        private final String id;
+        private final String words;
+        private Set<Zone> zones = EnumSet.noneOf(Zone.class);
+        private List<Combo> keys = List.of();
+        private String brief;
+        private boolean repeats;
+        private boolean inSheets;
+
+        private Builder(String id, String words) {
+            this.id = id;
+            this.words = words;
+        }
+
+        /** Its keys hold in these places alone. */
+        public Builder in(Zone... places) {
+            zones = EnumSet.copyOf(List.of(places));
+            return this;
+        }
+
+        /** Its keys, such as {@code "ctrl shift S"}. */
+        public Builder keys(String... combos) {
+            keys = Arrays.stream(combos).map(Combo::of).toList();
+            return this;
+        }
+
+        /** How the status line says it. */
+        public Builder brief(String text) {
+            brief = text;
+            return this;
+        }
+
+        /** A held key does it again and again. */
+        public Builder repeats() {
+            repeats = true;
+            return this;
+        }
+
+        /** Its keys hold in sheets too. */
+        public Builder inSheets() {
+            inSheets = true;
+            return this;
+        }
+
+        /** Adds the command. */
+        public void does(Runnable action) {
+            all.add(
+                    new Command(
+                            id,
+                            words,
+                            Set.copyOf(zones),
+                            keys,
+                            Optional.ofNullable(brief),
+                            repeats,
+                            inSheets,
+                            action));
+        }
+    }
+
+    /**
+     * Begins a command.
+     *
+     * @param words what it does, lower case; empty for a second way to the same end
+     */
+    public Builder add(String id, String words) {
+        if (all.stream().anyMatch(c -> c.id().equals(id))) {
+            throw new IllegalArgumentException("two commands have the id " + id);
+        }
+        return new Builder(id, words);
+    }
+
+    public List<Command> all() {
+        return List.copyOf(all);
+    }
+
+    /** The command of an id. */
+    public Command get(String id) {
+        return all.stream()
+                .filter(c -> c.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no command has the id " + id));
+    }
+
+    /** The command that a key asks for in a place: the place's own first. */
+    Optional<Command> find(Combo combo, Zone zone) {
+        return all.stream()
+                .filter(c -> c.has(combo) && c.zones().contains(zone))
+                .findFirst()
+                .or(() -> everywhere(combo));
+    }
+
+    /** The command that a key asks for in every place. */
+    Optional<Command> everywhere(Combo combo) {
+        return all.stream().filter(c -> c.has(combo) && c.zones().isEmpty()).findFirst();
+    }
+
+    /** A menu entry that does a command, with its key beside it. */
+    public MenuItem item(String id) {
+        Command c = get(id);
+        MenuItem item = new MenuItem(capital(c.words()) + "\t" + c.printedKey());
+        item.setMnemonicParsing(false);
+        item.setOnAction(e -> c.action().run());
+        return item;
+    }
+
+    /** The line that says what keys mean in a place. */
+    public String status(Zone zone) {
+        return all.stream()
+                .filter(c -> c.zones().contains(zone))
+                .flatMap(c -> c.brief().stream())
+                .collect(Collectors.joining(" · "));
+    }
+
+    /** A sentence's beginning. */
+    public static String capital(String s) {
+        return s.isEmpty() ? s : Character.toUpperCase(s.charAt(0)) + s.substring(1);
+    }
+}

@@ -1,0 +1,67 @@
+package vocalis.desktop.lane;
+
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import vocalis.core.riff.Stroke;
+import vocalis.core.score.Manner;
+import vocalis.core.score.ScoreNote;
+import vocalis.desktop.model.LaneModel;
+
+/** The menu of what fingers and palm can do to the stroke under the caret. */
+final class Embellish {
+
+    private static final int SEMITONE = 100;
+
+    private Embellish() {}
+
+    /** The menu for the stroke as it stands; one line where there is none. */
+    static ContextMenu menu(LaneModel lane) {
+        ContextMenu menu = new ContextMenu();
+        ScoreNote top = lane.topAtCaret().orElse(null);
+        if (top == null) {
+            MenuItem none = new MenuItem("No stroke here: Enter puts one");
+            none.setDisable(true);
+            menu.getItems().add(none);
+            return menu;
+        }
+        int fret = top.endFret();
+        add(menu, "Hammer on to " + (fret + 1), () -> lane.legato(1));
+        add(menu, "Hammer on to " + (fret + 2), () -> lane.legato(2));
+        for (int down : new int[] {1, 2}) {
+            if (fret > down) {
+                add(menu, "Pull off to " + (fret - down), () -> lane.legato(-down));
+            }
+        }
+        if (fret > 0) {
+            add(menu, "Pull off to the open string", () -> lane.legato(-fret));
+        }
+        add(menu, "Slide up to " + (fret + 2), () -> lane.slide(2));
+        if (fret > 2) {
+            add(menu, "Slide down to " + (fret - 2), () -> lane.slide(-2));
+        }
+        add(menu, "Bend a semitone", () -> lane.bend(SEMITONE, false));
+        add(menu, "Bend a whole step", () -> lane.bend(2 * SEMITONE, false));
+        add(menu, "Bend a whole step and release", () -> lane.bend(2 * SEMITONE, true));
+        add(menu, "Vibrato", lane::vibrato);
+        if (!top.techniques().isEmpty()) {
+            add(menu, "Plain note again", lane::plain);
+        }
+        menu.getItems().add(new SeparatorMenuItem());
+        Manner now = lane.strokeAtCaret().map(Stroke::manner).orElse(Manner.PLAIN);
+        for (Manner m : Manner.values()) {
+            if (m != Manner.PLAIN) {
+                String words = Character.toUpperCase(m.words().charAt(0)) + m.words().substring(1);
+                add(menu, words + (now == m ? "  ✓" : ""), () -> lane.play(m));
+            }
+        }
+        return menu;
+    }
+
+    private static void add(ContextMenu menu, String text, Runnable action) {
+        MenuItem item = new MenuItem(text);
+        item.setMnemonicParsing(false);
+        item.setOnAction(e -> action.run());
+        menu.getItems().add(item);
+    }
+}

@@ -1,0 +1,53 @@
+package vocalis.desktop.lane;
+
+import java.util.Optional;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Skin;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Area;
+import vocalis.desktop.view.Explained;
+import vocalis.desktop.view.PaintedControl;
+
+/** Tab with its rhythm and the stroke pattern; the caret is a step in time. */
+public final class Lane extends PaintedControl implements Explained {
+
+    private final WriteModel model;
+
+    public Lane(WriteModel model) {
+        super("lane");
+        this.model = model;
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.LIST_VIEW);
+        setAccessibleText("Lane: tab and stroke pattern");
+    }
+
+    public WriteModel model() {
+        return model;
+    }
+
+    /** Moves the now-line. */
+    public void showNow(boolean playing, double tick) {
+        if (getSkin() instanceof LaneSkin skin) {
+            skin.showNow(playing, tick);
+        }
+    }
+
+    /** Shows what fingers and palm can do to the stroke under the caret. */
+    public void embellish() {
+        if (getSkin() instanceof LaneSkin skin) {
+            skin.embellish();
+        }
+    }
+
+    @Override
+    public Optional<String> explain(double x, double y) {
+        return getSkin() instanceof LaneSkin skin
+                ? skin.areaAt(x, y).map(Area::meaning)
+                : Optional.empty();
+    }
+
+    @Override
+    protected Skin<?> createDefaultSkin() {
+        return new LaneSkin(this);
+    }
+}

@@ -1,0 +1,429 @@
+package vocalis.desktop.lane;
+
+import java.util.List;
+import javafx.geometry.Point2D;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.input.ContextMenuEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Paint;
+import javafx.scene.text.TextAlignment;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.riff.Event;
+import vocalis.core.riff.Pass;
+import vocalis.core.riff.Stroke;
+import vocalis.core.riff.Struck;
+import vocalis.core.score.Manner;
+import vocalis.core.score.Onset;
+import vocalis.core.score.Score;
+import vocalis.core.score.ScoreNote;
+import vocalis.core.score.Technique;
+import vocalis.core.theory.Spelling;
+import vocalis.desktop.model.LaneModel;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.TimeAxis;
+
+/** Paints the lane's tab and takes its mouse; {@link RhythmPainter} draws the rhythm under it. */
+final class LaneSkin extends CanvasSkin<Lane> {
+
+    private final WriteModel model;
+    private final ContextMenu menu = new ContextMenu();
+    private final RhythmPainter rhythm = new RhythmPainter();
+    private LaneGeometry geometry;
+
+    LaneSkin(Lane lane) {
+        super(lane);
+        model = lane.model();
+        watch(
+                model.derivedProperty(),
+                model.view().shownProperty(),
+                model.lane().caretProperty(),
+                model.lane().markProperty(),
+                model.lane().scopeProperty());
+        lane.setOnMousePressed(this::pressed);
+        lane.setOnContextMenuRequested(this::menu);
+        fillMenu();
+    }
+
+    @Override
+    public void dispose() {
+        Lane lane = getSkinnable();
+        if (lane != null) {
+            lane.setOnMousePressed(null);
+            lane.setOnContextMenuRequested(null);
+        }
+        super.dispose();
+    }
+
+    private int strings() {
+        return model.riff().ground().board().strings();
+    }
+
+    @Override
+    protected double computePrefHeight(double w, double t, double r, double b, double l) {
+        return LaneGeometry.height(strings());
+    }
+
+    @Override
+    protected double computeMinHeight(double w, double t, double r, double b, double l) {
+        return LaneGeometry.height(strings());
+    }
+
+    void showNow(boolean playing, double tick) {
+        if (geometry != null) {
+            TimeAxis a = geometry.axis();
+            now(playing && a.shows(tick), a.x(tick), 0, geometry.words() + 8);
+        }
+    }
+
+    @Override
+    protected void paint(GraphicsContext g, double w, double h) {
+        TimeAxis axis = model.view().axis(w);
+        geometry = new LaneGeometry(axis, strings(), LaneGeometry.TOP);
+        paintStrings(g);
+        paintMark(g);
+        paintBars(g);
+        paintCaret(g);
+        Score score = model.derived().score();
+        List<Onset> onsets = score.onsets();
+        double wordFrom = Double.NEGATIVE_INFINITY;
+        String wordBefore = "";
+        for (int i = score.firstFrom(axis.from());
+                i < onsets.size() && axis.shows(onsets.get(i).at());
+                i++) {
+            Onset o = onsets.get(i);
+            paintOnset(g, o);
+            String word = word(o);
+            double x = axis.x(o.at());
+            boolean again = word.equals(wordBefore) && x - wordFrom < 34;
+            double room = x - width(word, getSkinnable().smallFont()) / 2;
+            if (!again && room > wordFrom + 4) {
+                paintWord(g, o, word, x);
+                wordFrom = x + width(word, getSkinnable().smallFont()) / 2;
+                wordBefore = word;
+            }
+        }
+        rhythm.paint(g, getSkinnable(), geometry, score);
+        paintScope(g, w);
+    }
+
+    private void paintStrings(GraphicsContext g) {
+        Lane c = getSkinnable();
+        TimeAxis a = geometry.axis();
+        List<Integer> open = model.riff().ground().instrument().tuning().open();
+        int capo = model.riff().ground().capo();
+        for (int s = 0; s < geometry.strings(); s++) {
+            double y = Math.round(geometry.y(s)) + 0.5;
+            stroke(g, c.line(), 1, a.left() - 14, y, a.right(), y);
+            String name = Spelling.plain(open.get(s) + capo).symbol();
+            text(g, name, a.left() - 24, y, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+            means(
+                    0,
+                    y - 6,
+                    a.left() - 14,
+                    12,
+                    "string " + (geometry.strings() - s) + ", sounding " + name + " open");
+        }
+    }
+
+    private void paintBars(GraphicsContext g) {
+        Lane c = getSkinnable();
+        TimeAxis a = geometry.axis();
+        MeterMap meters = model.riff().meters();
+        double top = geometry.y(geometry.strings() - 1);
+        int bar = meters.bar(a.from());
+        double numbered = Double.NEGATIVE_INFINITY;
+        for (; meters.start(bar) < a.to(); bar++) {
+            double x = Math.round(a.x(meters.start(bar))) - 6.5;
+            stroke(g, c.line(), 1, x, top, x, geometry.y(0));
+            boolean change = bar <= 0 || !meters.meter(bar).equals(meters.meter(bar - 1));
+            String number =
+                    (bar < 0 ? "pickup" : String.valueOf(bar + 1))
+                            + (change && bar >= 0 ? "  " + meters.meter(bar).symbol() : "");
+            if (x + 3 > numbered + 4) {
+                text(g, number, x + 3, 6, c.smallFont(), c.dim(), TextAlignment.LEFT);
+                numbered = x + 3 + width(number, c.smallFont());
+            }
+        }
+        double x = Math.round(a.right()) + 0.5;
+        stroke(g, c.line(), 1, x, top, x, geometry.y(0));
+        if (a.to() == model.riff().length()) {
+            stroke(g, c.line(), 3, x + 4, top - 0.5, x + 4, geometry.y(0) + 0.5);
+        }
+    }
+
+    private void paintMark(GraphicsContext g) {
+        if (model.lane().markProperty().get().isEmpty()) {
+            return;
+        }
+        Lane c = getSkinnable();
+        long mark = model.lane().markProperty().get().getAsLong();
+        long caret = model.lane().caretProperty().get();
+        double x1 = geometry.axis().x(Math.min(mark, caret)) - 8;
+        double x2 = geometry.axis().x(Math.max(mark, caret) + LaneModel.STEP) - 8;
+        double left = Math.max(x1, geometry.axis().left() - 8);
+        double right = Math.min(x2, geometry.axis().right());
+        if (right > left) {
+            g.setFill(c.raised());
+            g.fillRect(left, 14, right - left, geometry.words() - 6);
+        }
+    }
+
+    private void paintCaret(GraphicsContext g) {
+        Lane c = getSkinnable();
+        long caret = model.lane().caretProperty().get();
+        TimeAxis a = geometry.axis();
+        if (!a.shows(caret)) {
+            return;
+        }
+        double x = a.x(caret) - 8;
+        double w = Math.max(16, a.width(LaneModel.STEP) - 1);
+        double top = geometry.y(geometry.strings() - 1) - 9;
+        double height = geometry.words() + 9 - top;
+        g.setFill(c.raised());
+        g.fillRoundRect(x, top, w, height, 6, 6);
+        g.setStroke(c.isFocused() ? c.ink() : c.line());
+        g.setLineWidth(c.isFocused() ? 2 : 1);
+        g.strokeRoundRect(x, top, w, height, 6, 6);
+        for (int s = 0; s < geometry.strings(); s++) {
+            double y = Math.round(geometry.y(s)) + 0.5;
+            stroke(g, c.line(), 1, x + 1, y, x + w - 1, y);
+        }
+    }
+
+    private void paintOnset(GraphicsContext g, Onset o) {
+        Lane c = getSkinnable();
+        double x = geometry.axis().x(o.at());
+        boolean atCaret = model.lane().caretProperty().get() == o.at();
+        int chord = model.derived().score().harmonyAt(o.at());
+        int root = chord < 0 ? -1 : model.derived().score().harmonies().get(chord).root();
+        double nextX = nextX(o);
+        for (ScoreNote n : o.notes()) {
+            double y = geometry.y(n.string());
+            String fret = n.tied() ? "(" + n.fret() + ")" : String.valueOf(n.fret());
+            if (o.manner() == Manner.DEAD) {
+                fret = "×";
+            }
+            double w = fret.length() * 7 + 3;
+            g.setFill(atCaret ? c.raised() : c.back());
+            g.fillRect(x - w / 2, y - 6, w, 12);
+            int midi = model.riff().ground().board().midi(n.string(), n.fret());
+            Paint paint =
+                    Math.floorMod(midi, 12) == root
+                            ? c.rootPaint()
+                            : n.open() ? c.openPaint() : c.ink();
+            text(g, fret, x, y, c.monoFont(), paint, TextAlignment.CENTER);
+            paintTechniques(g, n, x + w / 2, nextX - 12);
+        }
+        if (o.dynamics() == vocalis.core.score.Dynamics.ACCENT) {
+            double top = geometry.y(geometry.strings() - 1) - 11;
+            text(g, ">", x, top, c.boldFont(), c.ink(), TextAlignment.CENTER);
+        }
+        if (o.manner().palm()) {
+            double y = Math.round(geometry.words() + 8) + 0.5;
+            double end = geometry.axis().x(o.at() + o.length()) - 9;
+            stroke(g, c.ink(), 2, x - 6, y, Math.max(x + 6, end), y);
+        }
+        means(x - 8, geometry.y(geometry.strings() - 1) - 8, 16, geometry.words(), meaning(o));
+    }
+
+    private double nextX(Onset o) {
+        Score score = model.derived().score();
+        int next = score.firstFrom(o.at() + 1);
+        return next < score.onsets().size() && geometry.axis().shows(score.onsets().get(next).at())
+                ? geometry.axis().x(score.onsets().get(next).at())
+                : geometry.axis().right() + 12;
+    }
+
+    private String meaning(Onset o) {
+        StringBuilder said = new StringBuilder();
+        said.append(o.manner() == Manner.PLAIN ? "struck" : o.manner().words());
+        said.append(o.down() ? ", downward" : ", upward");
+        said.append(
+                switch (o.dynamics()) {
+                    case ACCENT -> ", accented";
+                    case SOFT -> ", softly";
+                    case GHOST -> ", ghosted";
+                    case PLAIN -> "";
+                });
+        event(o).filter(Stroke.class::isInstance)
+                .map(e -> ((Stroke) e).struck().label())
+                .ifPresent(l -> said.append(": ").append(l).append(" of the chord's voices"));
+        return said.toString();
+    }
+
+    /** What fingers do after the note, and the fret that it ends on, as far as there is room. */
+    private void paintTechniques(GraphicsContext g, ScoreNote n, double from, double to) {
+        Lane c = getSkinnable();
+        double x = from;
+        int fret = n.fret();
+        double y = geometry.y(n.string());
+        for (Technique t : n.techniques()) {
+            String sign =
+                    switch (t.kind()) {
+                        case HAMMER -> "h";
+                        case PULL -> "p";
+                        case SLIDE -> t.to() < fret ? "\\" : "/";
+                        case BEND -> "b";
+                        case RELEASE -> "r";
+                        case VIBRATO -> "~";
+                    };
+            String mark = t.kind().moves() ? sign + t.to() : sign;
+            fret = t.kind().moves() ? t.to() : fret;
+            double w = mark.length() * 7 + 2;
+            if (x + w > to + 8) {
+                return;
+            }
+            g.setFill(c.back());
+            g.fillRect(x - 1, y - 6, w, 12);
+            text(g, mark, x, y, c.smallMonoFont(), c.ink(), TextAlignment.LEFT);
+            x += w;
+        }
+    }
+
+    private java.util.Optional<Event> event(Onset o) {
+        return o.origin()
+                .flatMap(
+                        k ->
+                                model.riff()
+                                        .pattern()
+                                        .find(k.figure())
+                                        .flatMap(f -> f.event(k.event())));
+    }
+
+    /** The word under an onset: its manner, or which voices it strikes. */
+    private String word(Onset o) {
+        String mark = o.manner() == Manner.PALM ? "" : o.manner().mark();
+        if (!mark.isEmpty()) {
+            return mark;
+        }
+        Event e =
+                o.origin()
+                        .flatMap(k -> played(k.pass()).flatMap(p -> p.figure().event(k.event())))
+                        .orElse(null);
+        return e instanceof Stroke s ? s.struck().label() : "";
+    }
+
+    private java.util.Optional<Pass> played(int pass) {
+        List<Pass> all = passes();
+        return pass < all.size()
+                ? java.util.Optional.of(all.get(pass))
+                : java.util.Optional.empty();
+    }
+
+    private List<Pass> passes() {
+        if (passesOf != model.riff()) {
+            passesOf = model.riff();
+            passes = passesOf.passes();
+        }
+        return passes;
+    }
+
+    private vocalis.core.riff.Riff passesOf;
+    private List<Pass> passes = List.of();
+
+    private void paintWord(GraphicsContext g, Onset o, String word, double x) {
+        Lane c = getSkinnable();
+        Paint paint = o.muted() ? c.dim() : c.ink();
+        text(g, word, x, geometry.words(), c.smallFont(), paint, TextAlignment.CENTER);
+    }
+
+    private void paintScope(GraphicsContext g, double w) {
+        Lane c = getSkinnable();
+        String words = model.lane().scopeInWords();
+        if (c.isFocused()) {
+            double y = LaneGeometry.height(geometry.strings()) - 6;
+            text(g, words, w - 14, 6, c.smallFont(), c.ink(), TextAlignment.RIGHT);
+            means(
+                    w - 20 - width(words, c.smallFont()),
+                    0,
+                    width(words, c.smallFont()) + 10,
+                    Math.min(y, 14),
+                    "The pattern lays figures again and again. An edit holds wherever the figure is"
+                            + " played, or at this one pass alone; O changes it.");
+        }
+    }
+
+    // Mouse.
+
+    private void pressed(MouseEvent e) {
+        menu.hide();
+        getSkinnable().requestFocus();
+        if (geometry == null) {
+            return;
+        }
+        long tick = caretFor(e.getX());
+        boolean wasThere = model.lane().caretProperty().get() == tick;
+        model.lane().markProperty().set(java.util.OptionalLong.empty());
+        model.lane().setCaret(tick);
+        if (e.getButton() != MouseButton.PRIMARY) {
+            menu.show(getSkinnable(), e.getScreenX(), e.getScreenY());
+            return;
+        }
+        int string = geometry.stringAt(e.getY());
+        boolean begins = model.lane().beginsAtCaret();
+        if (e.getClickCount() == 2 && !begins) {
+            model.lane().toggleStroke();
+        } else if (wasThere && begins && string >= 0 && e.getClickCount() == 1) {
+            model.lane().toggleStruckString(string);
+        }
+    }
+
+    /** The step under an x; a stroke close by is taken before the bare step. */
+    private long caretFor(double x) {
+        TimeAxis a = geometry.axis();
+        for (Onset o : model.derived().score().onsets()) {
+            if (a.shows(o.at()) && Math.abs(a.x(o.at()) - x) < 7) {
+                return o.at();
+            }
+        }
+        long tick = Math.max(a.from(), Math.min(a.to() - 1, (long) Math.floor(a.tick(x + 4))));
+        MeterMap meters = model.riff().meters();
+        long start = meters.start(meters.bar(tick));
+        return start + (tick - start) / LaneModel.STEP * LaneModel.STEP;
+    }
+
+    private void fillMenu() {
+        add("Add or remove stroke", model.lane()::toggleStroke);
+        add("Palm mute", model.lane()::toggleMute);
+        add("Embellish…", this::embellish);
+        add("Accent", model.lane()::toggleAccent);
+        add("Longer", () -> model.lane().lengthenStroke(1));
+        add("Shorter", () -> model.lane().lengthenStroke(-1));
+        add("Copy the bar", model.lane()::copy);
+        add("Paste", model.lane()::paste);
+        menu.getItems().add(new SeparatorMenuItem());
+        for (Struck.Named n : Struck.Named.values()) {
+            add("Strike " + n.label(), () -> model.lane().setStruck(n));
+        }
+    }
+
+    /** Shows what fingers and palm can do to the stroke under the caret. */
+    void embellish() {
+        double x = geometry == null ? 0 : geometry.axis().x(model.lane().caretProperty().get());
+        double y = geometry == null ? 0 : geometry.words();
+        Point2D at = getSkinnable().localToScreen(x, y);
+        Embellish.menu(model.lane()).show(getSkinnable(), at.getX(), at.getY());
+    }
+
+    private void add(String name, Runnable action) {
+        MenuItem item = new MenuItem(name);
+        item.setOnAction(e -> action.run());
+        menu.getItems().add(item);
+    }
+
+    private void menu(ContextMenuEvent e) {
+        if (e.isKeyboardTrigger()) {
+            Point2D at =
+                    getSkinnable()
+                            .localToScreen(
+                                    geometry.axis().x(model.lane().caretProperty().get()),
+                                    geometry.words());
+            menu.show(getSkinnable(), at.getX(), at.getY());
+        }
+    }
+}

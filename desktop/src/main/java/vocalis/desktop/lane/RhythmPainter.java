@@ -1,0 +1,115 @@
+package vocalis.desktop.lane;
+
+import java.util.List;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Paint;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.rhythm.Notation;
+import vocalis.core.score.Onset;
+import vocalis.core.score.Score;
+import vocalis.desktop.view.TimeAxis;
+
+/** Stems, beams, dots, ties and rests under the tab, as {@link Notation} says. */
+final class RhythmPainter {
+
+    private static final double BEAM = 2.4;
+    private static final double BETWEEN_BEAMS = 5;
+    private static final double FLAG = 7;
+
+    private GraphicsContext g;
+    private Lane lane;
+    private LaneGeometry geometry;
+    private double bottom;
+
+    void paint(GraphicsContext graphics, Lane control, LaneGeometry at, Score score) {
+        g = graphics;
+        lane = control;
+        geometry = at;
+        bottom = at.stemTop() + LaneGeometry.STEMS - 6;
+        TimeAxis axis = at.axis();
+        MeterMap meters = score.time().meters();
+        List<Onset> onsets = score.onsets();
+        Notation.Part before = null;
+        for (int i = score.firstFrom(axis.from());
+                i < onsets.size() && axis.shows(onsets.get(i).at());
+                i++) {
+            Onset o = onsets.get(i);
+            long next = i + 1 < onsets.size() ? onsets.get(i + 1).at() : score.length();
+            long length = Math.min(o.length(), Math.max(1, next - o.at()));
+            if (o.tied()) {
+                tie(o.at());
+            }
+            for (Notation.Part p : Notation.parts(o.at(), length, meters)) {
+                if (axis.shows(p.at())) {
+                    part(p, before, meters);
+                    before = p;
+                }
+                if (p.tied()) {
+                    tie(p.at() + p.value().ticks());
+                }
+            }
+            if (o.at() + length < next && axis.shows(o.at() + length)) {
+                rest(o.at() + length);
+            }
+        }
+    }
+
+    private void part(Notation.Part p, Notation.Part before, MeterMap meters) {
+        Notation.Value v = p.value();
+        double x = Math.round(geometry.axis().x(p.at())) + 0.5;
+        Paint dim = lane.dim();
+        if (!v.stemless()) {
+            line(dim, 1, x, geometry.stemTop() + (v.open() ? 8 : 0), x, bottom);
+        }
+        for (int d = 0; d < v.dots(); d++) {
+            g.setFill(dim);
+            g.fillOval(x + 3 + 5 * d, bottom - 3, 3, 3);
+        }
+        if (v.tuplet() > 1 && (before == null || Notation.joined(before, p, meters) == 0)) {
+            g.setFill(dim);
+            g.setFont(lane.smallFont());
+            g.setTextAlign(javafx.scene.text.TextAlignment.CENTER);
+            g.fillText(String.valueOf(v.tuplet()), x + 9, geometry.stemTop() + 3);
+        }
+        int joined = before == null ? 0 : Notation.joined(before, p, meters);
+        if (joined > 0) {
+            beams(geometry.axis().x(before.at()), x, 0, joined);
+            beams(x - FLAG, x, joined, v.beams());
+        } else {
+            beams(x, x + FLAG, 0, v.beams());
+        }
+    }
+
+    private void beams(double x1, double x2, int from, int to) {
+        for (int b = from; b < to; b++) {
+            double y = bottom - 1 - BETWEEN_BEAMS * b;
+            line(lane.dim(), BEAM, x1, y, x2, y);
+        }
+    }
+
+    private void tie(long tick) {
+        if (geometry.axis().shows(tick)) {
+            double x = geometry.axis().x(tick);
+            g.setStroke(lane.dim());
+            g.setLineWidth(1.2);
+            g.strokeArc(x - 14, bottom - 3, 13, 7, 180, 180, javafx.scene.shape.ArcType.OPEN);
+        }
+    }
+
+    private void rest(long tick) {
+        double x = geometry.axis().x(tick);
+        double y = bottom - 8;
+        g.setStroke(lane.dim());
+        g.setLineWidth(1.6);
+        g.strokePolyline(
+                new double[] {x - 3, x + 2, x - 2, x + 3},
+                new double[] {y - 6, y - 1, y + 2, y + 7},
+                4);
+    }
+
+    private void line(Paint paint, double width, double x1, double y1, double x2, double y2) {
+        g.setStroke(paint);
+        g.setLineWidth(width);
+        g.strokeLine(x1, y1, x2, y2);
+    }
+}

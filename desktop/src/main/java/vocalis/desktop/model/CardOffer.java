@@ -1,0 +1,130 @@
+package vocalis.desktop.model;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import vocalis.core.choice.Candidate;
+import vocalis.core.choice.Card;
+import vocalis.core.choice.Filter;
+import vocalis.core.choice.Finder;
+import vocalis.core.choice.OwnShape;
+import vocalis.core.choice.Ranking;
+import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Shape;
+import vocalis.core.riff.Ground;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
+import vocalis.desktop.view.Background;
+import vocalis.workbench.PieceFiles;
+
+/**
+ * Which voicings are offered for the chord under the caret: a family's, what was searched for, or
+ * the player's own shapes. All of it is found off the FX thread.
+ */
+public final class CardOffer {
+
+    private final WriteModel model;
+    private final Background.Channel<List<Card>> channel;
+    private final ObjectProperty<Filter> filter = new SimpleObjectProperty<>(Filter.NONE);
+    private String found;
+
+    CardOffer(WriteModel model, Consumer<List<Card>> offered) {
+        this.model = model;
+        this.channel = model.background().channel("looking for voicings", offered);
+    }
+
+    /** What is let through of the cards. */
+    public ObjectProperty<Filter> filterProperty() {
+        return filter;
+    }
+
+    /** What was searched for, while its answers stand in the row. */
+    public Optional<String> found() {
+        return Optional.ofNullable(found);
+    }
+
+    /**
+     * Finds a shape ({@code x-9-11-11-0-0}), the voicings of a name ({@code F#7sus4}) or of notes
+     * ({@code F# C# B E}).
+     *
+     * @throws IllegalArgumentException when the text is none of these
+     */
+    public void find(String text) {
+        Finder.Query query = Finder.parse(text, model.riff().ground().board());
+        if (query.shape().isPresent()) {
+            model.take(query.shape().get());
+            return;
+        }
+        found = query.text();
+        model.draftProperty().set(null);
+        Ground ground = model.riff().ground();
+        List<Shape> near = neighbours();
+        Family nearest = model.familyProperty().get();
+        channel.request(
+                () ->
+                        new Ranking(nearest, near, ground.key())
+                                .cards(Finder.candidates(query, ground.board(), model.hand())));
+    }
+
+    /** Offers the voicings of the chosen family on the chord's root, as the filter lets through. */
+    public void request() {
+        found = null;
+        Ground ground = model.riff().ground();
+        Family wanted = model.familyProperty().get();
+        int root = model.currentChord().root();
+        List<Shape> near = neighbours();
+        Filter passing = filter.get();
+        Hand hand = model.hand();
+        channel.request(
+                () -> {
+                    List<Candidate> all =
+                            model.catalogue().candidates(ground.board(), hand, wanted, root);
+                    List<Candidate> kept =
+                            all.stream().filter(c -> passing.accepts(c, hand)).toList();
+                    return new Ranking(wanted, near, ground.key()).cards(kept);
+                });
+    }
+
+    /** Keeps what is shown as one of the player's own shapes. */
+    public void keepShown() throws PieceFiles.PieceFileException {
+        Voicing v = model.shownProperty().get();
+        model.ownShapes()
+                .keep(new OwnShape(model.readoutProperty().get().name().symbol(), v.shapeClass()));
+    }
+
+    /** Shows the player's own shapes on this root. */
+    public void browseOwn() throws PieceFiles.PieceFileException {
+        List<OwnShape> own = model.ownShapes().all();
+        found = "own shapes";
+        model.draftProperty().set(null);
+        Ground ground = model.riff().ground();
+        int root = model.currentChord().root();
+        List<Shape> near = neighbours();
+        Hand hand = model.hand();
+        Family nearest = model.familyProperty().get();
+        channel.request(
+                () -> {
+                    List<Candidate> all = new ArrayList<>();
+                    own.forEach(o -> all.addAll(o.places(ground.board(), hand, root)));
+                    return new Ranking(nearest, near, ground.key()).cards(all);
+                });
+    }
+
+    private List<Shape> neighbours() {
+        List<Shape> near = new ArrayList<>();
+        int n = model.derived().chords().size();
+        int chord = model.chordProperty().get();
+        if (n > 1) {
+            near.add(shape((chord + n - 1) % n));
+            near.add(shape((chord + 1) % n));
+        }
+        return near;
+    }
+
+    private Shape shape(int chord) {
+        return model.derived().chord(chord).candidate().voicing().shape();
+    }
+}

@@ -1,0 +1,125 @@
+package vocalis.desktop.model;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import vocalis.core.arrange.Controls;
+import vocalis.core.harmony.Readout;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Ground;
+import vocalis.core.voicing.Voicing;
+import vocalis.desktop.view.Background;
+import vocalis.workbench.GainReadings;
+
+/**
+ * What gain makes of the voicing shown and of the riff's chords, reckoned off the FX thread, and
+ * whether thirds are drawn pure.
+ */
+public final class GainModel implements AutoCloseable {
+
+    /** What was read for a voicing. */
+    public record Read(Voicing voicing, double[] cents, GainReadings.Against against) {}
+
+    private final WriteModel model;
+    private final GainReadings readings = new GainReadings();
+    private final Background background = new Background("vocalis-gain");
+    private final Background.Channel<Optional<Read>> shownChannel;
+    private final Background.Channel<List<Read>> chordsChannel;
+    private final ReadOnlyObjectWrapper<Optional<Read>> shown =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<List<Read>> chords = new ReadOnlyObjectWrapper<>(List.of());
+    private final BooleanProperty pure = new SimpleBooleanProperty();
+
+    public GainModel(WriteModel model) {
+        this.model = model;
+        shownChannel = background.channel("reckoning gain", shown::set);
+        chordsChannel = background.channel("reckoning gain", chords::set);
+        pure.addListener(o -> refresh());
+    }
+
+    /** The reading of the voicing shown; empty while it is reckoned. */
+    public ReadOnlyObjectProperty<Optional<Read>> shownProperty() {
+        return shown.getReadOnlyProperty();
+    }
+
+    /** The readings of the riff's chords; empty while they are reckoned. */
+    public ReadOnlyObjectProperty<List<Read>> chordsProperty() {
+        return chords.getReadOnlyProperty();
+    }
+
+    /** Whether the voicing shown is still being read. */
+    public boolean reckoning() {
+        Voicing v = model.shownProperty().get();
+        return shown.get()
+                .filter(r -> r.voicing().equals(v))
+                .filter(r -> java.util.Arrays.equals(r.cents(), cents(v)))
+                .isEmpty();
+    }
+
+    /** Whether thirds are drawn pure where a voicing is heard by itself. */
+    public BooleanProperty pureProperty() {
+        return pure;
+    }
+
+    /** Cents per string of a voicing as the intonation switch stands. */
+    public double[] cents(Voicing v) {
+        return pure.get() ? GainReadings.pure(v, Readout.of(v, model.key()).root()) : new double[0];
+    }
+
+    /** Reads the voicing shown anew. */
+    public void refresh() {
+        Voicing v = model.shownProperty().get();
+        int root = model.readoutProperty().get().root();
+        Ground ground = model.riff().ground();
+        Controls controls = controls();
+        double[] cents = cents(v);
+        if (shown.get().filter(r -> r.voicing().equals(v)).isEmpty()) {
+            shown.set(Optional.empty());
+        }
+        shownChannel.request(
+                () ->
+                        Optional.of(
+                                new Read(v, cents, readings.of(v, root, ground, controls, cents))));
+    }
+
+    /** Reads the chords of the riff anew. */
+    public void refreshChords() {
+        Derived derived = model.derived();
+        var key = model.key();
+        Controls controls = controls();
+        chordsChannel.request(
+                () -> {
+                    List<Read> all = new ArrayList<>();
+                    for (Derived.Chord c : derived.chords()) {
+                        Voicing v = c.candidate().voicing();
+                        int root = Readout.of(v, key).root();
+                        Ground ground = derived.riff().ground();
+                        double[] none = new double[0];
+                        all.add(new Read(v, none, readings.of(v, root, ground, controls, none)));
+                    }
+                    return all;
+                });
+    }
+
+    /** Reads any voicing, on the caller's thread: takes about a tenth of a second when new. */
+    public GainReadings.Against of(Voicing v, int root, Ground ground) {
+        return readings.of(v, root, ground, controls(), new double[0]);
+    }
+
+    private Controls controls() {
+        return model.workspace().content().mix().controls();
+    }
+
+    public Background background() {
+        return background;
+    }
+
+    @Override
+    public void close() {
+        background.close();
+    }
+}

@@ -1,0 +1,472 @@
+package vocalis.desktop.model;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.TreeSet;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.LongProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleLongProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Anchor;
+import vocalis.core.riff.Event;
+import vocalis.core.riff.LineNote;
+import vocalis.core.riff.Pass;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Scope;
+import vocalis.core.riff.Stretch;
+import vocalis.core.riff.Stroke;
+import vocalis.core.riff.Strokes;
+import vocalis.core.riff.Struck;
+import vocalis.core.riff.Touch;
+import vocalis.core.score.Dynamics;
+import vocalis.core.score.Manner;
+import vocalis.core.score.Onset;
+import vocalis.core.score.ScoreNote;
+import vocalis.core.voicing.Sounding;
+import vocalis.core.voicing.Voicing;
+import vocalis.workbench.Edits;
+import vocalis.workbench.FindingWords;
+
+/** The lane's caret, in ticks, and what keys and mouse do to the strokes under it. */
+public final class LaneModel {
+
+    /** The grain of the caret. */
+    public static final long STEP = Ticks.SIXTEENTH;
+
+    private static final int VIBRATO_CENTS = 40;
+
+    private final WriteModel model;
+    private final LongProperty caret = new SimpleLongProperty();
+    private final ObjectProperty<Scope> scope = new SimpleObjectProperty<>(Scope.EVERY_PASS);
+    private final ObjectProperty<OptionalLong> mark =
+            new SimpleObjectProperty<>(OptionalLong.empty());
+    private Stretch clipboard;
+
+    LaneModel(WriteModel model) {
+        this.model = model;
+    }
+
+    public LongProperty caretProperty() {
+        return caret;
+    }
+
+    /** Whether edits hold in the figure, at every pass, or here alone. */
+    public ObjectProperty<Scope> scopeProperty() {
+        return scope;
+    }
+
+    /** The other end of what is marked; empty when nothing is. */
+    public ObjectProperty<OptionalLong> markProperty() {
+        return mark;
+    }
+
+    /** Changes between every pass and this pass alone. */
+    public void toggleScope() {
+        scope.set(scope.get() == Scope.EVERY_PASS ? Scope.THIS_PASS : Scope.EVERY_PASS);
+    }
+
+    private Riff now() {
+        return model.now();
+    }
+
+    /** Keeps the caret within a riff that became shorter. */
+    void stayInside() {
+        long last = Math.max(0, now().length() - 1);
+        if (caret.get() > last) {
+            caret.set(last / STEP * STEP);
+        }
+        if (mark.get().isPresent() && mark.get().getAsLong() > now().length()) {
+            mark.set(OptionalLong.empty());
+        }
+    }
+
+    /** Puts the caret at a tick and the chord caret on the chord that holds there. */
+    public void setCaret(long tick) {
+        caret.set(Math.max(0, Math.min(now().length() - 1, tick)));
+        model.moveChordCaretTo(now().chordAt(caret.get()));
+        model.view().show(caret.get());
+    }
+
+    /** Puts the caret where the chosen chord begins, unless it is inside that chord. */
+    public void toChord() {
+        int chord = model.chordProperty().get();
+        if (now().chordAt(caret.get()) != chord) {
+            caret.set(now().start(chord));
+        }
+    }
+
+    /**
+     * Moves the caret by steps: to the next grid line, or to an event that begins between grid
+     * lines, as in a triplet.
+     */
+    public void moveCaret(int steps) {
+        mark.set(OptionalLong.empty());
+        step(steps);
+    }
+
+    private void step(int steps) {
+        for (int i = 0; i < Math.abs(steps); i++) {
+            setCaret(neighbour(steps > 0 ? 1 : -1));
+        }
+    }
+
+    private long neighbour(int direction) {
+        long at = caret.get();
+        MeterMap meters = now().meters();
+        int bar = meters.bar(at);
+        TreeSet<Long> stops = new TreeSet<>();
+        for (int b = Math.max(bar - 1, meters.pickup() > 0 ? -1 : 0); b <= bar + 1; b++) {
+            for (long t = meters.start(b); t < meters.end(b); t += STEP) {
+                stops.add(t);
+            }
+        }
+        for (Pass p : now().passes()) {
+            if (p.to() >= at - Ticks.WHOLE && p.from() <= at + Ticks.WHOLE) {
+                p.events().forEach(e -> stops.add(p.start() + e.at()));
+            }
+        }
+        stops.removeIf(t -> t < 0 || t >= now().length());
+        Long next = direction > 0 ? stops.higher(at) : stops.lower(at);
+        return next == null ? at : next;
+    }
+
+    /** Marks on to the next step, or back. */
+    public void markOn(int steps) {
+        if (mark.get().isEmpty()) {
+            mark.set(OptionalLong.of(caret.get()));
+        }
+        step(steps);
+    }
+
+    /** Moves to the next stroke (or the one before). */
+    public void moveToStroke(int direction) {
+        mark.set(OptionalLong.empty());
+        List<Onset> all = model.derived().score().onsets();
+        Optional<Onset> next =
+                direction > 0
+                        ? all.stream().filter(s -> s.at() > caret.get()).findFirst()
+                        : all.stream().filter(s -> s.at() < caret.get()).reduce((a, b) -> b);
+        next.ifPresent(s -> setCaret(s.at()));
+    }
+
+    /** Moves a bar on or back. */
+    public void moveBar(int direction) {
+        MeterMap meters = now().meters();
+        int bar = meters.bar(caret.get()) + direction;
+        boolean there = bar >= (meters.pickup() > 0 ? -1 : 0) && bar < now().bars();
+        mark.set(OptionalLong.empty());
+        setCaret(there ? meters.start(bar) : direction < 0 ? 0 : caret.get());
+    }
+
+    /** The event under the caret. */
+    public Optional<Event> eventAtCaret() {
+        return Strokes.at(now(), caret.get());
+    }
+
+    /** The stroke under the caret. */
+    public Optional<Stroke> strokeAtCaret() {
+        return eventAtCaret().filter(Stroke.class::isInstance).map(Stroke.class::cast);
+    }
+
+    /** Whether an event begins under the caret. */
+    public boolean beginsAtCaret() {
+        return Strokes.start(now(), caret.get()).filter(s -> s == caret.get()).isPresent();
+    }
+
+    /** Puts a stroke at the caret, or takes away the one that begins there. */
+    public void toggleStroke() {
+        if (beginsAtCaret()) {
+            deleteStroke();
+            return;
+        }
+        Riff r = now();
+        long line = r.meters().end(r.meters().bar(caret.get()));
+        Stroke stroke = new Stroke(0, 0, line - caret.get(), Struck.Named.ALL);
+        model.apply(Edits.putEvent(caret.get(), stroke, scope.get()));
+    }
+
+    /** Deletes what is marked, or the stroke under the caret. */
+    public void deleteStroke() {
+        if (mark.get().isPresent()) {
+            long from = from();
+            Stretch empty = new Stretch(to() - from, List.of(), List.of());
+            model.apply(Edits.paste(from, empty, scope.get()));
+            mark.set(OptionalLong.empty());
+        } else if (eventAtCaret().isPresent()) {
+            model.apply(Edits.removeEvent(caret.get(), scope.get()));
+        } else {
+            nothingHere();
+        }
+    }
+
+    private void nothingHere() {
+        model.say("No stroke here: Enter puts one.");
+    }
+
+    private long from() {
+        long m = mark.get().orElse(caret.get());
+        return Math.min(m, caret.get());
+    }
+
+    private long to() {
+        long m = mark.get().orElse(caret.get());
+        return Math.max(m, caret.get()) + STEP;
+    }
+
+    /** Takes up what is marked, or the bar under the caret: strokes with their touches. */
+    public void copy() {
+        Riff r = now();
+        int bar = r.meters().bar(caret.get());
+        boolean marked = mark.get().isPresent();
+        long from = marked ? from() : r.meters().start(bar);
+        long to = marked ? to() : r.meters().end(bar);
+        clipboard = Strokes.copy(r, from, to);
+        int n = clipboard.events().size();
+        String what = n + (n == 1 ? " stroke" : " strokes");
+        model.say(
+                "Copied "
+                        + (marked ? what : FindingWords.place(from, r).split(",")[0])
+                        + "; Ctrl V puts it at the caret.");
+    }
+
+    /** Puts what was taken up at the caret, or at its bar's beginning when a bar was taken. */
+    public void paste() {
+        if (clipboard == null) {
+            model.say("Nothing was copied yet: Ctrl C copies the bar.");
+            return;
+        }
+        Riff r = now();
+        int bar = r.meters().bar(caret.get());
+        boolean aBar = clipboard.length() == r.meters().end(bar) - r.meters().start(bar);
+        long at = aBar ? r.meters().start(bar) : caret.get();
+        mark.set(OptionalLong.empty());
+        model.apply(Edits.paste(at, clipboard, scope.get()));
+    }
+
+    private void changeStroke(UnaryOperator<Stroke> change, String what) {
+        change(e -> e instanceof Stroke s ? change.apply(s) : e, what);
+    }
+
+    /** Changes every event that is marked, or the one under the caret. */
+    private void change(UnaryOperator<Event> change, String what) {
+        if (mark.get().isEmpty()) {
+            if (eventAtCaret().isEmpty()) {
+                nothingHere();
+                return;
+            }
+            model.apply(Edits.changeEvent(caret.get(), what, change, scope.get()));
+            return;
+        }
+        List<Long> at = new ArrayList<>();
+        for (Onset o : model.derived().score().onsets()) {
+            if (o.at() >= from() && o.at() < to()) {
+                at.add(o.at());
+            }
+        }
+        at.forEach(t -> model.apply(Edits.changeEvent(t, what, change, scope.get())));
+    }
+
+    public void toggleMute() {
+        boolean on = strokeAtCaret().map(s -> !s.muted()).orElse(true);
+        changeStroke(s -> s.played(on ? Manner.PALM : Manner.PLAIN), "palm mute");
+    }
+
+    public void toggleAccent() {
+        boolean on = strokeAtCaret().map(s -> !s.accented()).orElse(true);
+        change(
+                e ->
+                        e instanceof Stroke s
+                                ? s.accented(on)
+                                : ((LineNote) e).with(on ? Dynamics.ACCENT : Dynamics.PLAIN),
+                "accent");
+    }
+
+    /** Lengthens (shortens) the stroke by steps; it stops at the next stroke and the figure. */
+    public void lengthenStroke(int steps) {
+        change(
+                e -> e.lasting(Math.max(STEP, e.length() + steps * STEP)),
+                steps > 0 ? "lengthen stroke" : "shorten stroke");
+    }
+
+    /** The next (previous) selection of voices. */
+    public void cycleStruck(int direction) {
+        changeStroke(
+                s -> {
+                    Struck.Named[] all = Struck.Named.values();
+                    int at = s.struck() instanceof Struck.Named n ? n.ordinal() : 0;
+                    return s.striking(all[Math.floorMod(at + direction, all.length)]);
+                },
+                "strike other voices");
+    }
+
+    public void setStruck(Struck struck) {
+        changeStroke(s -> s.striking(struck), "strike other voices");
+    }
+
+    /** Adds or takes away one string of the stroke under the caret. */
+    public void toggleStruckString(int string) {
+        Voicing v = model.currentChord().candidate().voicing();
+        List<Integer> byPitch =
+                v.soundings().stream()
+                        .sorted(java.util.Comparator.comparingInt(Sounding::midi))
+                        .map(Sounding::string)
+                        .toList();
+        int voice = byPitch.indexOf(string);
+        if (voice < 0) {
+            return;
+        }
+        changeStroke(
+                s -> {
+                    List<Integer> voices = new ArrayList<>(s.struck().of(byPitch.size()));
+                    if (!voices.remove((Integer) voice)) {
+                        voices.add(voice);
+                        voices.sort(null);
+                    }
+                    return voices.isEmpty() ? s : s.striking(Struck.picked(voices, byPitch.size()));
+                },
+                "strike other voices");
+    }
+
+    /** Plays the stroke under the caret in a manner; in the same one again, plainly. */
+    public void play(Manner manner) {
+        boolean same = strokeAtCaret().filter(s -> s.manner() == manner).isPresent();
+        changeStroke(s -> s.played(same ? Manner.PLAIN : manner), manner.words());
+    }
+
+    /** The next degree of the palm: none, light, half, heavy. */
+    public void cyclePalm() {
+        List<Manner> order =
+                List.of(Manner.PLAIN, Manner.PALM_LIGHT, Manner.PALM, Manner.PALM_HEAVY);
+        changeStroke(
+                s -> s.played(order.get((order.indexOf(s.manner()) + 1) % order.size())),
+                "palm mute");
+    }
+
+    // Touches.
+
+    /** What sounds under the caret, as last derived. */
+    public Optional<Onset> onsetAtCaret() {
+        return model.derived().score().soundingAt(caret.get());
+    }
+
+    /** The highest note of what sounds under the caret. */
+    public Optional<ScoreNote> topAtCaret() {
+        return onsetAtCaret()
+                .flatMap(
+                        o ->
+                                o.notes().stream()
+                                        .max(
+                                                java.util.Comparator.comparingInt(
+                                                        n ->
+                                                                model.riff()
+                                                                        .ground()
+                                                                        .board()
+                                                                        .midi(
+                                                                                n.string(),
+                                                                                n.fret()))));
+    }
+
+    private Optional<Anchor> anchor(Scope where) {
+        return onsetAtCaret()
+                .flatMap(Onset::origin)
+                .map(
+                        o ->
+                                new Anchor(
+                                        o.figure(),
+                                        o.event(),
+                                        where == Scope.EVERY_PASS
+                                                ? Optional.empty()
+                                                : Optional.of(o.pass()),
+                                        new Anchor.Voice.FromTop(0)));
+    }
+
+    /** Changes the top note of the stroke under the caret by frets, here alone. */
+    public void changeNote(int frets) {
+        Optional<Anchor> a = anchor(Scope.THIS_PASS);
+        if (a.isEmpty()) {
+            nothingHere();
+            return;
+        }
+        int fret = topAtCaret().orElseThrow().fret() + frets;
+        if (fret < 0 || fret > model.riff().ground().board().frets()) {
+            model.say("The note would leave the neck.");
+            return;
+        }
+        model.apply(Edits.moveNote(a.get(), frets));
+    }
+
+    private interface Maker {
+        Touch make(Anchor anchor, long length);
+    }
+
+    private void touch(Maker maker) {
+        Optional<Anchor> a = anchor(scope.get());
+        if (a.isEmpty()) {
+            nothingHere();
+            return;
+        }
+        Touch t = maker.make(a.get(), onsetAtCaret().orElseThrow().length());
+        model.apply(Edits.touch(FindingWords.words(t), t));
+    }
+
+    /** Hammers on (frets up) or pulls off (down) in the middle of the stroke under the caret. */
+    public void legato(int frets) {
+        touch((a, length) -> new Touch.Legato(a, List.of(new Touch.Step(frets, length / 2))));
+    }
+
+    /** Slides by frets, soon after the stroke. */
+    public void slide(int frets) {
+        touch((a, length) -> new Touch.Slide(a, frets, length / 6, way(length)));
+    }
+
+    /** Bends by cents, soon after the stroke; let back at two thirds of it, or held. */
+    public void bend(int cents, boolean release) {
+        touch(
+                (a, length) ->
+                        new Touch.Bend(
+                                a,
+                                cents,
+                                length / 6,
+                                way(length),
+                                release
+                                        ? OptionalLong.of(length / 6 + 2 * way(length))
+                                        : OptionalLong.empty()));
+    }
+
+    /** Shakes the note from the middle of the stroke on. */
+    public void vibrato() {
+        touch(
+                (a, length) ->
+                        new Touch.Vibrato(a, VIBRATO_CENTS, Touch.Vibrato.USUAL_HZ, length / 2));
+    }
+
+    private static long way(long length) {
+        return Math.min(Ticks.EIGHTH, length / 4);
+    }
+
+    /** Takes away what fingers do to the stroke under the caret. */
+    public void plain() {
+        onsetAtCaret()
+                .flatMap(Onset::origin)
+                .ifPresent(o -> model.apply(Edits.plain(o.figure(), o.event(), o.pass())));
+    }
+
+    /** What the figure under the caret is and where edits hold, in words. */
+    public String scopeInWords() {
+        Riff r = now();
+        Pass pass = r.passAt(caret.get());
+        String figure = pass.figure().id();
+        long passes = r.passes().stream().filter(p -> p.figure().id().equals(figure)).count();
+        if (passes == 1) {
+            return "figure played once";
+        }
+        return scope.get() == Scope.EVERY_PASS
+                ? "edits hold at all " + passes + " passes (O: here only)"
+                : "edits hold here only, at one of " + passes + " passes (O: all)";
+    }
+}

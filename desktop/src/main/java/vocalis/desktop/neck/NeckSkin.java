@@ -1,0 +1,336 @@
+package vocalis.desktop.neck;
+
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Paint;
+import javafx.scene.text.TextAlignment;
+import vocalis.core.hands.Fingering;
+import vocalis.core.hands.Muting;
+import vocalis.core.harmony.Readout;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.instrument.Shape;
+import vocalis.core.theory.Key;
+import vocalis.core.theory.Spelling;
+import vocalis.core.voicing.Voicing;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.CanvasSkin;
+
+/** Paints the neck and takes its mouse. */
+public final class NeckSkin extends CanvasSkin<Neck> {
+
+    private static final double MARK = 17;
+
+    /** Frets that carry a mark on most necks (common practice). */
+    private static final java.util.Set<Integer> MARKED = java.util.Set.of(0, 3, 5, 7, 9);
+
+    private final WriteModel model;
+    private NeckGeometry geometry;
+    private int hoverString = -1;
+    private int hoverFret = -1;
+
+    public NeckSkin(Neck neck) {
+        super(neck);
+        model = neck.model();
+        watch(
+                model.derivedProperty(),
+                model.chordProperty(),
+                model.shownProperty(),
+                model.noteNamesProperty(),
+                model.scaleStepsProperty(),
+                model.neckStringProperty(),
+                model.neckFretProperty());
+        neck.setOnMousePressed(this::pressed);
+        neck.setOnMouseReleased(e -> model.hearing().endHearing());
+        neck.setOnMouseMoved(this::hover);
+        neck.setOnMouseExited(e -> unhover());
+    }
+
+    @Override
+    public void dispose() {
+        Neck neck = getSkinnable();
+        if (neck != null) {
+            neck.setOnMousePressed(null);
+            neck.setOnMouseReleased(null);
+            neck.setOnMouseMoved(null);
+            neck.setOnMouseExited(null);
+        }
+        super.dispose();
+    }
+
+    @Override
+    public void paint(GraphicsContext g, double w, double h) {
+        Fretboard board = model.riff().ground().board();
+        geometry = NeckGeometry.of(board, w, h);
+        paintBoard(g, board);
+        if (model.scaleStepsProperty().get()) {
+            paintScale(g, board);
+        }
+        paintInRiff(g);
+        paintGrip(g);
+        paintCaret(g);
+    }
+
+    private void paintBoard(GraphicsContext g, Fretboard board) {
+        Neck c = getSkinnable();
+        double top = geometry.top() - 7;
+        double bottom = geometry.bottom() + 7;
+        double x0 = Math.min(geometry.wire(0), geometry.wire(board.frets()));
+        double x1 = Math.max(geometry.wire(0), geometry.wire(board.frets()));
+        g.setFill(c.raised());
+        g.fillRect(x0, top, x1 - x0, bottom - top);
+        for (int f = 1; f <= board.frets(); f++) {
+            double x = Math.round(geometry.wire(f)) + 0.5;
+            stroke(g, c.line(), 1, x, top, x, bottom);
+            int actual = f + board.capo();
+            boolean marked = MARKED.contains(actual % 12);
+            if (marked) {
+                paintMark(g, f, actual % 12 == 0, top, bottom);
+            }
+            if (marked || geometry.wire(f) - geometry.wire(f - 1) > 24) {
+                text(
+                        g,
+                        String.valueOf(f),
+                        geometry.mark(f),
+                        bottom + 11,
+                        c.smallFont(),
+                        c.ink(),
+                        TextAlignment.CENTER);
+            }
+        }
+        for (int s = 0; s < board.strings(); s++) {
+            double y = geometry.y(s);
+            double thick = 2.6 - 1.6 * s / Math.max(1, board.strings() - 1);
+            stroke(g, c.line(), thick, x0, y, x1, y);
+            String name = Spelling.plain(board.midi(s, 0)).symbol();
+            text(g, name, 14, y, c.textFont(), c.dim(), TextAlignment.CENTER);
+        }
+        double nut = geometry.wire(0);
+        stroke(g, c.ink(), 4, nut, top, nut, bottom);
+        if (board.capo() > 0) {
+            text(
+                    g,
+                    "capo " + board.capo(),
+                    nut,
+                    bottom + 11,
+                    c.smallFont(),
+                    c.ink(),
+                    TextAlignment.CENTER);
+        }
+    }
+
+    private static String by(Muting.By by) {
+        return switch (by) {
+            case FINGERTIP -> "a fingertip touches it";
+            case FLAT_OF_FINGER -> "a finger laid flat touches it";
+            case THUMB -> "the thumb touches it";
+            case STRIKING_HAND -> "the striking hand lies on it, or leaves it out";
+            case NOTHING -> "but nothing keeps it so; it will answer the others";
+        };
+    }
+
+    /** A slanted step in the slate behind a marked fret, two behind the octave. */
+    private void paintMark(GraphicsContext g, int fret, boolean octave, double top, double bottom) {
+        Neck c = getSkinnable();
+        double x = geometry.mark(fret);
+        double half = Math.min(7, Math.abs(geometry.wire(fret) - geometry.wire(fret - 1)) / 4);
+        double middle = (top + bottom) / 2;
+        double tall = (bottom - top) * 0.16;
+        double[] offsets = octave ? new double[] {-half * 0.9, half * 0.9} : new double[] {0};
+        g.setFill(c.line());
+        g.setGlobalAlpha(0.55);
+        for (double o : offsets) {
+            double left = x + o - half * 0.4;
+            double right = x + o + half * 0.4;
+            g.fillPolygon(
+                    new double[] {left, right, right, left},
+                    new double[] {
+                        middle - tall, middle - tall - 5, middle + tall, middle + tall + 5
+                    },
+                    4);
+        }
+        g.setGlobalAlpha(1);
+    }
+
+    /** Every note of the scale, small, on demand. */
+    private void paintScale(GraphicsContext g, Fretboard board) {
+        Neck c = getSkinnable();
+        Key key = model.key();
+        for (int s = 0; s < board.strings(); s++) {
+            for (int f = 1; f <= board.frets(); f++) {
+                int midi = board.midi(s, f);
+                if (key.contains(midi)) {
+                    String label =
+                            model.noteNamesProperty().get()
+                                    ? key.spell(midi).symbol()
+                                    : key.degree(midi).symbol();
+                    double x = geometry.mark(f);
+                    g.setFill(c.raised());
+                    g.fillRect(x - 7, geometry.y(s) - 6, 14, 12);
+                    text(g, label, x, geometry.y(s), c.smallFont(), c.dim(), TextAlignment.CENTER);
+                }
+            }
+        }
+    }
+
+    /** What the riff has now, hollow, while another voicing is looked at. */
+    private void paintInRiff(GraphicsContext g) {
+        if (model.shownIsInRiff()) {
+            return;
+        }
+        Neck c = getSkinnable();
+        Shape inRiff = model.currentChord().candidate().voicing().shape();
+        for (int s : inRiff.sounded()) {
+            double x = geometry.mark(inRiff.fret(s));
+            double y = geometry.y(s);
+            g.setStroke(c.dim());
+            g.setLineWidth(1.2);
+            g.setLineDashes(2, 2);
+            g.strokeOval(x - MARK / 2, y - MARK / 2, MARK, MARK);
+            g.setLineDashes();
+        }
+    }
+
+    private void paintGrip(GraphicsContext g) {
+        Neck c = getSkinnable();
+        Voicing v = model.shownProperty().get();
+        Readout r = model.readoutProperty().get();
+        if (v.shape().strings() != geometry.board().strings()) {
+            return;
+        }
+        model.shownFingering().ifPresent(f -> paintBarres(g, f));
+        for (int s = 0; s < geometry.board().strings(); s++) {
+            if (!v.shape().sounds(s)) {
+                text(
+                        g,
+                        "×",
+                        geometry.mark(0),
+                        geometry.y(s),
+                        c.boldFont(),
+                        c.dim(),
+                        TextAlignment.CENTER);
+            }
+        }
+        int strings = geometry.board().strings();
+        model.shownFingering()
+                .ifPresent(
+                        f -> {
+                            for (Muting.Silence q : Muting.of(v.shape(), f).silences()) {
+                                means(
+                                        geometry.mark(0) - 12,
+                                        geometry.y(q.string()) - 9,
+                                        24,
+                                        18,
+                                        "string "
+                                                + (strings - q.string())
+                                                + " is silent: "
+                                                + by(q.by()));
+                            }
+                        });
+        for (Readout.Voice voice : r.voices()) {
+            means(
+                    geometry.mark(voice.source().fret()) - 10,
+                    geometry.y(voice.source().string()) - 9,
+                    20,
+                    18,
+                    voice.note().symbol()
+                            + ": "
+                            + voice.ofChord().symbol()
+                            + " of the chord, "
+                            + voice.ofKey().symbol()
+                            + " of the key, on string "
+                            + (strings - voice.source().string()));
+            int string = voice.source().string();
+            String label =
+                    model.noteNamesProperty().get()
+                            ? voice.note().spelling().symbol()
+                            : voice.ofChord().symbol();
+            boolean root = voice.ofChord().semitones() == 0;
+            double x = geometry.mark(voice.source().fret());
+            double y = geometry.y(string);
+            Paint paint = root ? c.rootPaint() : voice.source().open() ? c.openPaint() : c.ink();
+            if (voice.source().open()) {
+                paintOpen(g, x, y, paint, label);
+            } else {
+                paintFretted(g, x, y, paint, root, label);
+            }
+        }
+    }
+
+    private void paintOpen(GraphicsContext g, double x, double y, Paint paint, String label) {
+        Neck c = getSkinnable();
+        g.setFill(c.back());
+        g.fillOval(x - MARK / 2, y - MARK / 2, MARK, MARK);
+        g.setStroke(paint);
+        g.setLineWidth(2);
+        g.strokeOval(x - MARK / 2, y - MARK / 2, MARK, MARK);
+        text(g, label, x, y, c.smallFont(), paint, TextAlignment.CENTER);
+    }
+
+    private void paintFretted(
+            GraphicsContext g, double x, double y, Paint paint, boolean root, String label) {
+        Neck c = getSkinnable();
+        g.setFill(paint);
+        if (root) {
+            g.fillOval(x - MARK / 2 - 1, y - MARK / 2 - 1, MARK + 2, MARK + 2);
+        } else {
+            g.fillRoundRect(x - MARK / 2, y - MARK / 2, MARK, MARK, 5, 5);
+        }
+        text(g, label, x, y, c.textFont(), c.onMark(), TextAlignment.CENTER);
+    }
+
+    private void paintBarres(GraphicsContext g, Fingering f) {
+        Neck c = getSkinnable();
+        for (Fingering.Press p : f.presses()) {
+            if (p.barre()) {
+                double x = geometry.mark(p.fret());
+                double y1 = geometry.y(p.highString());
+                double y2 = geometry.y(p.lowString());
+                g.setStroke(c.dim());
+                g.setLineWidth(6);
+                g.setGlobalAlpha(0.5);
+                g.strokeLine(x, y1, x, y2);
+                g.setGlobalAlpha(1);
+            }
+        }
+    }
+
+    private void paintCaret(GraphicsContext g) {
+        Neck c = getSkinnable();
+        if (c.isFocused()) {
+            box(g, model.neckStringProperty().get(), model.neckFretProperty().get(), c.ink(), 2);
+        }
+        if (hoverString >= 0) {
+            box(g, hoverString, hoverFret, c.dim(), 1);
+        }
+    }
+
+    private void box(GraphicsContext g, int string, int fret, Paint paint, double width) {
+        double x = geometry.mark(fret);
+        double y = geometry.y(string);
+        g.setStroke(paint);
+        g.setLineWidth(width);
+        g.strokeRoundRect(x - 12, y - 11, 24, 22, 7, 7);
+    }
+
+    private void pressed(MouseEvent e) {
+        getSkinnable().requestFocus();
+        if (e.getButton() == MouseButton.PRIMARY && geometry != null) {
+            model.toggleFret(geometry.stringAt(e.getY()), geometry.fretAt(e.getX()));
+            model.hearing().beginHearingShown();
+        }
+    }
+
+    private void hover(MouseEvent e) {
+        if (geometry != null) {
+            hoverString = geometry.stringAt(e.getY());
+            hoverFret = geometry.fretAt(e.getX());
+            getSkinnable().requestLayout();
+        }
+    }
+
+    private void unhover() {
+        hoverString = -1;
+        getSkinnable().requestLayout();
+    }
+}

@@ -1,0 +1,105 @@
+package vocalis.desktop.readout;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import vocalis.desktop.model.GainModel;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Explain;
+import vocalis.sound.gain.GainReading;
+import vocalis.sound.gain.Ghost;
+import vocalis.workbench.GainReadings;
+import vocalis.workbench.GainWords;
+
+/** What gain adds to the voicing shown: in words first, then ghost by ghost, then the figures. */
+public final class GainFigures {
+
+    private static final int MOST_GHOSTS = 3;
+
+    private final WriteModel model;
+    private final Figures figures;
+
+    public GainFigures(WriteModel model, Figures figures) {
+        this.model = model;
+        this.figures = figures;
+    }
+
+    public void refresh() {
+        figures.begin();
+        fill();
+        figures.end();
+    }
+
+    private void fill() {
+        Optional<GainModel.Read> read = model.gain().shownProperty().get();
+        if (read.isEmpty()) {
+            figures.row("gain", "being reckoned …", "A test tone goes through the amplifier.");
+            return;
+        }
+        GainReadings.Against a = read.get().against();
+        GainReading r = a.reading();
+        GainWords words = new GainWords(read.get().voicing(), Optional.of(model.key()));
+        figures.sentence("gain-summary", words.summary(a, model.riff().ground().tone()));
+        GainWords.intonation(read.get().cents())
+                .ifPresent(s -> figures.sentence("gain-intonation", s));
+        figures.row(
+                "ghosts",
+                ghosts(r.ghosts(), words),
+                "Lines that gain adds: no partial of any string. Level under the strongest line.");
+        figures.row(
+                "growl",
+                number(a.growl()) + " times the plain power chord",
+                "Ratio of the roughness under this amplifier (Plomp and Levelt, Sethares).");
+        figures.row(
+                "roughness",
+                number(r.roughGain()) + ", of the bare strings " + number(r.roughClean()),
+                "Relative units; lines up to 1.2 kHz.");
+        figures.row(
+                "mud",
+                Math.round(100 * r.mud()) + " % of it below 250 Hz",
+                "Share of the roughness that lies low.");
+        figures.row(
+                "bite",
+                String.format(Locale.ROOT, "%.1f kHz", r.biteHz() / 1000),
+                "Centre of the spectrum after the cabinet.");
+        r.beatsHz()
+                .ifPresent(
+                        b ->
+                                figures.row(
+                                        "beats",
+                                        number(b) + " a second, the slowest",
+                                        "Two strong lines so close that they pulse."));
+        r.commonHz()
+                .ifPresent(
+                        c ->
+                                figures.row(
+                                        "common",
+                                        "all partials of " + note(c, words),
+                                        "The one fundamental that all notes are multiples of, within 28 cents."));
+    }
+
+    private static String note(double hz, GainWords words) {
+        int midi = (int) Math.round(69 + 12 * Math.log(hz / 440) / Math.log(2));
+        return words.note(midi).symbol() + String.format(Locale.ROOT, ", %.1f Hz", hz);
+    }
+
+    private static VBox ghosts(List<Ghost> all, GainWords words) {
+        VBox box = new VBox(1);
+        box.setId("figure-ghosts");
+        for (Ghost g : all.subList(0, Math.min(MOST_GHOSTS, all.size()))) {
+            Label l = new Label(words.place(g) + ", " + Math.round(-g.db()) + " dB under");
+            l.getStyleClass().add("figure-value");
+            Label from = new Label(words.shortOrigin(g));
+            from.getStyleClass().add("caption");
+            Explain.means(from, words.origin(g));
+            box.getChildren().addAll(l, from);
+        }
+        return box;
+    }
+
+    private static String number(double x) {
+        return String.format(Locale.ROOT, x < 10 ? "%.1f" : "%.0f", x);
+    }
+}

@@ -1,0 +1,160 @@
+package vocalis.desktop.readout;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import vocalis.core.hands.Fingering;
+import vocalis.core.hands.Move;
+import vocalis.core.hands.Muting;
+import vocalis.core.harmony.Readout;
+import vocalis.desktop.model.WriteModel;
+
+/** What the hands do for the voicing shown: fingers, silences, reach, effort, what comes before. */
+public final class HandFigures {
+
+    private final WriteModel model;
+    private final Figures figures;
+
+    public HandFigures(WriteModel model, Figures figures) {
+        this.model = model;
+        this.figures = figures;
+    }
+
+    public void refresh() {
+        figures.begin();
+        fill();
+        figures.end();
+    }
+
+    private void fill() {
+        Fingering f = model.shownFingering().orElse(null);
+        if (f == null) {
+            var v = model.shownProperty().get();
+            figures.row(
+                    "hand",
+                    "unplayable: "
+                            + Fingering.refusal(v.board(), v.shape(), model.hand()).orElse(""),
+                    "No fingering was found. Instrument and hand (F3) holds the size of the hand.");
+            return;
+        }
+        figures.row(
+                "fingers",
+                f.presses().isEmpty() ? "open strings alone" : f.inWords(),
+                "The easiest fingering found: finger and fret.");
+        Muting muting = Muting.of(model.shownProperty().get().shape(), f);
+        if (!muting.silences().isEmpty()) {
+            figures.row(
+                    "silence",
+                    muting.inWords(),
+                    "What keeps each string quiet that is not meant to sound.");
+        }
+        figures.row(
+                "strike",
+                muting.schools().isEmpty() ? "none that is clean" : strikes(muting),
+                "The ways of striking that leave the unwanted strings quiet.");
+        if (!f.presses().isEmpty()) {
+            figures.row(
+                    "reach",
+                    f.reachMm() == 0
+                            ? "none, one fret"
+                            : Math.round(f.reachMm())
+                                    + " mm of "
+                                    + Math.round(model.hand().comfortMm())
+                                    + " in comfort",
+                    "Distance along the neck between the outermost fingers, at this scale length and fret.");
+        }
+        figures.row(
+                "effort",
+                effortInWords(f),
+                "Unitless; docs/figures.md has the weights of its parts.");
+        careRows(f);
+    }
+
+    private static String effortInWords(Fingering f) {
+        Fingering.Effort e = f.parts();
+        List<String> parts = new ArrayList<>();
+        part(parts, "fingers", e.fingers());
+        part(parts, "barre", e.barres());
+        part(parts, "spread", e.spread());
+        part(parts, "reach", e.reach());
+        part(parts, "silences", e.silences());
+        part(parts, "thumb", e.thumb());
+        String sum = String.format(Locale.ROOT, "%.1f", e.total());
+        return parts.size() < 2 ? sum : sum + ": " + String.join(", ", parts);
+    }
+
+    private static void part(List<String> parts, String name, double value) {
+        if (value >= 0.05) {
+            parts.add(name + String.format(Locale.ROOT, " %.1f", value));
+        }
+    }
+
+    private String strikes(Muting muting) {
+        String plucked = Muting.pluckedBy(model.shownProperty().get().shape());
+        return muting.schools().stream()
+                .map(
+                        s ->
+                                s == Muting.School.PLUCK && !plucked.isEmpty()
+                                        ? "pluck: " + plucked
+                                        : s.words())
+                .collect(Collectors.joining("; "));
+    }
+
+    /**
+     * A wide reach with the easier shape of the same name, and what the hand does from the chord
+     * before.
+     */
+    private void careRows(Fingering f) {
+        double comfort = model.hand().comfortMm();
+        if (f.reachMm() > comfort) {
+            figures.row(
+                    "caution",
+                    "past comfort by "
+                            + Math.round(f.reachMm() - comfort)
+                            + " mm, "
+                            + model.returnsPerMinute()
+                            + " times a minute"
+                            + easier(f),
+                    "A reach past comfort tires the hand when it returns often. Stop where it hurts.");
+        }
+        int n = model.derived().chords().size();
+        if (n > 1) {
+            int before = (model.chordProperty().get() + n - 1) % n;
+            var from = model.derived().chords().get(before).candidate().voicing();
+            var to = model.shownProperty().get();
+            if (from.board().equals(to.board())) {
+                Move move = Move.between(to.board(), from.shape(), to.shape());
+                figures.row(
+                        "from before",
+                        moveInWords(move),
+                        "Fingers that stay or slide, and how far the hand travels.");
+            }
+        }
+    }
+
+    private String moveInWords(Move move) {
+        int strings = model.riff().ground().board().strings();
+        java.util.function.Function<List<Integer>, String> named =
+                l ->
+                        (l.size() == 1 ? "string " : "strings ")
+                                + l.stream()
+                                        .map(s -> String.valueOf(strings - s))
+                                        .collect(Collectors.joining(", "));
+        String stays = move.anchors().isEmpty() ? "" : named.apply(move.anchors()) + " stays, ";
+        String slides =
+                move.guides().isEmpty() ? "" : "slide on " + named.apply(move.guides()) + ", ";
+        return stays + slides + "hand moves " + Math.round(move.travelMm()) + " mm";
+    }
+
+    private String easier(Fingering f) {
+        String name = model.readoutProperty().get().name().symbol();
+        return model.cardsProperty().get().stream()
+                .flatMap(c -> c.places().stream())
+                .filter(c -> c.fingering().reachMm() < 0.8 * f.reachMm())
+                .filter(c -> Readout.nameOf(c.voicing(), model.key()).symbol().equals(name))
+                .findFirst()
+                .map(c -> "; easier: " + c.voicing().shape().text())
+                .orElse("");
+    }
+}

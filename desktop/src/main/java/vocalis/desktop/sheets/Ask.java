@@ -1,0 +1,73 @@
+package vocalis.desktop.sheets;
+
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.SheetHost;
+
+/** Short questions and messages, as sheets of the window. */
+public final class Ask {
+
+    private static final double WIDTH = 520;
+
+    private Ask() {}
+
+    /** An answer that can be given. */
+    public record Answer(String id, String words, Runnable then) {}
+
+    /** Asks with buttons; the first is the usual answer. Esc gives none of them. */
+    public static void question(SheetHost host, String title, String text, Answer... answers) {
+        HBox buttons = new HBox(10);
+        buttons.setAlignment(Pos.CENTER_LEFT);
+        VBox body = new VBox(16, Choices.text(text), buttons);
+        body.getStyleClass().add("help");
+        SheetHost.Sheet sheet = host.open(title, body, WIDTH);
+        for (Answer a : answers) {
+            Button b = new Button(a.words());
+            b.setId(a.id());
+            b.getStyleClass().add(buttons.getChildren().isEmpty() ? "use-button" : "quiet-button");
+            b.setOnAction(
+                    e -> {
+                        sheet.close();
+                        a.then().run();
+                    });
+            buttons.getChildren().add(b);
+        }
+        sheet.focus(buttons.getChildren().get(0));
+    }
+
+    /** Says something that must be read. */
+    public static void tell(SheetHost host, String title, String text) {
+        question(host, title, text, new Answer("ask-ok", "All right  ⏎", () -> {}));
+    }
+
+    /** Asks for a line of text; Enter takes it, Esc leaves it. */
+    public static void line(
+            SheetHost host, String title, String now, int longest, Consumer<String> then) {
+        TextField field = new TextField(now);
+        field.setId("ask-line");
+        field.getStyleClass().add("find");
+        field.setAccessibleText(title);
+        VBox body =
+                new VBox(
+                        10,
+                        field,
+                        Choices.caption("Enter takes it; at most " + longest + " characters."));
+        body.getStyleClass().add("help");
+        SheetHost.Sheet sheet = host.open(title, body, WIDTH);
+        field.setOnAction(
+                e -> {
+                    String text = field.getText().strip();
+                    if (!text.isEmpty() && text.length() <= longest) {
+                        sheet.close();
+                        then.accept(text);
+                    }
+                });
+        sheet.focus(field);
+        field.selectAll();
+    }
+}

@@ -1,0 +1,56 @@
+package vocalis.desktop.sheets;
+
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+import vocalis.core.riff.Finding;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.SheetHost;
+import vocalis.workbench.Edits;
+import vocalis.workbench.FindingWords;
+
+/** What could not be played as written, each with a way to it and, for a touch, a way out. */
+public final class FindingsSheet {
+
+    private FindingsSheet() {}
+
+    /** Opens it. */
+    public static void show(WriteModel model, SheetHost host) {
+        List<Finding> all = model.derived().findings();
+        GridPane grid = Choices.grid();
+        VBox content = new VBox(12);
+        content.getStyleClass().add("help");
+        content.getChildren()
+                .add(
+                        Choices.text(
+                                all.isEmpty()
+                                        ? "Everything is played as it is written."
+                                        : "Kept in the riff, but not played as written:"));
+        content.getChildren().add(grid);
+        SheetHost.Sheet sheet = host.open("What could not be played", content, 760);
+        for (Finding f : all) {
+            Button there = new Button("Go there");
+            there.getStyleClass().add("quiet-button");
+            there.setOnAction(
+                    e -> {
+                        sheet.close();
+                        model.moveChordCaretTo(f.chord());
+                    });
+            int row = grid.getRowCount();
+            grid.add(Choices.text(FindingWords.of(f, model.riff())), 0, row);
+            grid.add(there, 1, row);
+            if (f instanceof Finding.TouchUnplaced t) {
+                Button away = new Button("Take it away");
+                away.getStyleClass().add("quiet-button");
+                away.setOnAction(
+                        e -> {
+                            model.apply(Edits.removeTouch(t.touch()));
+                            away.setDisable(true);
+                        });
+                grid.add(away, 2, row);
+            }
+        }
+    }
+}

@@ -1,0 +1,129 @@
+package vocalis.desktop.sheets;
+
+import java.util.List;
+import java.util.Map;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+import vocalis.desktop.keys.Command;
+import vocalis.desktop.keys.Commands;
+import vocalis.desktop.model.Zone;
+import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.SheetHost;
+
+/** Help: the order of the work, all keys from the registry that obeys them, a short glossary. */
+public final class HelpSheet {
+
+    private static final Map<Zone, String> NAMES =
+            Map.of(
+                    Zone.BAND, "Chords",
+                    Zone.LANE, "Lane",
+                    Zone.CARDS, "Voicings",
+                    Zone.NECK, "Neck");
+
+    /*
+     * Rows: step | how. The order in which a riff is made; pattern and chords in either order.
+     */
+    private static final String WORK =
+            """
+            Set the ground | F6 or a click goes to the fields on top: tuning, capo, key and mode, tempo, meter, tone. Letters find an entry.
+            Write the roots | On the chords: ↑↓ steps a root along the scale, Shift ←→ makes it longer, Ctrl D copies it.
+            Write the pattern | F6 to the lane: Enter puts a stroke, ↑↓ chooses the voices struck, M mutes, A accents, E embellishes. An edit holds at every pass of the figure; O makes it hold here alone.
+            Choose the voicings | Back on the chords: 1 to 9 voices a chord, Ctrl with the digit the whole riff. Enter goes in to the shapes.
+            Hear it | Space plays. H held sounds what the caret is on.
+            Keep it | Ctrl S saves. Ctrl Z takes back anything.
+            """;
+
+    /* Rows: word | meaning. Standard terms; the plain meanings are ours. */
+    private static final String GLOSSARY =
+            """
+            voicing | which notes of a chord sound, in which order, on which strings
+            degree | a note counted from the root: 1 the root, ♭3 the minor third, 5 the fifth
+            heard root | the note that the ear takes as the root, which need not be the lowest
+            inverted fourth | root and fifth with the fifth below: a fourth, heard from its upper note
+            drone | an open string that rings on above, below or inside a moved shape
+            figure | the unit of the pattern: strokes over a length of its own, laid again and again
+            pass | one laying of a figure
+            ghost | a tone that no string plays: the amplifier's gain makes it of two that do
+            growl | how much rougher than the plain power chord a shape is under gain
+            mud | how much of that roughness lies low, below 250 Hz
+            bite | where the middle of the spectrum lies after the cabinet
+            seam | the change from the last chord of the loop to its first
+            palm mute | the striking hand laid on the strings at the bridge
+            """;
+
+    private HelpSheet() {}
+
+    /** Opens it. */
+    public static void show(Commands commands, SheetHost host) {
+        VBox content =
+                new VBox(
+                        16,
+                        section("The order of the work", table(WORK, 1040, "help-step")),
+                        keys(commands),
+                        section("Words", table(GLOSSARY, 1040, "help-key")));
+        content.getStyleClass().add("help");
+        host.open("Help", content, 1140);
+    }
+
+    private static VBox section(String title, Node body) {
+        return new VBox(6, Choices.head(title), body);
+    }
+
+    private static GridPane table(String rows, double width, String style) {
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("figures");
+        for (String row : rows.split("\n")) {
+            String[] cells = row.split("\\|");
+            Label a = new Label(cells[0].strip());
+            a.getStyleClass().add(style);
+            a.setMinWidth(140);
+            Label b = Choices.text(cells[1].strip());
+            b.setMaxWidth(width - 170);
+            grid.addRow(grid.getRowCount(), a, b);
+        }
+        return grid;
+    }
+
+    private static FlowPane keys(Commands commands) {
+        FlowPane columns = new FlowPane(36, 20);
+        columns.setPrefWrapLength(1060);
+        VBox held =
+                list(
+                        "Everywhere",
+                        commands.all().stream().filter(c -> c.zones().isEmpty()).toList());
+        GridPane grid = (GridPane) held.getChildren().get(1);
+        row(grid, "H held", "hear what the caret is on, until released");
+        row(grid, "M held", "on the neck: with the silenced string let ring");
+        columns.getChildren().add(held);
+        for (Zone z : List.of(Zone.BAND, Zone.LANE, Zone.CARDS, Zone.NECK)) {
+            columns.getChildren()
+                    .add(
+                            list(
+                                    NAMES.get(z),
+                                    commands.all().stream()
+                                            .filter(c -> c.zones().contains(z))
+                                            .toList()));
+        }
+        return columns;
+    }
+
+    private static VBox list(String title, List<Command> commands) {
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("figures");
+        for (Command c : commands) {
+            if (!c.words().isEmpty() && !c.keys().isEmpty()) {
+                row(grid, c.printedKey(), c.words());
+            }
+        }
+        return new VBox(6, Choices.head(title), grid);
+    }
+
+    private static void row(GridPane grid, String key, String does) {
+        Label k = new Label(key);
+        k.getStyleClass().add("help-key");
+        grid.addRow(grid.getRowCount(), k, new Label(does));
+    }
+}

@@ -1,0 +1,127 @@
+package vocalis.desktop.sheets;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.SheetHost;
+import vocalis.sound.device.AudioOutput;
+import vocalis.sound.device.Devices;
+import vocalis.workbench.Player;
+
+/** Where the sound goes, how late it comes, and whether it is muted. */
+public final class OutputSheet {
+
+    private static final int[] BUFFERS = {1024, 2048, 4096, 8192};
+
+    private OutputSheet() {}
+
+    /** Opens it. */
+    public static void show(WriteModel model, SheetHost host) {
+        AudioOutput output = model.player().output();
+        ComboBox<String> devices =
+                Choices.choice(
+                        "device",
+                        List.of(model.hearing().device()),
+                        model.hearing().device(),
+                        d -> d,
+                        d -> {});
+        devices.setPrefWidth(320);
+        ComboBox<Integer> buffers =
+                Choices.choice(
+                        "buffer",
+                        Arrays.stream(BUFFERS).boxed().toList(),
+                        output.bufferFrames(),
+                        f -> Math.round(f / Player.RATE * 1000) + " ms",
+                        f -> model.hearing().useDevice(devices.getValue(), f));
+        CheckBox muted = new CheckBox("muted");
+        muted.setId("muted");
+        muted.setSelected(output.muted());
+        muted.setOnAction(e -> output.mute(muted.isSelected()));
+        Label state = Choices.text(state(output));
+        state.setId("output-state");
+        GridPane grid = Choices.grid();
+        Choices.row(grid, "device", devices);
+        Choices.row(grid, "buffer", buffers);
+        Choices.row(grid, "sound", muted);
+        VBox content =
+                new VBox(
+                        14,
+                        grid,
+                        state,
+                        Choices.caption(
+                                "Another device may be far louder, so the output is muted after every change"
+                                        + " until you let it sound. Listen no longer and no louder than you must, and"
+                                        + " give your ears rests: Vocalis cannot measure how loud it is at the ear."));
+        content.getStyleClass().add("help");
+        Timeline clock =
+                new Timeline(
+                        new KeyFrame(
+                                Duration.millis(250),
+                                e -> {
+                                    state.setText(state(output));
+                                    muted.setSelected(output.muted());
+                                }));
+        clock.setCycleCount(Animation.INDEFINITE);
+        clock.play();
+        host.open("Where the sound goes", content, 600).onClosed(clock::stop);
+        model.background()
+                .channel(
+                        "looking for sound devices",
+                        (List<String> names) -> offer(devices, names, model, buffers))
+                .request(Devices::names);
+    }
+
+    private static void offer(
+            ComboBox<String> devices,
+            List<String> names,
+            WriteModel model,
+            ComboBox<Integer> buffers) {
+        devices.getItems().setAll(names);
+        devices.setValue(
+                names.contains(model.hearing().device()) ? model.hearing().device() : names.get(0));
+        devices.valueProperty()
+                .addListener(
+                        o -> model.hearing().useDevice(devices.getValue(), buffers.getValue()));
+    }
+
+    private static String state(AudioOutput output) {
+        String where =
+                switch (output.sink()) {
+                    case DEVICE -> output.muted() ? "Playing into silence: muted." : "Sounding.";
+                    case SILENT ->
+                            "No device: the riff plays on silently, and a device is looked for every"
+                                    + " four seconds.";
+                    case FROZEN ->
+                            "The device does not answer: the riff plays on silently, and the device is"
+                                    + " tried again every four seconds.";
+                    case STARTING -> "Starting.";
+                };
+        String late =
+                String.format(
+                        Locale.ROOT,
+                        " At most %.0f ms from a key to the device",
+                        output.latencySeconds() * 1000);
+        if (output.sink() != AudioOutput.Sink.DEVICE) {
+            return where + late + ".";
+        }
+        long dry = output.underruns();
+        return where
+                + late
+                + (dry == 0
+                        ? "; the buffer never ran empty."
+                        : "; the buffer ran empty "
+                                + dry
+                                + (dry == 1 ? " time." : " times: take a larger one."));
+    }
+}

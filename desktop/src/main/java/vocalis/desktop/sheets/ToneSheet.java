@@ -1,0 +1,143 @@
+package vocalis.desktop.sheets;
+
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import vocalis.core.arrange.Controls;
+import vocalis.core.arrange.Mix;
+import vocalis.core.riff.Tone;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.SheetHost;
+import vocalis.workbench.Edits;
+
+/** How both guitars are turned: amplifier, pickup, pick. */
+public final class ToneSheet {
+
+    private static final String[] AMP = {"gain", "bass", "middle", "treble", "presence", "level"};
+
+    private ToneSheet() {}
+
+    /** How both guitars are turned. */
+    public static void show(WriteModel model, SheetHost host) {
+        VBox first =
+                new VBox(
+                        10,
+                        Choices.head("Guitar"),
+                        controls(
+                                "first",
+                                mix(model).controls(),
+                                c -> change(model, b -> b.withControls(c)),
+                                () -> mix(model).controls()));
+        row0(first, tones("first-tone", model.now().ground().tone(), t -> setTone(model, t)));
+        VBox second = new VBox(10, Choices.head("Second guitar"));
+        if (mix(model).second().on()) {
+            second.getChildren()
+                    .add(
+                            controls(
+                                    "second",
+                                    mix(model).secondControls(),
+                                    c -> change(model, b -> secondControls(b, c)),
+                                    () -> mix(model).secondControls()));
+            row0(
+                    second,
+                    tones(
+                            "second-tone",
+                            mix(model).secondTone(),
+                            t -> change(model, b -> secondTone(b, t))));
+        } else {
+            second.getChildren().add(Choices.caption("It does not play. W lets it."));
+        }
+        HBox both = new HBox(40, first, second);
+        VBox content =
+                new VBox(
+                        14,
+                        both,
+                        Choices.caption(
+                                "Steps from the tone's own setting; gain by 3 dB, level by 2. Everything is"
+                                        + " heard at once and can be undone."));
+        content.getStyleClass().add("help");
+        host.open("Tone", content, 700);
+    }
+
+    private static void row0(VBox box, Node node) {
+        box.getChildren().add(1, node);
+    }
+
+    private static ComboBox<Tone> tones(String id, Tone now, Consumer<Tone> chosen) {
+        return Choices.choice(id, List.of(Tone.values()), now, Tone::label, chosen);
+    }
+
+    private static GridPane controls(
+            String id,
+            Controls now,
+            Consumer<Controls> set,
+            java.util.function.Supplier<Controls> current) {
+        GridPane grid = Choices.grid();
+        for (int i = 0; i < AMP.length; i++) {
+            int which = i;
+            Choices.row(
+                    grid,
+                    AMP[i],
+                    Choices.slider(
+                            id + "-" + AMP[i],
+                            -5,
+                            5,
+                            now.steps()[i],
+                            v -> set.accept(current.get().turned(which, v))));
+        }
+        Choices.row(
+                grid,
+                "pickup",
+                Choices.choice(
+                        id + "-pickup",
+                        List.of(false, true),
+                        now.neckPickup(),
+                        n -> n ? "at the neck" : "at the bridge",
+                        n -> set.accept(current.get().withPickup(n))));
+        Choices.row(
+                grid,
+                "pick",
+                Choices.slider(
+                        id + "-pick",
+                        0,
+                        10,
+                        now.pick(),
+                        v -> set.accept(current.get().withPick(v, current.get().hardness()))));
+        Choices.row(
+                grid,
+                "hardness",
+                Choices.slider(
+                        id + "-hardness",
+                        0,
+                        10,
+                        now.hardness(),
+                        v -> set.accept(current.get().withPick(current.get().pick(), v))));
+        return grid;
+    }
+
+    private static void setTone(WriteModel model, Tone tone) {
+        model.apply(Edits.ground("tone", g -> g.withTone(tone)));
+    }
+
+    private static Mix mix(WriteModel model) {
+        return model.workspace().content().mix();
+    }
+
+    private static void change(WriteModel model, UnaryOperator<Mix> change) {
+        model.apply(Edits.mix("tone", change));
+    }
+
+    private static Mix secondTone(Mix m, Tone t) {
+        return m.withSecond(m.second(), t, m.secondControls(), m.spread());
+    }
+
+    private static Mix secondControls(Mix m, Controls c) {
+        return m.withSecond(m.second(), m.secondTone(), c, m.spread());
+    }
+}

@@ -1,0 +1,184 @@
+package vocalis.desktop.view;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Control;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.util.StringConverter;
+
+/** Fields that sheets and ground are made of: choices found by letter, sliders, rows. */
+public final class Choices {
+
+    /** Letters typed within this time belong together, in milliseconds. */
+    private static final long TOGETHER = 900;
+
+    private Choices() {}
+
+    public static Label head(String s) {
+        return text(s, "help-head");
+    }
+
+    public static Label caption(String s) {
+        return text(s, "caption");
+    }
+
+    public static Label mono(String s) {
+        return text(s, "mono");
+    }
+
+    /** A text that wraps. */
+    public static Label text(String s, String... styles) {
+        Label l = new Label(s);
+        l.getStyleClass().addAll(styles);
+        l.setWrapText(true);
+        return l;
+    }
+
+    public static GridPane grid() {
+        GridPane grid = new GridPane();
+        grid.setHgap(14);
+        grid.setVgap(7);
+        return grid;
+    }
+
+    /** A row of a grid: its name, then what it holds. */
+    public static void row(GridPane grid, String label, Node... nodes) {
+        Label l = caption(label);
+        l.setMinWidth(76);
+        int row = grid.getRowCount();
+        grid.add(l, 0, row);
+        for (int i = 0; i < nodes.length; i++) {
+            grid.add(nodes[i], i + 1, row);
+        }
+        if (nodes.length > 0 && nodes[0] instanceof Control c) {
+            l.setLabelFor(c);
+            c.setAccessibleText(label);
+        }
+    }
+
+    /** A slider over whole numbers with its value beside it. */
+    public static HBox slider(
+            String id, int least, int most, int value, Consumer<Integer> changed) {
+        Slider slider = new Slider(least, most, value);
+        slider.setId(id);
+        slider.setBlockIncrement(1);
+        slider.setMajorTickUnit(1);
+        slider.setMinorTickCount(0);
+        slider.setSnapToTicks(true);
+        slider.setPrefWidth(150);
+        slider.getStyleClass().add("quiet-slider");
+        slider.setAccessibleText(id.replace('-', ' '));
+        Label number = new Label(signed(value, least));
+        number.setMinWidth(26);
+        slider.valueProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            int now = (int) Math.round(is.doubleValue());
+                            if (now != (int) Math.round(was.doubleValue())) {
+                                number.setText(signed(now, least));
+                                changed.accept(now);
+                            }
+                        });
+        HBox box = new HBox(8, slider, number);
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
+    }
+
+    private static String signed(int value, int least) {
+        return least < 0 && value > 0 ? "+" + value : String.valueOf(value).replace("-", "−");
+    }
+
+    /** A list that is chosen from. */
+    public static <T> ComboBox<T> choice(
+            String id, List<T> all, T now, Function<T, String> words, Consumer<T> chosen) {
+        ComboBox<T> box = new ComboBox<>();
+        box.setId(id);
+        box.getItems().setAll(all);
+        words(box, words);
+        box.setValue(now);
+        box.setPrefWidth(190);
+        box.valueProperty().addListener(o -> chosen.accept(box.getValue()));
+        return box;
+    }
+
+    /** How a list shows its entries; typed letters find them. */
+    public static <T> void words(ComboBox<T> box, Function<T, String> words) {
+        box.setConverter(
+                new StringConverter<>() {
+                    @Override
+                    public String toString(T t) {
+                        return t == null ? "" : words.apply(t);
+                    }
+
+                    @Override
+                    public T fromString(String s) {
+                        throw new UnsupportedOperationException(
+                                "this list is chosen from, not typed");
+                    }
+                });
+        box.setVisibleRowCount(14);
+        Finder<T> finder = new Finder<>(box, words);
+        box.addEventFilter(KeyEvent.KEY_TYPED, finder::typed);
+    }
+
+    /** Finds entries of a list by the letters that are typed one after another. */
+    private static final class Finder<T> {
+        private final ComboBox<T> box;
+        private final Function<T, String> words;
+        private String typed = "";
+        private long last;
+
+        Finder(ComboBox<T> box, Function<T, String> words) {
+            this.box = box;
+            this.words = words;
+        }
+
+        void typed(KeyEvent e) {
+            String c = e.getCharacter();
+            boolean letter =
+                    c.length() == 1
+                            && c.charAt(0) > ' '
+                            && c.charAt(0) != 127
+                            && !e.isShortcutDown()
+                            && !e.isAltDown();
+            if (!letter || box.isEditable()) {
+                return;
+            }
+            long now = System.nanoTime() / 1_000_000;
+            typed = now - last > TOGETHER ? c : typed + c;
+            last = now;
+            if (!choose(typed) && typed.length() > 1) {
+                typed = c;
+                choose(typed);
+            }
+            e.consume();
+        }
+
+        /** Chooses the first entry that begins so, from the one chosen on. */
+        private boolean choose(String prefix) {
+            int n = box.getItems().size();
+            int from = Math.max(0, box.getSelectionModel().getSelectedIndex());
+            for (int step = prefix.length() == 1 ? 1 : 0; step <= n; step++) {
+                int i = (from + step) % n;
+                if (plain(words.apply(box.getItems().get(i))).startsWith(plain(prefix))) {
+                    box.getSelectionModel().select(i);
+                    return true;
+                }
+            }
+            return false;
+        }
+
+        private static String plain(String s) {
+            return s.toLowerCase(Locale.ROOT).replace('♯', '#').replace('♭', 'b');
+        }
+    }
+}

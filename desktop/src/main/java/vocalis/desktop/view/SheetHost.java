@@ -1,0 +1,245 @@
+package vocalis.desktop.view;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/**
+ * The window's content with sheets over it: panels inside the window, over the dimmed screen, which
+ * takes no keys meanwhile. Esc closes the topmost; the caret goes back to where it was.
+ */
+public final class SheetHost extends StackPane {
+
+    private static final double MARGIN = 48;
+
+    /** A sheet that is open. */
+    public final class Sheet {
+        private final VBox panel;
+        private final StackPane layer;
+        private final ScrollPane scroll;
+        private final Node before;
+        private Runnable closed = () -> {};
+        private boolean open = true;
+
+        private Sheet(String title, Node body, double width, Node before) {
+            this.before = before;
+            Label head = new Label(title);
+            head.getStyleClass().add("sheet-title");
+            Region gap = new Region();
+            HBox.setHgrow(gap, Priority.ALWAYS);
+            Button close = new Button("Close  Esc");
+            close.getStyleClass().add("quiet-button");
+            close.setId("sheet-close");
+            close.setOnAction(e -> close());
+            HBox top = new HBox(head, gap, close);
+            top.setAlignment(Pos.CENTER_LEFT);
+            top.getStyleClass().add("sheet-head");
+            scroll = new ScrollPane(body);
+            scroll.setFitToWidth(true);
+            scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+            scroll.getStyleClass().add("sheet-scroll");
+            scroll.setFocusTraversable(false);
+            VBox.setVgrow(scroll, Priority.ALWAYS);
+            panel = new VBox(top, scroll);
+            panel.getStyleClass().add("sheet");
+            panel.setMaxWidth(width);
+            panel.setMaxHeight(Region.USE_PREF_SIZE);
+            layer = new StackPane(panel);
+            layer.getStyleClass().add("sheet-layer");
+            layer.setOnMousePressed(
+                    e -> {
+                        if (e.getTarget() == layer) {
+                            close();
+                        }
+                    });
+            layer.addEventHandler(KeyEvent.KEY_PRESSED, this::scrolled);
+        }
+
+        /** Page keys and the arrows that nobody took scroll. */
+        private void scrolled(KeyEvent e) {
+            double page =
+                    switch (e.getCode()) {
+                        case PAGE_DOWN -> 0.9;
+                        case PAGE_UP -> -0.9;
+                        case DOWN -> 0.1;
+                        case UP -> -0.1;
+                        default -> 0;
+                    };
+            double room =
+                    scroll.getContent().getLayoutBounds().getHeight()
+                            - scroll.getViewportBounds().getHeight();
+            if (page != 0 && room > 0) {
+                double by = page * scroll.getViewportBounds().getHeight() / room;
+                scroll.setVvalue(Math.max(0, Math.min(1, scroll.getVvalue() + by)));
+                e.consume();
+            }
+        }
+
+        /** Called once when the sheet has closed. */
+        public Sheet onClosed(Runnable then) {
+            closed = then;
+            return this;
+        }
+
+        /** Closes the sheet, if it is open. */
+        public void close() {
+            if (open) {
+                open = false;
+                sheets.remove(this);
+                getChildren().remove(layer);
+                cover();
+                if (before != null && before.getScene() != null && sheets.isEmpty()) {
+                    before.requestFocus();
+                } else if (!sheets.isEmpty()) {
+                    sheets.peek().focusFirst();
+                }
+                closed.run();
+            }
+        }
+
+        public boolean isOpen() {
+            return open;
+        }
+
+        /** Puts the caret on a control of the sheet. */
+        public Sheet focus(Node node) {
+            Platform.runLater(node::requestFocus);
+            return this;
+        }
+
+        private void focusFirst() {
+            first(scroll.getContent())
+                    .or(() -> first(panel))
+                    .ifPresent(n -> Platform.runLater(n::requestFocus));
+        }
+
+        /** Scrolls so that a node of the sheet is seen. */
+        private void reveal(Node node) {
+            Node content = scroll.getContent();
+            var bounds = content.sceneToLocal(node.localToScene(node.getBoundsInLocal()));
+            double height = content.getLayoutBounds().getHeight();
+            double view = scroll.getViewportBounds().getHeight();
+            double top = scroll.getVvalue() * (height - view);
+            if (height > view && bounds != null) {
+                double wanted =
+                        bounds.getMinY() < top
+                                ? bounds.getMinY()
+                                : bounds.getMaxY() > top + view ? bounds.getMaxY() - view : top;
+                scroll.setVvalue(Math.max(0, Math.min(1, wanted / (height - view))));
+            }
+        }
+    }
+
+    private final Node content;
+    private final Deque<Sheet> sheets = new ArrayDeque<>();
+
+    public SheetHost(Node content) {
+        this.content = content;
+        getChildren().add(content);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::escaped);
+        sceneProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            if (is != null) {
+                                is.focusOwnerProperty()
+                                        .addListener((p, before, now) -> revealed(now));
+                            }
+                        });
+    }
+
+    private void revealed(Node node) {
+        Sheet top = sheets.peek();
+        if (top != null && node != null && within(node, top.scroll.getContent())) {
+            top.reveal(node);
+        }
+    }
+
+    private static boolean within(Node node, Node ancestor) {
+        for (Node n = node; n != null; n = n.getParent()) {
+            if (n == ancestor) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void escaped(KeyEvent e) {
+        boolean dropDown =
+                getScene().getFocusOwner() instanceof javafx.scene.control.ComboBoxBase<?> c
+                        && c.isShowing();
+        if (e.getCode() == KeyCode.ESCAPE && !sheets.isEmpty() && !dropDown) {
+            sheets.peek().close();
+            e.consume();
+        }
+    }
+
+    /** The sheet on top. */
+    public Optional<Sheet> top() {
+        return Optional.ofNullable(sheets.peek());
+    }
+
+    /** Opens a sheet over the screen; the caret goes to the first thing that takes it. */
+    public Sheet open(String title, Node body, double width) {
+        Node before = getScene() == null || !sheets.isEmpty() ? null : getScene().getFocusOwner();
+        Sheet sheet = new Sheet(title, body, width, before);
+        sheets.push(sheet);
+        getChildren().add(sheet.layer);
+        heightProperty().addListener((o, was, is) -> fit(sheet));
+        fit(sheet);
+        cover();
+        sheet.focusFirst();
+        return sheet;
+    }
+
+    private void fit(Sheet sheet) {
+        double room = getHeight() > 0 ? getHeight() - MARGIN : 700;
+        sheet.panel.setMaxHeight(
+                Math.min(
+                        room,
+                        Math.max(120, sheet.panel.prefHeight(sheet.panel.getMaxWidth()) + 4)));
+        sheet.scroll.setMaxHeight(room - 60);
+    }
+
+    /** Closes whatever is open. */
+    public void closeAll() {
+        while (!sheets.isEmpty()) {
+            sheets.peek().close();
+        }
+    }
+
+    private void cover() {
+        content.setDisable(!sheets.isEmpty());
+        for (Sheet s : sheets) {
+            s.layer.setDisable(s != sheets.peek());
+        }
+    }
+
+    private static Optional<Node> first(Node n) {
+        if (n.isFocusTraversable() && n.isVisible() && !n.isDisabled()) {
+            return Optional.of(n);
+        }
+        if (n instanceof Parent p) {
+            for (Node child : p.getChildrenUnmodifiable()) {
+                Optional<Node> found = first(child);
+                if (found.isPresent()) {
+                    return found;
+                }
+            }
+        }
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,387 @@
+package vocalis.desktop.model;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.instrument.Shape;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Event;
+import vocalis.core.riff.Figure;
+import vocalis.core.riff.Pattern;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Scope;
+import vocalis.core.riff.Stroke;
+import vocalis.core.riff.Struck;
+import vocalis.core.score.Dynamics;
+import vocalis.core.score.Manner;
+import vocalis.core.score.Onset;
+import vocalis.core.voicing.Family;
+import vocalis.desktop.view.Background;
+import vocalis.sound.device.Clock;
+import vocalis.sound.device.OutputLine;
+import vocalis.workbench.Demo;
+import vocalis.workbench.OwnShapes;
+import vocalis.workbench.Player;
+import vocalis.workbench.Workspace;
+
+/** What keys and mouse do, without any control. */
+@ExtendWith(ApplicationExtension.class)
+class ModelsTest {
+
+    private static final OutputLine.Opener NONE =
+            (rate, frames) -> {
+                throw new OutputLine.NoDevice("none here", null);
+            };
+
+    @TempDir java.nio.file.Path folder;
+    private final Background background = new Background("test");
+    private final Riff first = Demo.pieces().get(0).riff();
+    private Workspace workspace;
+    private Player player;
+    private WriteModel model;
+
+    @Start
+    void start(Stage stage) {
+        // The toolkit runs; no window is needed.
+    }
+
+    @BeforeEach
+    void model() {
+        workspace = new Workspace(new Catalogue(), Demo.pieces().get(0));
+        player = new Player(workspace.heard(), NONE, Clock.system(), 1);
+        fx(() -> model = new WriteModel(workspace, player, background, new OwnShapes(folder)));
+    }
+
+    @AfterEach
+    void close() {
+        model.close();
+        background.close();
+        player.close();
+    }
+
+    private static void fx(Runnable r) {
+        WaitForAsyncUtils.waitForAsyncFx(
+                10_000,
+                () -> {
+                    r.run();
+                    return null;
+                });
+    }
+
+    private Onset onset(int i) {
+        return model.derived().score().onsets().get(i);
+    }
+
+    private Stroke stroke() {
+        return model.lane().strokeAtCaret().orElseThrow();
+    }
+
+    @Test
+    void strokesAreAddedLengthenedAndTakenAway() {
+        fx(
+                () -> {
+                    LaneModel lane = model.lane();
+                    int before = model.derived().score().onsets().size();
+                    lane.setCaret(Ticks.SIXTEENTH);
+                    assertThat(lane.strokeAtCaret()).isPresent();
+                    lane.setCaret(0);
+                    lane.deleteStroke();
+                    assertThat(model.derived().score().onsets()).hasSize(before - 1);
+                    lane.toggleStroke();
+                    assertThat(onset(0).at()).isZero();
+                    assertThat(stroke().struck()).isEqualTo(Struck.Named.ALL);
+                    long length = onset(0).length();
+                    lane.lengthenStroke(-100);
+                    assertThat(onset(0).length()).isEqualTo(LaneModel.STEP);
+                    lane.lengthenStroke(100);
+                    assertThat(onset(0).length()).isEqualTo(length);
+                    lane.moveToStroke(1);
+                    assertThat(lane.caretProperty().get()).isEqualTo(onset(1).at());
+                    lane.moveToStroke(-1);
+                    assertThat(lane.caretProperty().get()).isZero();
+                    lane.moveCaret(-5);
+                    assertThat(lane.caretProperty().get()).isZero();
+                });
+    }
+
+    @Test
+    void thePalmGoesThroughItsDegreesAndMannersReplaceEachOther() {
+        fx(
+                () -> {
+                    LaneModel lane = model.lane();
+                    Manner[] wanted = {
+                        Manner.PALM_LIGHT, Manner.PALM, Manner.PALM_HEAVY, Manner.PLAIN
+                    };
+                    for (Manner m : wanted) {
+                        lane.cyclePalm();
+                        assertThat(stroke().manner()).isEqualTo(m);
+                    }
+                    lane.play(Manner.STACCATO);
+                    lane.play(Manner.LET_RING);
+                    assertThat(stroke().manner()).isEqualTo(Manner.LET_RING);
+                    lane.play(Manner.LET_RING);
+                    assertThat(stroke().manner()).isEqualTo(Manner.PLAIN);
+                    lane.toggleMute();
+                    assertThat(stroke().manner()).isEqualTo(Manner.PALM);
+                    boolean accent = stroke().accented();
+                    lane.toggleAccent();
+                    assertThat(stroke().accented()).isNotEqualTo(accent);
+                });
+    }
+
+    @Test
+    void touchesOfAKindTakeEachOthersPlaceAndAreTakenAway() {
+        fx(
+                () -> {
+                    LaneModel lane = model.lane();
+                    lane.scopeProperty().set(Scope.THIS_PASS);
+                    List<Runnable> touches =
+                            List.of(
+                                    () -> lane.legato(2),
+                                    () -> lane.slide(2),
+                                    () -> lane.bend(100, false),
+                                    () -> lane.bend(100, true),
+                                    lane::vibrato);
+                    int[] kept = {1, 2, 3, 3, 4};
+                    for (int i = 0; i < kept.length; i++) {
+                        touches.get(i).run();
+                        assertThat(model.now().touches()).hasSize(kept[i]);
+                        assertThat(lane.topAtCaret().orElseThrow().techniques()).isNotEmpty();
+                    }
+                    lane.plain();
+                    assertThat(model.now()).isEqualTo(first);
+                    // The first chord is open strings: nothing can be pulled off from them.
+                    lane.legato(-1);
+                    assertThat(model.derived().findings()).hasSize(1);
+                    model.workspace().undo();
+                    lane.setCaret(model.riff().length() - LaneModel.STEP);
+                    lane.legato(2);
+                    assertThat(model.now()).isEqualTo(first);
+                    assertThat(model.saidProperty().get()).contains("No stroke here");
+                });
+    }
+
+    /** The caret goes from grid line to grid line, and to what begins between them. */
+    @Test
+    void theCaretWalksThroughATriplet() {
+        fx(
+                () -> {
+                    List<Event> triplet = new java.util.ArrayList<>();
+                    long third = Ticks.QUARTER / 3;
+                    for (int i = 0; i < 12; i++) {
+                        triplet.add(new Stroke(i, i * third, third, Struck.Named.ALL));
+                    }
+                    Figure f = new Figure("t", "", Ticks.WHOLE, triplet);
+                    Riff r = first.withPattern(Pattern.of(f));
+                    workspace.open(Demo.pieces().get(0).with(r));
+                    LaneModel lane = model.lane();
+                    lane.setCaret(0);
+                    long before = -1;
+                    for (int i = 0; i < 200 && lane.caretProperty().get() > before; i++) {
+                        before = lane.caretProperty().get();
+                        lane.moveCaret(1);
+                    }
+                    assertThat(before).isGreaterThan(r.length() - 2 * third);
+                    lane.moveToStroke(-1);
+                    assertThat(lane.caretProperty().get() % third).isZero();
+                });
+    }
+
+    /** An edit in a figure laid four times is heard four times, or once where asked. */
+    @Test
+    void anEditHoldsAtEveryPassOrHereAlone() {
+        fx(
+                () -> {
+                    workspace.open(Demo.blank("test"));
+                    LaneModel lane = model.lane();
+                    lane.setCaret(0);
+                    lane.toggleAccent();
+                    assertThat(accents()).isEqualTo(4);
+                    assertThat(model.now().pattern().figures()).hasSize(1);
+                    lane.toggleScope();
+                    lane.setCaret(Ticks.WHOLE);
+                    lane.toggleAccent();
+                    assertThat(accents()).isEqualTo(3);
+                    assertThat(model.now().pattern().figures()).hasSize(1);
+                    assertThat(lane.scopeInWords()).contains("one of 4 passes");
+                });
+    }
+
+    private long accents() {
+        return model.derived().score().onsets().stream()
+                .filter(o -> o.dynamics() == Dynamics.ACCENT)
+                .count();
+    }
+
+    @Test
+    void aBarIsCopiedWithItsTouchesAndPasted() {
+        fx(
+                () -> {
+                    LaneModel lane = model.lane();
+                    lane.legato(2);
+                    lane.copy();
+                    lane.setCaret(3 * Ticks.WHOLE + Ticks.QUARTER);
+                    lane.paste();
+                    List<Onset> all = model.derived().score().onsets();
+                    long first = all.stream().filter(o -> o.at() < Ticks.WHOLE).count();
+                    long last = all.stream().filter(o -> o.at() >= 3 * Ticks.WHOLE).count();
+                    assertThat(last).isEqualTo(first);
+                    assertThat(
+                                    model.derived().score().notes().stream()
+                                            .filter(n -> n.at() == 3 * Ticks.WHOLE)
+                                            .filter(n -> !n.techniques().isEmpty()))
+                            .hasSize(1);
+                    model.workspace().undo();
+                    lane.setCaret(0);
+                    lane.markOn(7);
+                    lane.deleteStroke();
+                    assertThat(model.derived().score().onsets().get(0).at())
+                            .isGreaterThanOrEqualTo(Ticks.HALF);
+                });
+    }
+
+    @Test
+    void severalChordsAreMarkedVoicedCopiedAndDeleted() {
+        fx(
+                () -> {
+                    ChordEdits chords = model.chords();
+                    model.chordProperty().set(1);
+                    chords.markOn(1);
+                    chords.voiceChord(Family.OCTAVE);
+                    assertThat(model.now().treatments())
+                            .extracting(t -> t.family())
+                            .startsWith(Family.POWER, Family.OCTAVE, Family.OCTAVE);
+                    chords.markOn(-1);
+                    chords.markOn(1);
+                    chords.copy();
+                    model.moveChordCaretTo(5);
+                    chords.paste();
+                    assertThat(model.now().roots()).hasSize(8);
+                    assertThat(model.now().roots().get(6)).isEqualTo(first.roots().get(1));
+                    model.moveChordCaretTo(6);
+                    chords.markOn(1);
+                    chords.deleteChord();
+                    assertThat(model.now().roots()).hasSize(6);
+                });
+    }
+
+    /** Delete on the last chord, and on the only one, does no harm. */
+    @Test
+    void theLastChordIsDeletedWithoutHarm() {
+        fx(
+                () -> {
+                    model.moveChordCaretTo(99);
+                    for (int i = 0; i < 10; i++) {
+                        model.chords().deleteChord();
+                    }
+                    assertThat(model.now().roots()).hasSize(1);
+                    assertThat(model.chordProperty().get()).isZero();
+                    assertThat(model.saidProperty().get()).contains("last chord stays");
+                });
+    }
+
+    /** Bars on a page by zoom; pages turn with the caret. */
+    @Test
+    void pagesTurnWithTheCaretAndZoom() {
+        fx(
+                () -> {
+                    ViewModel view = model.view();
+                    assertThat(view.shownProperty().get().to()).isEqualTo(4 * Ticks.WHOLE);
+                    view.zoom(-1);
+                    assertThat(view.shownProperty().get().to()).isEqualTo(2 * Ticks.WHOLE);
+                    model.moveChordCaretTo(5);
+                    assertThat(view.shownProperty().get())
+                            .isEqualTo(new ViewModel.Stretch(2 * Ticks.WHOLE, 4 * Ticks.WHOLE));
+                    view.page(-1);
+                    assertThat(view.shownProperty().get().from()).isZero();
+                    for (int i = 0; i < 9; i++) {
+                        view.zoom(1);
+                    }
+                    assertThat(view.barsProperty().get()).isEqualTo(32);
+                });
+    }
+
+    @Test
+    void voicesStruckAreChosenByNameOrStringByString() {
+        fx(
+                () -> {
+                    LaneModel lane = model.lane();
+                    lane.setStruck(Struck.Named.LOW);
+                    assertThat(onset(0).notes()).hasSize(1);
+                    lane.toggleStruckString(2);
+                    assertThat(onset(0).notes()).hasSize(2);
+                    lane.toggleStruckString(5);
+                    assertThat(onset(0).notes()).hasSize(2);
+                    lane.cycleStruck(1);
+                    lane.changeNote(3);
+                    int top = onset(0).notes().size() - 1;
+                    assertThat(onset(0).notes().get(top).fret()).isEqualTo(3);
+                });
+    }
+
+    @Test
+    void chordsAreEditedAndEveryEditIsOneStepBack() {
+        fx(
+                () -> {
+                    ChordEdits chords = model.chords();
+                    List<Runnable> edits =
+                            List.of(
+                                    () -> chords.stepRoot(1),
+                                    () -> chords.transposeRoot(-1),
+                                    () -> chords.setRoot(8),
+                                    () -> chords.stepBass(1),
+                                    () -> chords.voiceChord(Family.TRIAD),
+                                    () -> chords.voiceAllNext(1),
+                                    chords::copyChord,
+                                    chords::deleteChord,
+                                    chords::splitChord,
+                                    () -> chords.lengthenChord(1),
+                                    () -> chords.moveChord(1));
+                    for (Runnable edit : edits) {
+                        Riff before = model.now();
+                        int chord = model.chordProperty().get();
+                        model.workspace().seal();
+                        edit.run();
+                        assertThat(model.now()).isNotEqualTo(before);
+                        model.workspace().undo();
+                        assertThat(model.now()).isEqualTo(before);
+                        model.chordProperty().set(chord);
+                    }
+                });
+    }
+
+    @Test
+    void aShapeIsBuiltThinnedAndGivenUp() {
+        fx(
+                () -> {
+                    Shape before = model.shownProperty().get().shape();
+                    model.toggleFret(0, 5);
+                    assertThat(model.shownProperty().get().shape().fret(0)).isEqualTo(5);
+                    assertThat(model.shownIsInRiff()).isFalse();
+                    model.thin(1);
+                    model.thin(9);
+                    assertThat(model.shownProperty().get().voices()).isEqualTo(2);
+                    model.silenceString(0);
+                    assertThat(model.shownProperty().get().voices()).isEqualTo(1);
+                    model.silenceString(1);
+                    assertThat(model.shownProperty().get().voices()).isEqualTo(1);
+                    model.dropDraft();
+                    assertThat(model.shownProperty().get().shape()).isEqualTo(before);
+                    model.moveNeckCaret(99, 99);
+                    assertThat(model.neckStringProperty().get()).isEqualTo(5);
+                    assertThat(model.neckFretProperty().get()).isEqualTo(24);
+                    model.useShown();
+                    assertThat(model.riff().treatments().get(0).member()).isPresent();
+                });
+    }
+}

@@ -1,0 +1,78 @@
+package vocalis.formats.json;
+
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import vocalis.core.arrange.Controls;
+import vocalis.core.arrange.Fader;
+import vocalis.core.arrange.Feel;
+import vocalis.core.arrange.Mix;
+import vocalis.core.riff.Tone;
+import vocalis.formats.FormatException;
+
+/** The part of a piece's file that says who plays along. */
+final class MixCodec {
+
+    private MixCodec() {}
+
+    static ObjectNode write(Mix mix) {
+        ObjectNode n = JsonNodeFactory.instance.objectNode();
+        n.set("controls", controls(mix.controls()));
+        ObjectNode second = n.putObject("second");
+        fader(second, mix.second());
+        second.put("tone", Json.id(mix.secondTone()));
+        second.set("controls", controls(mix.secondControls()));
+        second.put("spread", mix.spread());
+        fader(n.putObject("bass"), mix.bass()).put("line", Json.id(mix.bassLine()));
+        fader(n.putObject("kit"), mix.kit()).put("feel", Json.id(mix.feel()));
+        fader(n.putObject("click"), mix.click());
+        return n;
+    }
+
+    private static ObjectNode fader(ObjectNode n, Fader f) {
+        return n.put("on", f.on()).put("level", f.level());
+    }
+
+    private static ObjectNode controls(Controls c) {
+        ObjectNode n = JsonNodeFactory.instance.objectNode();
+        n.put("gain", c.gain()).put("bass", c.bass()).put("middle", c.middle());
+        n.put("treble", c.treble()).put("presence", c.presence()).put("level", c.level());
+        n.put("neckPickup", c.neckPickup()).put("pick", c.pick()).put("hardness", c.hardness());
+        return n;
+    }
+
+    static Mix read(Field b) throws FormatException {
+        Field second = b.get("second");
+        return b.build(
+                () ->
+                        new Mix(
+                                readControls(b.get("controls")),
+                                readFader(second),
+                                Json.one(second.get("tone"), Tone.values()),
+                                readControls(second.get("controls")),
+                                second.get("spread").integer(0, 10),
+                                readFader(b.get("bass")),
+                                Json.one(b.get("bass").get("line"), Mix.BassLine.values()),
+                                readFader(b.get("kit")),
+                                Json.one(b.get("kit").get("feel"), Feel.values()),
+                                readFader(b.get("click"))));
+    }
+
+    static Fader readFader(Field f) throws FormatException {
+        return f.build(() -> new Fader(f.get("on").flag(), f.get("level").integer(0, 10)));
+    }
+
+    static Controls readControls(Field c) throws FormatException {
+        return c.build(
+                () ->
+                        new Controls(
+                                c.get("gain").integer(-5, 5),
+                                c.get("bass").integer(-5, 5),
+                                c.get("middle").integer(-5, 5),
+                                c.get("treble").integer(-5, 5),
+                                c.get("presence").integer(-5, 5),
+                                c.get("level").integer(-5, 5),
+                                c.get("neckPickup").flag(),
+                                c.get("pick").integer(0, 10),
+                                c.get("hardness").integer(0, 10)));
+    }
+}

@@ -1,0 +1,166 @@
+package vocalis.formats.json;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import vocalis.core.arrange.Mix;
+import vocalis.core.arrange.Part;
+import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.PieceRiff;
+import vocalis.core.arrange.Section;
+import vocalis.core.arrange.Version;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Riff;
+import vocalis.core.voicing.Family;
+import vocalis.formats.FormatException;
+
+/**
+ * Reads and writes {@code .vocalis.json}; the schema is docs/vocalis-2.schema.json. Times are ticks
+ * of a quarter note's 20160, which the file states. What was read equals what was written. Fields
+ * that are not known are kept and written back. A file of a newer version is refused; one of
+ * version 1 is read as what it sounded like. Input is bounded to 32 MB and 60 levels.
+ */
+public final class PieceCodec {
+
+    /** Version that is written; up to it files are read. */
+    public static final int VERSION = 2;
+
+    /** Largest file read, in bytes. */
+    public static final int MOST_BYTES = Json.MOST_BYTES;
+
+    /**
+     * What a file holds.
+     *
+     * @param piece what is known
+     * @param extras what is not, to be written back
+     */
+    public record Content(Piece piece, Extras extras) {}
+
+    private PieceCodec() {}
+
+    /**
+     * The file's bytes, UTF-8, indented.
+     *
+     * @throws FormatException when they would be more than can be read again
+     */
+    public static byte[] write(Piece piece, Extras extras) throws FormatException {
+        ObjectNode top = Json.MAPPER.createObjectNode();
+        top.put("format", "vocalis");
+        top.put("version", VERSION);
+        top.put("ticksPerQuarter", Ticks.QUARTER);
+        top.put("id", piece.id());
+        top.put("title", piece.title());
+        top.put("about", piece.about());
+        ArrayNode tags = top.putArray("tags");
+        piece.tags().forEach(tags::add);
+        ArrayNode riffs = top.putArray("riffs");
+        for (PieceRiff r : piece.riffs()) {
+            ObjectNode o = riffs.addObject().put("id", r.id());
+            RiffTree.write(r.riff(), o);
+            ArrayNode versions = o.putArray("versions");
+            for (Version v : r.versions()) {
+                ObjectNode kept = versions.addObject().put("id", v.id()).put("name", v.name());
+                kept.put("note", v.note());
+                RiffTree.write(v.riff(), kept.putObject("riff"));
+            }
+        }
+        ArrayNode parts = top.putArray("parts");
+        for (Part p : piece.parts()) {
+            ObjectNode o = parts.addObject().put("id", p.id()).put("name", p.name());
+            p.family().ifPresent(f -> o.put("family", Json.id(f)));
+        }
+        ArrayNode sections = top.putArray("sections");
+        for (Section s : piece.sections()) {
+            sections.addObject()
+                    .put("id", s.id())
+                    .put("name", s.name())
+                    .put("riff", s.riff())
+                    .put("times", s.times());
+        }
+        top.set("mix", MixCodec.write(piece.mix()));
+        extras.into(top);
+        return Json.bytes(top, "riff");
+    }
+
+    /**
+     * Reads a file.
+     *
+     * @throws FormatException saying what is wrong, where in the file, and what was expected
+     */
+    public static Content read(byte[] bytes) throws FormatException {
+        JsonNode tree = Json.tree(bytes, "vocalis", "riff");
+        Field top = Field.top(tree);
+        top.has("format");
+        int version = Json.version(top, VERSION, "riff");
+        int perQuarter = top.get("ticksPerQuarter").integer(1, Integer.MAX_VALUE);
+        if (perQuarter != Ticks.QUARTER) {
+            throw top.get("ticksPerQuarter")
+                    .wrong("must be " + Ticks.QUARTER + ", but is " + perQuarter);
+        }
+        return version == 1
+                ? new Content(Format1.read(top, bytes), Format1.moved(top.extras()))
+                : new Content(piece(top), top.extras());
+    }
+
+    private static Piece piece(Field top) throws FormatException {
+        List<String> tags = new ArrayList<>();
+        for (Field t : top.get("tags").items()) {
+            tags.add(t.text());
+        }
+        List<PieceRiff> riffs = new ArrayList<>();
+        for (Field r : top.get("riffs").items()) {
+            riffs.add(pieceRiff(r));
+        }
+        List<Part> parts = new ArrayList<>();
+        for (Field p : top.get("parts").items()) {
+            Optional<Family> family =
+                    p.has("family")
+                            ? Optional.of(RiffTree.family(p.get("family"), p.get("family").text()))
+                            : Optional.empty();
+            parts.add(p.build(() -> new Part(p.get("id").text(), p.get("name").text(), family)));
+        }
+        List<Section> sections = new ArrayList<>();
+        for (Field s : top.get("sections").items()) {
+            sections.add(
+                    s.build(
+                            () ->
+                                    new Section(
+                                            s.get("id").text(),
+                                            s.get("name").text(),
+                                            s.get("riff").text(),
+                                            s.get("times").integer(1, 99))));
+        }
+        Mix mix = MixCodec.read(top.get("mix"));
+        return top.build(
+                () ->
+                        new Piece(
+                                top.get("id").text(),
+                                top.get("title").text(),
+                                top.get("about").text(),
+                                tags,
+                                riffs,
+                                parts,
+                                sections,
+                                mix));
+    }
+
+    private static PieceRiff pieceRiff(Field r) throws FormatException {
+        Riff riff = RiffTree.read(r);
+        List<Version> versions = new ArrayList<>();
+        for (Field v : r.get("versions").items()) {
+            Riff kept = RiffTree.read(v.get("riff"));
+            versions.add(
+                    v.build(
+                            () ->
+                                    new Version(
+                                            v.get("id").text(),
+                                            v.get("name").text(),
+                                            v.get("note").text(),
+                                            kept)));
+        }
+        return r.build(() -> new PieceRiff(r.get("id").text(), riff, versions));
+    }
+}

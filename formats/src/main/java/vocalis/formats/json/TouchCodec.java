@@ -1,0 +1,136 @@
+package vocalis.formats.json;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import vocalis.core.riff.Anchor;
+import vocalis.core.riff.Limits;
+import vocalis.core.riff.Touch;
+import vocalis.formats.FormatException;
+
+/** The part of a riff's file that holds its touches. */
+final class TouchCodec {
+
+    private static final int LONGEST = (int) Limits.LONGEST_FIGURE;
+
+    private TouchCodec() {}
+
+    static ObjectNode write(Touch t) {
+        ObjectNode n = Json.MAPPER.createObjectNode().put("kind", kind(t));
+        Anchor a = t.anchor();
+        n.put("figure", a.figure()).put("event", a.event());
+        a.pass().ifPresent(p -> n.put("pass", p));
+        if (a.voice() instanceof Anchor.Voice.FromTop top) {
+            n.put("fromTop", top.rank());
+        } else if (a.voice() instanceof Anchor.Voice.OnString s) {
+            n.put("string", s.string());
+        }
+        if (t instanceof Touch.Legato l) {
+            ArrayNode steps = n.putArray("steps");
+            l.steps()
+                    .forEach(
+                            s -> steps.addObject().put("frets", s.frets()).put("after", s.after()));
+        } else if (t instanceof Touch.Slide s) {
+            n.put("frets", s.frets()).put("after", s.after()).put("lasting", s.lasting());
+        } else if (t instanceof Touch.Bend b) {
+            n.put("cents", b.cents()).put("after", b.after()).put("lasting", b.lasting());
+            b.release().ifPresent(r -> n.put("release", r));
+        } else if (t instanceof Touch.Vibrato v) {
+            n.put("cents", v.cents()).put("hz", v.hz()).put("after", v.after());
+        } else if (t instanceof Touch.Moved m) {
+            n.put("frets", m.frets());
+        } else if (t instanceof Touch.Pinned p) {
+            n.put("fret", p.fret());
+        }
+        return n;
+    }
+
+    private static String kind(Touch t) {
+        return t instanceof Touch.Legato
+                ? "legato"
+                : t instanceof Touch.Slide
+                        ? "slide"
+                        : t instanceof Touch.Bend
+                                ? "bend"
+                                : t instanceof Touch.Vibrato
+                                        ? "vibrato"
+                                        : t instanceof Touch.Moved ? "moved" : "pinned";
+    }
+
+    static Touch read(Field f) throws FormatException {
+        Anchor anchor = anchor(f);
+        return switch (f.get("kind").text()) {
+            case "legato" -> {
+                List<Touch.Step> steps = new ArrayList<>();
+                for (Field s : f.get("steps").items()) {
+                    steps.add(
+                            s.build(
+                                    () ->
+                                            new Touch.Step(
+                                                    s.get("frets").integer(-36, 36),
+                                                    s.get("after").integer(0, LONGEST))));
+                }
+                yield f.build(() -> new Touch.Legato(anchor, steps));
+            }
+            case "slide" ->
+                    f.build(
+                            () ->
+                                    new Touch.Slide(
+                                            anchor,
+                                            f.get("frets").integer(-36, 36),
+                                            f.get("after").integer(0, LONGEST),
+                                            f.get("lasting").integer(0, LONGEST)));
+            case "bend" -> {
+                OptionalLong release =
+                        f.has("release")
+                                ? OptionalLong.of(f.get("release").integer(0, LONGEST))
+                                : OptionalLong.empty();
+                yield f.build(
+                        () ->
+                                new Touch.Bend(
+                                        anchor,
+                                        f.get("cents").integer(25, 400),
+                                        f.get("after").integer(0, LONGEST),
+                                        f.get("lasting").integer(0, LONGEST),
+                                        release));
+            }
+            case "vibrato" ->
+                    f.build(
+                            () ->
+                                    new Touch.Vibrato(
+                                            anchor,
+                                            f.get("cents").integer(5, 200),
+                                            f.get("hz").number(2, 10),
+                                            f.get("after").integer(0, LONGEST)));
+            case "moved" -> f.build(() -> new Touch.Moved(anchor, f.get("frets").integer(-36, 36)));
+            case "pinned" -> f.build(() -> new Touch.Pinned(anchor, f.get("fret").integer(0, 36)));
+            default ->
+                    throw f.get("kind")
+                            .wrong(
+                                    "must be one of legato, slide, bend, vibrato, moved, pinned,"
+                                            + " but is \""
+                                            + f.get("kind").text()
+                                            + "\"");
+        };
+    }
+
+    private static Anchor anchor(Field f) throws FormatException {
+        Optional<Integer> pass =
+                f.has("pass")
+                        ? Optional.of(f.get("pass").integer(0, Limits.MOST_STRUCK))
+                        : Optional.empty();
+        return f.build(
+                () ->
+                        new Anchor(
+                                f.get("figure").text(),
+                                f.get("event").integer(0, Integer.MAX_VALUE - 1),
+                                pass,
+                                f.has("string")
+                                        ? new Anchor.Voice.OnString(f.get("string").integer(0, 8))
+                                        : new Anchor.Voice.FromTop(
+                                                f.get("fromTop").integer(0, 8))));
+    }
+}

@@ -1,0 +1,190 @@
+package vocalis.formats.json;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
+import vocalis.core.arrange.Controls;
+import vocalis.core.arrange.Fader;
+import vocalis.core.arrange.Feel;
+import vocalis.core.arrange.Mix;
+import vocalis.core.arrange.Part;
+import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.PieceRiff;
+import vocalis.core.arrange.Section;
+import vocalis.core.arrange.Version;
+import vocalis.core.instrument.Instrument;
+import vocalis.core.instrument.Shape;
+import vocalis.core.instrument.Tuning;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.rhythm.TempoMap;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.rhythm.TimeLine;
+import vocalis.core.riff.Anchor;
+import vocalis.core.riff.Direction;
+import vocalis.core.riff.EventOverride;
+import vocalis.core.riff.Figure;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.LineNote;
+import vocalis.core.riff.LinePitch;
+import vocalis.core.riff.Member;
+import vocalis.core.riff.Pattern;
+import vocalis.core.riff.Rest;
+import vocalis.core.riff.Restart;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Root;
+import vocalis.core.riff.RootSpan;
+import vocalis.core.riff.Stroke;
+import vocalis.core.riff.Struck;
+import vocalis.core.riff.Tone;
+import vocalis.core.riff.Touch;
+import vocalis.core.riff.Treatment;
+import vocalis.core.score.Dynamics;
+import vocalis.core.score.Manner;
+import vocalis.core.theory.Degree;
+import vocalis.core.theory.Key;
+import vocalis.core.theory.Mode;
+import vocalis.core.theory.Spelling;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
+
+/** A piece that uses everything that the format can say. */
+final class Pieces {
+
+    private static final long EIGHTH = Ticks.EIGHTH;
+
+    private Pieces() {}
+
+    static Piece everything() {
+        Riff riff = riff();
+        Mix mix =
+                Mix.ALONE
+                        .withControls(new Controls(1, -2, 3, -4, 5, -5, true, 2, 9))
+                        .withSecond(new Fader(true, 4), Tone.CLEAN, Controls.USUAL, 9)
+                        .withBass(new Fader(true, 3), Mix.BassLine.PEDAL)
+                        .withKit(new Fader(true, 10), Feel.HALF_TIME)
+                        .withClick(new Fader(false, 0));
+        Version kept = new Version("v-1", "first try", "too fast", riff.withTouches(List.of()));
+        return new Piece(
+                "piece-1",
+                "Ödegård \"♭\" riff",
+                "two\nlines",
+                List.of("slate", "slow one"),
+                List.of(
+                        new PieceRiff("riff-1", riff, List.of(kept)),
+                        new PieceRiff("riff-2", riff, List.of())),
+                List.of(
+                        new Part("guitar-1", "Guitar one", Optional.empty()),
+                        new Part("guitar-2", "Guitar two", Optional.of(Family.OCTAVE))),
+                List.of(
+                        new Section("s-1", "verse", "riff-1", 2),
+                        new Section("s-2", "end", "riff-2", 1)),
+                mix);
+    }
+
+    private static Riff riff() {
+        Mode own =
+                new Mode("my own", List.of(new Degree(1, 0), new Degree(4, 1), new Degree(7, -1)));
+        Tuning seven = new Tuning("seven", List.of(35, 40, 45, 50, 55, 59, 64));
+        Ground ground =
+                new Ground(
+                        new Instrument(seven, 22, 666, true),
+                        3,
+                        new Key(Spelling.parse("Gb"), own),
+                        Tone.EDGE,
+                        442.5);
+        MeterMap meters =
+                MeterMap.ofBars(
+                        List.of(new Meter(7, 8), new Meter(7, 8), new Meter(3, 4)), 2 * EIGHTH);
+        TempoMap tempos =
+                new TempoMap(
+                        List.of(new TempoMap.Change(0, 73), new TempoMap.Change(9 * EIGHTH, 90)));
+        Voicing v = new Voicing(Shape.parse("x-3-5-5-x-x-x"), ground.board(), 10);
+        Treatment chosen =
+                new Treatment(
+                        Family.FOURTH,
+                        Map.of(
+                                Family.POWER,
+                                Member.Found.of(v),
+                                Family.FOURTH,
+                                new Member.ByHand(Shape.parse("x-x-x-9-7-0-0"), 4)));
+        return new Riff(
+                ground,
+                new TimeLine(meters, tempos),
+                List.of(
+                        new RootSpan(new Root(2, -1), 9 * EIGHTH),
+                        new RootSpan(new Root(7, 3), 13 * EIGHTH)),
+                List.of(chosen.over(Optional.of(new Root(3, -1))), Treatment.best(Family.OCTAVE)),
+                pattern(),
+                touches());
+    }
+
+    private static Pattern pattern() {
+        Figure odd =
+                new Figure(
+                        "odd.1",
+                        "five eighths",
+                        5 * EIGHTH,
+                        List.of(
+                                new Stroke(
+                                        0,
+                                        0,
+                                        EIGHTH,
+                                        Struck.Named.LOW_PAIR,
+                                        Manner.PALM_HEAVY,
+                                        Dynamics.GHOST,
+                                        Direction.UP,
+                                        false),
+                                new Stroke(
+                                        3,
+                                        EIGHTH,
+                                        Ticks.QUARTER / 3,
+                                        new Struck.Picked(5),
+                                        Manner.LET_RING,
+                                        Dynamics.ACCENT,
+                                        Direction.DOWN,
+                                        true),
+                                new Stroke(4, 2 * EIGHTH, EIGHTH, new Struck.Strings(33)),
+                                new Rest(5, 3 * EIGHTH, EIGHTH)));
+        Figure line =
+                new Figure(
+                        "line",
+                        "",
+                        4 * EIGHTH,
+                        List.of(
+                                new LineNote(
+                                        0,
+                                        0,
+                                        EIGHTH,
+                                        new LinePitch.Degree(LinePitch.Above.KEY, 7, -1, 1),
+                                        Manner.STACCATO,
+                                        Dynamics.SOFT,
+                                        false),
+                                new LineNote(1, EIGHTH, 2 * EIGHTH, new LinePitch.Place(5, 12))));
+        return new Pattern(
+                List.of(odd, line),
+                List.of("odd.1", "line", "odd.1"),
+                3 * EIGHTH,
+                Restart.ROOT,
+                List.of(
+                        new EventOverride("odd.1", 0, new Rest(0, 0, EIGHTH)),
+                        new EventOverride(
+                                "line",
+                                1,
+                                new LineNote(7, 3 * EIGHTH, EIGHTH, new LinePitch.Place(0, 0)))));
+    }
+
+    private static List<Touch> touches() {
+        Anchor every = new Anchor("odd.1", 3, Optional.empty(), new Anchor.Voice.FromTop(1));
+        Anchor once = new Anchor("line", 1, Optional.of(1), new Anchor.Voice.OnString(5));
+        return List.of(
+                new Touch.Legato(every, List.of(new Touch.Step(2, 10), new Touch.Step(-1, 900))),
+                new Touch.Slide(once, -3, 10, 5000),
+                new Touch.Bend(every, 150, 0, 77, OptionalLong.of(3000)),
+                new Touch.Bend(once, 100, 5, 0, OptionalLong.empty()),
+                new Touch.Vibrato(once, 30, 6.25, 400),
+                new Touch.Moved(every, -2),
+                new Touch.Pinned(once, 7));
+    }
+}

@@ -1,0 +1,92 @@
+package vocalis.workbench;
+
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
+import vocalis.core.arrange.Part;
+import vocalis.core.arrange.Piece;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Hand;
+import vocalis.core.riff.Chords;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Deriver;
+import vocalis.core.voicing.Family;
+
+/**
+ * Derives pieces off the thread that edits them. Requests are coalesced to the newest; an answer is
+ * given unless a newer one was given before. What throws is logged, and the next request is served.
+ */
+final class Deriving {
+
+    /** A revision of a piece to derive. */
+    private record Request(long revision, Piece piece, Hand hand) {}
+
+    /**
+     * What a piece comes to.
+     *
+     * @param revision of the document
+     */
+    record Answer(long revision, Piece piece, Derived first, Optional<Derived> second) {}
+
+    private final Deriver one;
+    private final Deriver two;
+    private final Executor worker;
+    private final Executor home;
+    private final Consumer<Answer> listener;
+    private final AtomicReference<Request> waiting = new AtomicReference<>();
+    private long given = -1;
+
+    /**
+     * @param worker derives; one thread at a time
+     * @param home where answers are given
+     */
+    Deriving(Catalogue catalogue, Executor worker, Executor home, Consumer<Answer> listener) {
+        this.one = new Deriver(catalogue);
+        this.two = new Deriver(catalogue);
+        this.worker = worker;
+        this.home = home;
+        this.listener = listener;
+    }
+
+    /** Derives a revision, unless a newer one is asked for before its turn. */
+    void request(long revision, Piece piece, Hand hand) {
+        if (waiting.getAndSet(new Request(revision, piece, hand)) == null) {
+            worker.execute(this::serve);
+        }
+    }
+
+    private void serve() {
+        Request r = waiting.getAndSet(null);
+        if (r == null) {
+            return;
+        }
+        try {
+            Answer answer = derive(r.revision(), r.piece(), r.hand());
+            home.execute(() -> give(answer));
+        } catch (RuntimeException | StackOverflowError e) {
+            Log.failed("deriving the riff", e);
+        }
+    }
+
+    private void give(Answer answer) {
+        if (answer.revision() > given) {
+            given = answer.revision();
+            listener.accept(answer);
+        }
+    }
+
+    /** Derives at once, on the caller's thread. */
+    synchronized Answer derive(long revision, Piece piece, Hand hand) {
+        Derived first = one.derive(piece.riff(), hand);
+        Optional<Derived> second = Optional.empty();
+        if (piece.mix().second().on()) {
+            Optional<Family> family = piece.second().flatMap(Part::family);
+            second =
+                    Optional.of(
+                            family.map(f -> two.derive(Chords.familyOfAll(piece.riff(), f), hand))
+                                    .orElse(first));
+        }
+        return new Answer(revision, piece, first, second);
+    }
+}

@@ -1,0 +1,132 @@
+package vocalis.workbench;
+
+import java.io.IOException;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.FileSystemException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import vocalis.core.arrange.Piece;
+import vocalis.formats.FormatException;
+import vocalis.formats.json.Extras;
+import vocalis.formats.json.PieceCodec;
+
+/** Pieces on disk. Saving never leaves a half-written file in the place of a whole one. */
+public final class PieceFiles {
+
+    /** Ending of a piece's file. */
+    public static final String ENDING = ".vocalis.json";
+
+    private PieceFiles() {}
+
+    /** A file that cannot be read or written, told to the user as it stands. */
+    public static final class PieceFileException extends Exception {
+        public PieceFileException(String message, Throwable cause) {
+            super(message, cause);
+        }
+    }
+
+    /** A file that was changed by somebody else since it was read or saved here. */
+    public static final class ChangedOnDisk extends Exception {
+        public ChangedOnDisk(Path file) {
+            super(file.getFileName() + " was changed on disk since it was opened here");
+        }
+    }
+
+    /**
+     * A piece with the file that it came from.
+     *
+     * @param stamp of the file's content
+     */
+    public record Opened(Piece piece, Extras extras, Path file, String stamp) {}
+
+    /** Reads a piece; the message of what it throws names the file, the trouble and the way out. */
+    public static Opened read(Path file) throws PieceFileException {
+        try {
+            if (!Files.exists(file)) {
+                throw new NoSuchFileException(file.toString());
+            }
+            if (!Files.isRegularFile(file)) {
+                throw new PieceFileException(
+                        file + " is no ordinary file; choose a " + ENDING + " file", null);
+            }
+            if (Files.size(file) > PieceCodec.MOST_BYTES) {
+                throw new PieceFileException(
+                        file.getFileName() + " is far too large for a riff; is it the right file?",
+                        null);
+            }
+            byte[] bytes = Files.readAllBytes(file);
+            PieceCodec.Content content = PieceCodec.read(bytes);
+            return new Opened(content.piece(), content.extras(), file, stamp(bytes));
+        } catch (NoSuchFileException e) {
+            throw new PieceFileException(file + " does not exist", e);
+        } catch (FormatException e) {
+            throw new PieceFileException(file.getFileName() + ": " + e.getMessage(), e);
+        } catch (IOException e) {
+            throw new PieceFileException(file + " cannot be read: " + reason(e), e);
+        }
+    }
+
+    /**
+     * Writes a piece: to a temporary file beside it, flushed to the disk, then renamed over it.
+     *
+     * @param known stamp of the content that may be replaced; null where anything may be
+     * @return stamp of what was written
+     * @throws ChangedOnDisk when the file holds something else than what is known; it is left
+     */
+    public static String write(Piece piece, Extras extras, Path file, String known)
+            throws PieceFileException, ChangedOnDisk {
+        try {
+            byte[] bytes = PieceCodec.write(piece, extras);
+            if (known != null && Files.isRegularFile(file)) {
+                String now = stamp(Files.readAllBytes(file));
+                if (!now.equals(known)) {
+                    throw new ChangedOnDisk(file);
+                }
+            }
+            SafeFiles.write(file, bytes);
+            return stamp(bytes);
+        } catch (IOException | FormatException e) {
+            String why = e instanceof IOException io ? reason(io) : e.getMessage();
+            throw new PieceFileException(
+                    file.getFileName()
+                            + " was not saved ("
+                            + why
+                            + "); your riff is still open here: save it to another place",
+                    e);
+        }
+    }
+
+    /** What an exception of the file system means, without the path that everybody knows. */
+    static String reason(IOException e) {
+        if (e instanceof AccessDeniedException denied) {
+            return denied.getReason() != null ? denied.getReason() : "it may not be written there";
+        }
+        if (e instanceof NoSuchFileException) {
+            return "the folder does not exist";
+        }
+        if (e instanceof FileSystemException fs && fs.getReason() != null) {
+            return fs.getReason();
+        }
+        return e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage();
+    }
+
+    /** A fingerprint of content: SHA-256, for times of files cannot be trusted. */
+    static String stamp(byte[] bytes) {
+        try {
+            MessageDigest digest = MessageDigest.getInstance("SHA-256");
+            return HexFormat.of().formatHex(digest.digest(bytes));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java platform has SHA-256", e);
+        }
+    }
+
+    /** The path with the ending of a piece's file. */
+    public static Path withEnding(Path file) {
+        String name = file.getFileName().toString();
+        return name.endsWith(".json") ? file : file.resolveSibling(name + ENDING);
+    }
+}

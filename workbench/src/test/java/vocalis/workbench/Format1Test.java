@@ -1,0 +1,80 @@
+package vocalis.workbench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import vocalis.core.arrange.Piece;
+import vocalis.core.choice.Catalogue;
+import vocalis.formats.FormatException;
+import vocalis.formats.json.PieceCodec;
+import vocalis.sound.engine.Program;
+
+/**
+ * Files that version 0.1 wrote, beside the events that version 0.1 played for them, dumped from its
+ * own program: the three demo riffs and five random ones with every touch, manner, meter and
+ * companion of the format.
+ */
+class Format1Test {
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "winch-house",
+                "wet-slate",
+                "nine-terraces",
+                "random-1",
+                "random-2",
+                "random-3",
+                "random-4",
+                "random-5"
+            })
+    void oldFilesComeOutTheSameToTheEar(String name) throws IOException, FormatException {
+        Piece piece = PieceCodec.read(bytes(name + ".json")).piece();
+        Workspace workspace = new Workspace(new Catalogue(), piece);
+        Program program = SoundEvents.program(workspace.heard());
+        List<String> before =
+                new String(bytes(name + ".events"), StandardCharsets.UTF_8).lines().toList();
+        assertThat(sorted(dump(program), name)).isEqualTo(sorted(before, name));
+    }
+
+    /** The riffs of the demo are still those of the files. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1, 2})
+    void theDemoSoundsAsItDid(int which) throws IOException {
+        Piece piece = Demo.pieces().get(which);
+        String name = piece.title().toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
+        Program program = SoundEvents.program(new Workspace(new Catalogue(), piece).heard());
+        assertThat(dump(program).stream().collect(Collectors.joining("\n")) + "\n")
+                .isEqualTo(new String(bytes(name + ".events"), StandardCharsets.UTF_8));
+    }
+
+    private static List<String> dump(Program p) {
+        return IntStream.range(0, p.events()).mapToObj(e -> p.at(e) + " " + p.describe(e)).toList();
+    }
+
+    /**
+     * What falls on one tick may be listed in another order. In 7/8 (the second random riff) the
+     * bass of 0.1 counted its pulses across the bar line; now it begins anew with every bar as the
+     * kit does, so its repeated notes are left out there.
+     */
+    private static List<String> sorted(List<String> lines, String name) {
+        boolean sevenEight = name.equals("random-2");
+        return lines.stream()
+                .filter(l -> !(sevenEight && l.contains(" bass ") && l.endsWith("0.750")))
+                .sorted()
+                .toList();
+    }
+
+    private byte[] bytes(String name) throws IOException {
+        try (InputStream in = getClass().getResourceAsStream("/format-1/" + name)) {
+            return in.readAllBytes();
+        }
+    }
+}
