@@ -11,6 +11,8 @@ import javafx.scene.control.Menu;
 import javafx.scene.control.MenuBar;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -93,6 +95,7 @@ final class Shell {
     private final FileDesk desk;
     private final Label title = new Label();
     private final Label state = new Label();
+    private final MenuBar menuBar = new MenuBar();
     private final MenuItem undo = new MenuItem();
     private final MenuItem redo = new MenuItem();
     private final Subscription told;
@@ -133,6 +136,15 @@ final class Shell {
                     if (workspace.changed() || desk.saving()) {
                         e.consume();
                         desk.leave(stage::close);
+                    }
+                });
+        // Alt pressed and let go alone would give the menu bar some of the keys, unseen by the
+        // places, which would go on answering the same ones. F10 opens the menus outright.
+        stage.addEventFilter(
+                KeyEvent.KEY_RELEASED,
+                e -> {
+                    if (e.getCode() == KeyCode.ALT) {
+                        e.consume();
                     }
                 });
         stage.setOnHidden(e -> dispose());
@@ -184,6 +196,7 @@ final class Shell {
         commands.add("rename", "rename the riff…").keys("F2").does(this::rename);
         commands.add("theme", "dark or light").keys("ctrl T").inSheets().does(this::switchTheme);
         commands.add("instrument", "instrument and hand…").keys("F3").does(this::instrument);
+        commands.add("menus", "the menus").keys("F10").does(() -> menuBar.getMenus().get(0).show());
         commands.add("help", "help: the work, all keys, words")
                 .keys("F1")
                 .does(() -> HelpSheet.show(commands, host));
@@ -231,15 +244,15 @@ final class Shell {
         state.setMinWidth(40);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        MenuBar menus = menus();
-        menus.setMinWidth(Region.USE_PREF_SIZE);
-        HBox header = new HBox(title, state, gap, menus, mark);
+        fillMenus();
+        menuBar.setMinWidth(Region.USE_PREF_SIZE);
+        HBox header = new HBox(title, state, gap, menuBar, mark);
         header.setAlignment(Pos.CENTER_LEFT);
         header.getStyleClass().add("header");
         return header;
     }
 
-    private MenuBar menus() {
+    private void fillMenus() {
         Menu file = menu("_File", "new", "open");
         file.getItems().addAll(demoMenu(), new SeparatorMenuItem());
         add(file, "save", "save-as", "rename");
@@ -258,9 +271,8 @@ final class Shell {
         add(harmony, "idle", "basses", "drones", "modes", "findings");
         Menu sound = menu("_Sound", "tone", "along", "pure", "prove", "tune", "output", "mute");
         Menu help = menu("He_lp", "help", "explain");
-        MenuBar bar = new MenuBar(file, edit, view, harmony, sound, help);
-        bar.setId("menus");
-        return bar;
+        menuBar.getMenus().setAll(file, edit, view, harmony, sound, help);
+        menuBar.setId("menus");
     }
 
     private Menu menu(String name, String... ids) {

@@ -358,7 +358,7 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         double x2 =
                 seam || from.end() >= geometry.axis().to()
                         ? geometry.axis().right() + 30
-                        : geometry.rungLeft(to) - 26;
+                        : geometry.rungLeft(to) - 26 - 14 * staggered(to);
         List<VoiceMoves.VoiceMove> moves =
                 VoiceMoves.between(
                         from.candidate().voicing().midi(), to.candidate().voicing().midi());
@@ -378,6 +378,13 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         }
     }
 
+    /** How many columns the degrees of a chord stand in, beyond the first. */
+    private int staggered(Derived.Chord chord) {
+        List<Double> heights = new ArrayList<>();
+        readout(chord).voices().forEach(v -> heights.add(geometry.y(v.source().midi())));
+        return BandGeometry.stagger(heights, LABEL).stream().max(Integer::compare).orElse(0);
+    }
+
     private void paintMoveLabel(
             GraphicsContext g,
             int chord,
@@ -387,7 +394,12 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         VoiceBand c = getSkinnable();
         String label = m.by() > 0 ? "+" + m.by() : "−" + -m.by();
         double w = width(label, c.smallFont()) + 4;
-        for (double t : new double[] {0.5, 0.3, 0.7, 0.12, 0.88}) {
+        double room = line[2] - line[0] - w;
+        if (room < 2) {
+            return;
+        }
+        for (double part : new double[] {0.5, 0.25, 0.75, 0, 1}) {
+            double t = (part * room + w / 2) / (line[2] - line[0]);
             double x = line[0] + (line[2] - line[0]) * t;
             double y = line[1] + (line[3] - line[1]) * t;
             boolean free =

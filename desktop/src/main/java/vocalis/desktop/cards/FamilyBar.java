@@ -3,6 +3,7 @@ package vocalis.desktop.cards;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.function.Function;
+import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -84,8 +85,15 @@ public final class FamilyBar extends VBox {
         find.setId("find");
         find.getStyleClass().add("find");
         Explain.means(find, "x-9-11-11-0-0, F#7sus4, or F# C# B E (Ctrl F)");
-        find.setOnAction(e -> toCards.run());
         PauseTransition pause = new PauseTransition(Duration.millis(160));
+        find.setOnAction(
+                e -> {
+                    if (pause.getStatus() == Animation.Status.RUNNING) {
+                        pause.stop();
+                        search();
+                    }
+                    toCards.run();
+                });
         pause.setOnFinished(e -> search());
         find.textProperty().addListener(o -> pause.playFromStart());
         find.setPrefWidth(200);

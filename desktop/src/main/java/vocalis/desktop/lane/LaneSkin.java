@@ -10,6 +10,7 @@ import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Paint;
+import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.riff.Event;
@@ -25,6 +26,7 @@ import vocalis.core.theory.Spelling;
 import vocalis.desktop.model.LaneModel;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.PaintedControl;
 import vocalis.desktop.view.TimeAxis;
 
 /** Paints the lane's tab and takes its mouse; {@link RhythmPainter} draws the rhythm under it. */
@@ -208,7 +210,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
             if (o.manner() == Manner.DEAD) {
                 fret = "×";
             }
-            double w = fret.length() * 7 + 3;
+            double w = width(fret, digits()) + 3;
             g.setFill(atCaret ? c.raised() : c.back());
             g.fillRect(x - w / 2, y - 6, w, 12);
             int midi = model.riff().ground().board().midi(n.string(), n.fret());
@@ -216,12 +218,13 @@ final class LaneSkin extends CanvasSkin<Lane> {
                     Math.floorMod(midi, 12) == root
                             ? c.rootPaint()
                             : n.open() ? c.openPaint() : c.ink();
-            text(g, fret, x, y, c.monoFont(), paint, TextAlignment.CENTER);
+            text(g, fret, x, y, digits(), paint, TextAlignment.CENTER);
             paintTechniques(g, n, x + w / 2, nextX - 12);
         }
         if (o.dynamics() == vocalis.core.score.Dynamics.ACCENT) {
-            double top = geometry.y(geometry.strings() - 1) - 11;
-            text(g, ">", x, top, c.boldFont(), c.ink(), TextAlignment.CENTER);
+            double top = geometry.y(geometry.strings() - 1) - 10.5;
+            stroke(g, c.ink(), 1.6, x - 4, top - 3, x + 4, top);
+            stroke(g, c.ink(), 1.6, x + 4, top, x - 4, top + 3);
         }
         if (o.manner().palm()) {
             double y = Math.round(geometry.words() + 8) + 0.5;
@@ -229,6 +232,13 @@ final class LaneSkin extends CanvasSkin<Lane> {
             stroke(g, c.ink(), 2, x - 6, y, Math.max(x + 6, end), y);
         }
         means(x - 8, geometry.y(geometry.strings() - 1) - 8, 16, geometry.words(), meaning(o));
+    }
+
+    /** Smaller digits where a sixteenth has little room. */
+    private Font digits() {
+        Lane c = getSkinnable();
+        boolean tight = geometry.axis().width(LaneModel.STEP) < 16;
+        return tight ? Font.font(PaintedControl.MONO, 11) : c.monoFont();
     }
 
     private double nextX(Onset o) {

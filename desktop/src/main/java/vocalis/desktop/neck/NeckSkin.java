@@ -101,7 +101,8 @@ public final class NeckSkin extends CanvasSkin<Neck> {
         for (int s = 0; s < board.strings(); s++) {
             double y = geometry.y(s);
             double thick = 2.6 - 1.6 * s / Math.max(1, board.strings() - 1);
-            stroke(g, c.line(), thick, x0, y, x1, y);
+            double sharp = thick < 1.5 ? Math.floor(y) + 0.5 : y;
+            stroke(g, c.line(), thick, x0, sharp, x1, sharp);
             String name = Spelling.plain(board.midi(s, 0)).symbol();
             text(g, name, 14, y, c.textFont(), c.dim(), TextAlignment.CENTER);
         }

@@ -114,7 +114,11 @@ public final class HelpSheet {
         GridPane grid = new GridPane();
         grid.getStyleClass().add("figures");
         for (Command c : commands) {
-            if (!c.words().isEmpty() && !c.keys().isEmpty()) {
+            int colon = c.words().indexOf(": ");
+            boolean several = colon > 0 && c.words().substring(0, colon).endsWith("1 to 9");
+            if (several) {
+                row(grid, c.words().substring(0, colon), c.words().substring(colon + 2));
+            } else if (!c.words().isEmpty() && !c.keys().isEmpty()) {
                 row(grid, c.printedKey(), c.words());
             }
         }

@@ -29,6 +29,8 @@ public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
 
     public CanvasSkin(C control) {
         super(control);
+        // Unmanaged: else the canvas as large as it was would keep its control from shrinking.
+        canvas.setManaged(false);
         now.getStyleClass().add("now-line");
         now.setManaged(false);
         now.setVisible(false);
@@ -121,7 +123,7 @@ public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
         double left =
                 align == TextAlignment.LEFT ? x : align == TextAlignment.RIGHT ? x - w : x - w / 2;
         double h = font.getSize();
-        written.add(new Written(s, left, y - h / 2, w, h));
+        written.add(new Written(s, left, y - h / 2, w, h, fill));
     }
 
     protected static void stroke(

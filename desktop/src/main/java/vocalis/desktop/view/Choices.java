@@ -130,7 +130,7 @@ public final class Choices {
         box.addEventFilter(KeyEvent.KEY_TYPED, finder::typed);
     }
 
-    /** Finds entries of a list by the letters that are typed one after another. */
+    /** Finds entries of a list by the letters typed one after another. */
     private static final class Finder<T> {
         private final ComboBox<T> box;
         private final Function<T, String> words;
@@ -154,22 +154,36 @@ public final class Choices {
                 return;
             }
             long now = System.nanoTime() / 1_000_000;
-            typed = now - last > TOGETHER ? c : typed + c;
+            boolean again = typed.equalsIgnoreCase(c);
+            typed = now - last > TOGETHER || again ? c : typed + c;
             last = now;
-            if (!choose(typed) && typed.length() > 1) {
+            if (again) {
+                choose(c, box.getSelectionModel().getSelectedIndex() + 1);
+            } else if (!choose(typed, 0) && typed.length() > 1) {
                 typed = c;
-                choose(typed);
+                choose(c, 0);
             }
             e.consume();
         }
 
-        /** Chooses the first entry that begins so, from the one chosen on. */
-        private boolean choose(String prefix) {
+        /**
+         * Chooses the entry that is just what was typed, or else the first from a place on that
+         * begins so; the same letter again goes on to the next.
+         */
+        private boolean choose(String prefix, int from) {
             int n = box.getItems().size();
-            int from = Math.max(0, box.getSelectionModel().getSelectedIndex());
-            for (int step = prefix.length() == 1 ? 1 : 0; step <= n; step++) {
+            String wanted = plain(prefix);
+            if (from == 0) {
+                for (int i = 0; i < n; i++) {
+                    if (plain(words.apply(box.getItems().get(i))).equals(wanted)) {
+                        box.getSelectionModel().select(i);
+                        return true;
+                    }
+                }
+            }
+            for (int step = 0; step < n; step++) {
                 int i = (from + step) % n;
-                if (plain(words.apply(box.getItems().get(i))).startsWith(plain(prefix))) {
+                if (plain(words.apply(box.getItems().get(i))).startsWith(wanted)) {
                     box.getSelectionModel().select(i);
                     return true;
                 }

@@ -25,10 +25,12 @@ import javafx.scene.layout.VBox;
 public final class SheetHost extends StackPane {
 
     private static final double MARGIN = 48;
+    private static final double SCROLL_BAR = 16;
+    private static final double EDGE = 6;
 
     /** A sheet that is open. */
     public final class Sheet {
-        private final VBox panel;
+        private final Panel panel;
         private final StackPane layer;
         private final ScrollPane scroll;
         private final Node before;
@@ -54,7 +56,7 @@ public final class SheetHost extends StackPane {
             scroll.getStyleClass().add("sheet-scroll");
             scroll.setFocusTraversable(false);
             VBox.setVgrow(scroll, Priority.ALWAYS);
-            panel = new VBox(top, scroll);
+            panel = new Panel(top, scroll, body);
             panel.getStyleClass().add("sheet");
             panel.setMaxWidth(width);
             panel.setMaxHeight(Region.USE_PREF_SIZE);
@@ -117,14 +119,16 @@ public final class SheetHost extends StackPane {
 
         /** Puts the caret on a control of the sheet. */
         public Sheet focus(Node node) {
-            Platform.runLater(node::requestFocus);
+            if (node.getScene() == getScene()) {
+                node.requestFocus();
+            } else {
+                Platform.runLater(node::requestFocus);
+            }
             return this;
         }
 
         private void focusFirst() {
-            first(scroll.getContent())
-                    .or(() -> first(panel))
-                    .ifPresent(n -> Platform.runLater(n::requestFocus));
+            first(scroll.getContent()).or(() -> first(panel)).ifPresent(this::focus);
         }
 
         /** Scrolls so that a node of the sheet is seen. */
@@ -198,20 +202,31 @@ public final class SheetHost extends StackPane {
         Sheet sheet = new Sheet(title, body, width, before);
         sheets.push(sheet);
         getChildren().add(sheet.layer);
-        heightProperty().addListener((o, was, is) -> fit(sheet));
-        fit(sheet);
+        // What scrolls is in the scene once its skin is made: then keys typed at once reach it.
+        sheet.layer.applyCss();
         cover();
         sheet.focusFirst();
         return sheet;
     }
 
-    private void fit(Sheet sheet) {
-        double room = getHeight() > 0 ? getHeight() - MARGIN : 700;
-        sheet.panel.setMaxHeight(
-                Math.min(
-                        room,
-                        Math.max(120, sheet.panel.prefHeight(sheet.panel.getMaxWidth()) + 4)));
-        sheet.scroll.setMaxHeight(room - 60);
+    /** As high as what it shows, as far as the window goes. */
+    private final class Panel extends VBox {
+        private final Region top;
+        private final Node body;
+
+        Panel(Region top, ScrollPane scroll, Node body) {
+            super(top, scroll);
+            this.top = top;
+            this.body = body;
+        }
+
+        @Override
+        protected double computePrefHeight(double width) {
+            double room = SheetHost.this.getHeight() - MARGIN;
+            double inner = Math.min(getMaxWidth(), SheetHost.this.getWidth() - MARGIN) - SCROLL_BAR;
+            double wanted = top.prefHeight(-1) + body.prefHeight(inner) + EDGE;
+            return room > 0 ? Math.min(room, wanted) : wanted;
+        }
     }
 
     /** Closes whatever is open. */

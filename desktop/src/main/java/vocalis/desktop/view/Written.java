@@ -1,5 +1,7 @@
 package vocalis.desktop.view;
 
+import javafx.scene.paint.Paint;
+
 /**
  * A text as it was last painted, so that tests can see whether texts collide or are cut.
  *
@@ -8,8 +10,9 @@ package vocalis.desktop.view;
  * @param y top
  * @param width in pixels
  * @param height in pixels
+ * @param paint its colour
  */
-public record Written(String text, double x, double y, double width, double height) {
+public record Written(String text, double x, double y, double width, double height, Paint paint) {
 
     /** Whether two texts lie on each other by more than a pixel. */
     public boolean collides(Written other) {

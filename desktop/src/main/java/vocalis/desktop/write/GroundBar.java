@@ -163,14 +163,29 @@ public final class GroundBar extends HBox {
 
             @Override
             public Integer fromString(String text) {
-                try {
-                    int bpm = Integer.parseInt(text.strip());
-                    return Math.max(TempoMap.SLOWEST, Math.min(TempoMap.FASTEST, bpm));
-                } catch (NumberFormatException e) {
-                    return model.now().tempo();
+                String typed = text.strip();
+                int bpm = typed.matches("\\d{1,4}") ? Integer.parseInt(typed) : 0;
+                if (bpm >= TempoMap.SLOWEST && bpm <= TempoMap.FASTEST) {
+                    return bpm;
                 }
+                model.say(
+                        "Tempo: \""
+                                + typed
+                                + "\" is not a whole number from "
+                                + TempoMap.SLOWEST
+                                + " to "
+                                + TempoMap.FASTEST
+                                + "; it stays at "
+                                + model.now().tempo()
+                                + ".");
+                return model.now().tempo();
             }
         };
+    }
+
+    private void commitTempo() {
+        tempo.commitValue();
+        tempo.getEditor().setText(String.valueOf(tempo.getValue()));
     }
 
     private static Node field(
@@ -204,8 +219,11 @@ public final class GroundBar extends HBox {
         tempo.focusedProperty()
                 .addListener(
                         o -> {
-                            if (!tempo.isFocused()) {
-                                tempo.commitValue();
+                            if (tempo.isFocused()) {
+                                // A spinner's editor does not select its text by itself.
+                                Platform.runLater(tempo.getEditor()::selectAll);
+                            } else {
+                                commitTempo();
                             }
                         });
     }

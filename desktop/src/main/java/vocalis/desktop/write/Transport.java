@@ -94,7 +94,10 @@ final class Transport extends HBox {
             meter.getChildren().add(r);
         }
         sink.setOnMouseClicked(e -> showOutput.run());
-        Explain.means(sink, "Where the sound goes (F5)");
+        Explain.means(
+                sink,
+                "Where the sound goes (F5). Without a device, or with one that does not answer, the riff plays on"
+                        + " silently; after a change of device the output is muted until Ctrl M.");
         meter.setAlignment(Pos.CENTER_LEFT);
         meter.setId("meter");
         Explain.means(meter, "How loud the output is, up to full scale");
@@ -196,8 +199,8 @@ final class Transport extends HBox {
         AudioOutput output = model.player().output();
         return switch (output.sink()) {
             case DEVICE -> output.muted() ? "muted: Ctrl M" : "output";
-            case SILENT -> "silent: no device";
-            case FROZEN -> "silent: no answer";
+            case SILENT -> "no device";
+            case FROZEN -> "no answer";
             case STARTING -> "starting";
         };
     }

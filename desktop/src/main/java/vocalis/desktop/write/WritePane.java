@@ -85,7 +85,7 @@ public final class WritePane extends BorderPane {
         neck.setId("neck");
         readout = new ReadoutPane(model);
         compare = new Compare(model);
-        families = new FamilyBar(model, () -> model.zoneProperty().set(Zone.CARDS));
+        families = new FamilyBar(model, () -> go(Zone.CARDS));
         ground = new GroundBar(model, () -> AlongSheet.show(model, host()));
         transport =
                 new Transport(
@@ -125,12 +125,12 @@ public final class WritePane extends BorderPane {
 
     private Node middle() {
         VBox.setVgrow(band, Priority.ALWAYS);
-        band.setMinHeight(136);
+        band.setMinHeight(112);
         band.setPrefHeight(220);
         lane.setMinHeight(Region.USE_PREF_SIZE);
         cards.setMinHeight(70);
         cards.setPrefHeight(78);
-        neck.setMinHeight(124);
+        neck.setMinHeight(118);
         neck.setPrefHeight(158);
         VBox voicings = new VBox(families, cards, neck);
         voicings.getStyleClass().add("voicings");
@@ -211,6 +211,12 @@ public final class WritePane extends BorderPane {
                 });
     }
 
+    /** Puts the keys on a place, also when the caret was there and a field had the keys. */
+    private void go(Zone zone) {
+        model.zoneProperty().set(zone);
+        focusZone();
+    }
+
     private void focusZone() {
         model.workspace().seal();
         showStatus();
@@ -256,8 +262,7 @@ public final class WritePane extends BorderPane {
             }
             model.lane().markProperty().set(java.util.OptionalLong.empty());
             model.chords().markProperty().set(-1);
-            model.zoneProperty().set(Zone.BAND);
-            band.requestFocus();
+            go(Zone.BAND);
         }
 
         @Override
@@ -382,8 +387,7 @@ public final class WritePane extends BorderPane {
 
     /** Puts the caret on the chords. */
     public void begin() {
-        model.zoneProperty().set(Zone.BAND);
-        band.requestFocus();
+        go(Zone.BAND);
     }
 
     /** Volume in decibels. */
