@@ -24,14 +24,14 @@ import vocalis.sound.engine.Telemetry;
 
 /**
  * Play and stop, where the loop is, what the sound goes to, how loud it is. While something sounds
- * it follows the engine frame by frame; else it only looks a few times a second, so that an idle
- * window costs next to nothing.
+ * it follows the engine frame by frame, and for a moment after every key; else it only looks twice
+ * a second, so that an idle window costs next to nothing.
  */
 final class Transport extends HBox {
 
     private static final int SEGMENTS = 12;
     private static final double FALL = 0.86;
-    private static final long LOOK_MILLIS = 200;
+    private static final long LOOK_MILLIS = 500;
     private static final double SILENT = 1e-4;
 
     /** Follows where the loop is. */
@@ -82,7 +82,11 @@ final class Transport extends HBox {
         play.setFocusTraversable(false);
         play.setAccessibleText("Play or stop");
         Explain.means(play, "Play the loop from this bar, or stop (Space)");
-        play.setOnAction(e -> model.hearing().togglePlay());
+        play.setOnAction(
+                e -> {
+                    model.hearing().togglePlay();
+                    wake();
+                });
         position.getStyleClass().add("position");
         position.setId("position");
         position.setMinWidth(USE_PREF_SIZE);
@@ -131,6 +135,12 @@ final class Transport extends HBox {
     void dispose() {
         timer.stop();
         looking.shutdownNow();
+    }
+
+    /** Something may begin to sound: follows at once instead of at the next look. */
+    void wake() {
+        quiet = 0;
+        follow(true);
     }
 
     private void look() {

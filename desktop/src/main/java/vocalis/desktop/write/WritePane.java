@@ -207,6 +207,7 @@ public final class WritePane extends BorderPane {
                 e -> {
                     if (!e.getCode().isModifierKey()) {
                         model.say("");
+                        transport.wake();
                     }
                 });
     }

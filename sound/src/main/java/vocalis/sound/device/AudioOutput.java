@@ -305,8 +305,9 @@ public final class AudioOutput implements AutoCloseable {
             render(floats);
             countLate();
             long ahead = paceFrames - elapsedFrames();
-            if (ahead > bufferFrames / 2) {
-                clock.sleep((long) ((ahead - bufferFrames / 2.0) / engine.sampleRate() * 1e9));
+            // Several blocks, then a rest: a thread that wakes seldom costs an idle window little.
+            if (ahead >= bufferFrames) {
+                clock.sleep((long) ((ahead - bufferFrames / 4.0) / engine.sampleRate() * 1e9));
             }
         }
     }

@@ -26,6 +26,7 @@ public final class Limiter {
     private int at;
     private double sum;
     private double recovering = 1;
+    private int silent;
 
     /**
      * @param ceiling largest true peak that leaves, 0 to 1
@@ -49,8 +50,27 @@ public final class Limiter {
         return least;
     }
 
+    /**
+     * Whether silence comes in, nothing else is under way, and the gain has recovered: then silence
+     * goes out, and nothing has to be reckoned.
+     */
+    private boolean rests(float[] stereo, int offsetFrames, int frames) {
+        for (int i = 2 * offsetFrames; i < 2 * (offsetFrames + frames); i++) {
+            if (stereo[i] != 0) {
+                silent = 0;
+                return false;
+            }
+        }
+        boolean rests = silent > 2 * LINE && sum > AHEAD * (1 - 1e-6);
+        silent = rests ? silent : silent + frames;
+        return rests;
+    }
+
     /** Limits interleaved stereo in place. */
     public void process(float[] stereo, int offsetFrames, int frames) {
+        if (rests(stereo, offsetFrames, frames)) {
+            return;
+        }
         for (int i = offsetFrames; i < offsetFrames + frames; i++) {
             double l = stereo[2 * i];
             double r = stereo[2 * i + 1];

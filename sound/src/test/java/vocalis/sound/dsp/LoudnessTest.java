@@ -93,4 +93,29 @@ class LoudnessTest {
         }
         assertThat(20 * Math.log10(most / 0.89)).isLessThan(0.2);
     }
+
+    /** What comes after long silence leaves as from a limiter that is new. */
+    @Test
+    void theLimiterRestsWithoutATrace() {
+        Limiter used = new Limiter(RATE, 0.89);
+        float[] loud = new float[2 * 4000];
+        for (int i = 0; i < loud.length; i++) {
+            loud[i] = (float) (2.5 * Math.sin(0.3 * i));
+        }
+        used.process(loud, 0, 4000);
+        for (int block = 0; block < 400; block++) {
+            float[] nothing = new float[2 * 512];
+            used.process(nothing, 0, 512);
+            if (block > 20) {
+                assertThat(nothing).containsOnly(0f);
+            }
+        }
+        float[] first = loud.clone();
+        float[] second = loud.clone();
+        used.process(first, 0, 4000);
+        new Limiter(RATE, 0.89).process(second, 0, 4000);
+        for (int i = 0; i < first.length; i++) {
+            assertThat((double) first[i]).isCloseTo(second[i], within(1e-5));
+        }
+    }
 }
