@@ -22,6 +22,7 @@ import vocalis.core.theory.Key;
 import vocalis.desktop.model.GainModel;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.model.Zone;
+import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.TimeAxis;
 import vocalis.sound.gain.Ghost;
@@ -94,6 +95,14 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
             TimeAxis a = geometry.axis();
             now(playing && a.shows(tick), a.x(tick), BandGeometry.HEAD, getSkinnable().getHeight());
         }
+    }
+
+    @Override
+    public Optional<Area> caret() {
+        Derived.Chord c = model.currentChord();
+        double left = geometry.columnLeft(c) + 1;
+        double width = geometry.columnRight(c) - left - 1;
+        return Optional.of(new Area(left, 0, width, getSkinnable().getHeight(), ""));
     }
 
     @Override
@@ -239,7 +248,8 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
                 right - left,
                 42,
                 name
-                        + ", a "
+                        + ", "
+                        + (kind.startsWith("o") || kind.startsWith("i") ? "an " : "a ")
                         + kind
                         + " on the "
                         + degree

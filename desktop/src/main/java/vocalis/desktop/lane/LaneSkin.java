@@ -1,6 +1,8 @@
 package vocalis.desktop.lane;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.ContextMenu;
@@ -25,6 +27,7 @@ import vocalis.core.score.Technique;
 import vocalis.core.theory.Spelling;
 import vocalis.desktop.model.LaneModel;
 import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.PaintedControl;
 import vocalis.desktop.view.TimeAxis;
@@ -80,6 +83,12 @@ final class LaneSkin extends CanvasSkin<Lane> {
             TimeAxis a = geometry.axis();
             now(playing && a.shows(tick), a.x(tick), 0, geometry.words() + 8);
         }
+    }
+
+    @Override
+    public Optional<Area> caret() {
+        double x = geometry.axis().x(model.lane().caretProperty().get());
+        return Optional.of(new Area(x - 4, 0, 8, getSkinnable().getHeight(), ""));
     }
 
     @Override
@@ -295,7 +304,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
         }
     }
 
-    private java.util.Optional<Event> event(Onset o) {
+    private Optional<Event> event(Onset o) {
         return o.origin()
                 .flatMap(
                         k ->
@@ -318,11 +327,9 @@ final class LaneSkin extends CanvasSkin<Lane> {
         return e instanceof Stroke s ? s.struck().label() : "";
     }
 
-    private java.util.Optional<Pass> played(int pass) {
+    private Optional<Pass> played(int pass) {
         List<Pass> all = passes();
-        return pass < all.size()
-                ? java.util.Optional.of(all.get(pass))
-                : java.util.Optional.empty();
+        return pass < all.size() ? Optional.of(all.get(pass)) : Optional.empty();
     }
 
     private List<Pass> passes() {
@@ -368,7 +375,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
         }
         long tick = caretFor(e.getX());
         boolean wasThere = model.lane().caretProperty().get() == tick;
-        model.lane().markProperty().set(java.util.OptionalLong.empty());
+        model.lane().markProperty().set(OptionalLong.empty());
         model.lane().setCaret(tick);
         if (e.getButton() != MouseButton.PRIMARY) {
             menu.show(getSkinnable(), e.getScreenX(), e.getScreenY());

@@ -1,6 +1,7 @@
 package vocalis.desktop.sheets;
 
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -17,8 +18,8 @@ import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.SheetHost;
 
 /**
- * What is here, by one key: the legend, then everything that the place under the caret shows, then
- * the figures of the readout, each with what it means.
+ * What is here, by one key: the legend, then what the caret is on, the figures of the readout, and
+ * what else the place shows, each with what it means.
  */
 public final class ExplainSheet {
 
@@ -32,37 +33,40 @@ public final class ExplainSheet {
      */
     public static void show(SheetHost host, Node place, Parent readout) {
         VBox content = new VBox(14, Choices.head("Marks"), legend());
-        Set<String> seen = new LinkedHashSet<>();
+        Set<String> caret = new LinkedHashSet<>();
+        Set<String> around = new LinkedHashSet<>();
         if (place instanceof Control c && c.getSkin() instanceof CanvasSkin<?> skin) {
             for (Area a : skin.areas()) {
-                seen.add(a.meaning());
+                boolean on = skin.caret().map(a::meets).orElse(true);
+                (on ? caret : around).add(a.meaning());
             }
+            around.removeAll(caret);
         } else if (place != null) {
-            Explain.of(place).ifPresent(seen::add);
+            Explain.of(place).ifPresent(caret::add);
         }
-        if (!seen.isEmpty()) {
-            VBox here = new VBox(3);
-            seen.forEach(s -> here.getChildren().add(Choices.text(s)));
-            here.setId("explain-here");
-            content.getChildren().addAll(Choices.head("What the caret is on"), here);
-        }
+        content.getChildren().addAll(list("What the caret is on", "explain-here", caret));
         GridPane figures = Choices.grid();
         figures(readout, figures);
         content.getChildren().addAll(Choices.head("The figures beside it"), figures);
+        content.getChildren().addAll(list("Around it", "explain-around", around));
         content.getStyleClass().add("help");
         content.setId("explain");
         host.open("What is what", content, 820);
     }
 
+    private static List<Node> list(String head, String id, Set<String> meanings) {
+        if (meanings.isEmpty()) {
+            return List.of();
+        }
+        VBox all = new VBox(3);
+        meanings.forEach(m -> all.getChildren().add(Choices.text(m)));
+        all.setId(id);
+        return List.of(Choices.head(head), all);
+    }
+
     private static void figures(Node n, GridPane grid) {
         if (n instanceof Label l && l.isVisible() && l.getStyleClass().contains("figure-label")) {
-            Explain.of(l)
-                    .ifPresent(
-                            m ->
-                                    grid.addRow(
-                                            grid.getRowCount(),
-                                            Choices.caption(l.getText()),
-                                            Choices.text(m)));
+            Explain.of(l).ifPresent(m -> Choices.row(grid, l.getText(), Choices.text(m)));
         }
         if (n instanceof Parent p && p.isVisible()) {
             p.getChildrenUnmodifiable().forEach(c -> figures(c, grid));

@@ -15,4 +15,12 @@ public record Area(double x, double y, double width, double height, String meani
     public boolean contains(double px, double py) {
         return px >= x && px < x + width && py >= y && py < y + height;
     }
+
+    /** Whether it shares anything with another. */
+    public boolean meets(Area other) {
+        return x < other.x + other.width
+                && other.x < x + width
+                && y < other.y + other.height
+                && other.y < y + height;
+    }
 }

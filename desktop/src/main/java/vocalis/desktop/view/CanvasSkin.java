@@ -86,6 +86,11 @@ public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
         return List.copyOf(areas);
     }
 
+    /** Where the caret is among what answers; empty where all of it counts. */
+    public Optional<Area> caret() {
+        return Optional.empty();
+    }
+
     /** The texts as last painted. */
     public final List<Written> written() {
         return List.copyOf(written);

@@ -53,7 +53,7 @@ public final class Choices {
     /** A row of a grid: its name, then what it holds. */
     public static void row(GridPane grid, String label, Node... nodes) {
         Label l = caption(label);
-        l.setMinWidth(76);
+        l.setMinWidth(90);
         int row = grid.getRowCount();
         grid.add(l, 0, row);
         for (int i = 0; i < nodes.length; i++) {
