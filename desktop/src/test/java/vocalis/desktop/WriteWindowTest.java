@@ -410,4 +410,21 @@ class WriteWindowTest extends WindowDriver {
         robot.interact(() -> model().moveCard(1));
         assertThat(use.isDisabled()).isFalse();
     }
+
+    /** What was pasted past the page is on the screen, and so is the caret. */
+    @Test
+    void thePageTurnsToWhatWasPasted(FxRobot robot) {
+        int chords = riff().roots().size();
+        press(robot, KeyCode.END);
+        press(robot, KeyCode.CONTROL, KeyCode.C);
+        for (int i = 0; i < 5; i++) {
+            press(robot, KeyCode.CONTROL, KeyCode.V);
+        }
+        assertThat(riff().roots()).hasSize(chords + 5);
+        int caret = fx(() -> model().chordProperty().get());
+        assertThat(caret).isEqualTo(chords + 4);
+        long start = riff().start(caret);
+        await("the page", () -> fx(() -> model().view().shownProperty().get().shows(start)));
+        assertThat(fx(() -> model().view().shownProperty().get().shows(0))).isFalse();
+    }
 }

@@ -330,7 +330,8 @@ public final class WriteModel implements Session, AutoCloseable {
     private void chordMoved() {
         draft.set(null);
         family.set(treatmentFamily());
-        view.show(currentChord().start());
+        // From the document: what is drawn may not have the chord yet.
+        view.show(now().start(chord.get()));
         requestCards();
         refreshShown();
     }
