@@ -65,7 +65,9 @@ class FlowTest extends WindowDriver {
         tap(KeyCode.TAB);
         type("e");
         tap(KeyCode.TAB);
-        type("ph");
+        presses += 2;
+        letters("ph");
+        settle();
         tap(KeyCode.TAB);
         type("132");
         tap(KeyCode.ESCAPE);

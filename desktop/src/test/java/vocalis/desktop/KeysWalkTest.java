@@ -240,44 +240,42 @@ class KeysWalkTest extends WindowDriver {
                     stage.getScene().lookup("#key-mode").requestFocus();
                     return null;
                 });
-        robot.write("mixo");
+        letters("mixo");
         WaitForAsyncUtils.waitForFxEvents();
         settle();
         assertThat(riff().ground().key().symbol()).startsWith("E").endsWith("mixolydian");
         assertThat(riff().treatments()).isEqualTo(before.treatments());
     }
 
-    /** Every command of every place, by its own keys, three times over: no exception, a caret. */
+    /** Every command of every place, by its own keys: no exception, a caret. */
     @Test
     void everyKeyOfEveryPlaceDoesNoHarm() {
         Set<String> askers = Set.of("open", "save", "save-as", "new");
         for (Zone zone : EnumSet.complementOf(EnumSet.of(Zone.GROUND))) {
-            for (int round = 0; round < 3; round++) {
-                for (Command c : fx(() -> shell.commands().all())) {
-                    boolean here = c.zones().isEmpty() || c.zones().contains(zone);
-                    if (!here || c.keys().isEmpty() || askers.contains(c.id())) {
-                        continue;
-                    }
-                    fx(
-                            () -> {
-                                shell.sheets().closeAll();
-                                model().zoneProperty().set(zone);
-                                return null;
-                            });
-                    WaitForAsyncUtils.waitForFxEvents();
-                    var k = c.keys().get(0);
-                    fx(
-                            () -> {
-                                Node on = stage.getScene().getFocusOwner();
-                                key(on, k.code(), k.ctrl(), k.shift(), k.alt());
-                                hideMenus();
-                                return null;
-                            });
-                    WaitForAsyncUtils.waitForFxEvents();
-                    assertThat(fx(() -> stage.getScene().getFocusOwner()))
-                            .as("caret after %s in %s", c.id(), zone)
-                            .isNotNull();
+            for (Command c : fx(() -> shell.commands().all())) {
+                boolean here = c.zones().isEmpty() || c.zones().contains(zone);
+                if (!here || c.keys().isEmpty() || askers.contains(c.id())) {
+                    continue;
                 }
+                fx(
+                        () -> {
+                            shell.sheets().closeAll();
+                            model().zoneProperty().set(zone);
+                            return null;
+                        });
+                WaitForAsyncUtils.waitForFxEvents(1);
+                var k = c.keys().get(0);
+                fx(
+                        () -> {
+                            Node on = stage.getScene().getFocusOwner();
+                            key(on, k.code(), k.ctrl(), k.shift(), k.alt());
+                            hideMenus();
+                            return null;
+                        });
+                WaitForAsyncUtils.waitForFxEvents(1);
+                assertThat(fx(() -> stage.getScene().getFocusOwner()))
+                        .as("caret after %s in %s", c.id(), zone)
+                        .isNotNull();
             }
         }
         settle();

@@ -8,12 +8,14 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import javafx.application.Platform;
+import javafx.event.Event;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 import org.junit.jupiter.api.AfterEach;
@@ -152,6 +154,29 @@ abstract class WindowDriver {
         robot.push(keys);
         WaitForAsyncUtils.waitForFxEvents();
         settle();
+    }
+
+    /** Types letters without a pause, as a list that finds by letters wants them. */
+    void letters(String text) {
+        fx(
+                () -> {
+                    for (char c : text.toCharArray()) {
+                        String s = String.valueOf(c);
+                        Event.fireEvent(
+                                stage.getScene().getFocusOwner(),
+                                new KeyEvent(
+                                        KeyEvent.KEY_TYPED,
+                                        s,
+                                        "",
+                                        KeyCode.UNDEFINED,
+                                        false,
+                                        false,
+                                        false,
+                                        false));
+                    }
+                    return null;
+                });
+        WaitForAsyncUtils.waitForFxEvents();
     }
 
     Derived.Chord chord(int i) {

@@ -152,7 +152,7 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
 
     /** What gain adds: dotted lines at the right half of a stack, the strongest named. */
     private void paintGhosts(GraphicsContext g, int i) {
-        List<GainModel.Read> reads = model.gain().chordsProperty().get();
+        List<GainModel.ChordGain> reads = model.gain().chordsProperty().get();
         Derived.Chord chord = model.derived().chords().get(i);
         if (i >= reads.size() || !reads.get(i).voicing().equals(chord.candidate().voicing())) {
             return;

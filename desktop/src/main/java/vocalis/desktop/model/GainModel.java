@@ -22,16 +22,17 @@ import vocalis.workbench.GainReadings;
 public final class GainModel implements AutoCloseable {
 
     /** What was read for a voicing. */
-    public record Read(Voicing voicing, double[] cents, GainReadings.Against against) {}
+    public record ChordGain(Voicing voicing, double[] cents, GainReadings.Against against) {}
 
     private final WriteModel model;
     private final GainReadings readings = new GainReadings();
     private final Background background = new Background("vocalis-gain");
-    private final Background.Channel<Optional<Read>> shownChannel;
-    private final Background.Channel<List<Read>> chordsChannel;
-    private final ReadOnlyObjectWrapper<Optional<Read>> shown =
+    private final Background.Channel<Optional<ChordGain>> shownChannel;
+    private final Background.Channel<List<ChordGain>> chordsChannel;
+    private final ReadOnlyObjectWrapper<Optional<ChordGain>> shown =
             new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<List<Read>> chords = new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyObjectWrapper<List<ChordGain>> chords =
+            new ReadOnlyObjectWrapper<>(List.of());
     private final BooleanProperty pure = new SimpleBooleanProperty();
 
     public GainModel(WriteModel model) {
@@ -42,12 +43,12 @@ public final class GainModel implements AutoCloseable {
     }
 
     /** The reading of the voicing shown; empty while it is reckoned. */
-    public ReadOnlyObjectProperty<Optional<Read>> shownProperty() {
+    public ReadOnlyObjectProperty<Optional<ChordGain>> shownProperty() {
         return shown.getReadOnlyProperty();
     }
 
     /** The readings of the riff's chords; empty while they are reckoned. */
-    public ReadOnlyObjectProperty<List<Read>> chordsProperty() {
+    public ReadOnlyObjectProperty<List<ChordGain>> chordsProperty() {
         return chords.getReadOnlyProperty();
     }
 
@@ -83,7 +84,8 @@ public final class GainModel implements AutoCloseable {
         shownChannel.request(
                 () ->
                         Optional.of(
-                                new Read(v, cents, readings.of(v, root, ground, controls, cents))));
+                                new ChordGain(
+                                        v, cents, readings.of(v, root, ground, controls, cents))));
     }
 
     /** Reads the chords of the riff anew. */
@@ -93,13 +95,15 @@ public final class GainModel implements AutoCloseable {
         Controls controls = controls();
         chordsChannel.request(
                 () -> {
-                    List<Read> all = new ArrayList<>();
+                    List<ChordGain> all = new ArrayList<>();
                     for (Derived.Chord c : derived.chords()) {
                         Voicing v = c.candidate().voicing();
                         int root = Readout.of(v, key).root();
                         Ground ground = derived.riff().ground();
                         double[] none = new double[0];
-                        all.add(new Read(v, none, readings.of(v, root, ground, controls, none)));
+                        all.add(
+                                new ChordGain(
+                                        v, none, readings.of(v, root, ground, controls, none)));
                     }
                     return all;
                 });

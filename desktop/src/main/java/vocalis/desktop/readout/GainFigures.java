@@ -33,7 +33,7 @@ public final class GainFigures {
     }
 
     private void fill() {
-        Optional<GainModel.Read> read = model.gain().shownProperty().get();
+        Optional<GainModel.ChordGain> read = model.gain().shownProperty().get();
         if (read.isEmpty()) {
             figures.row("gain", "being reckoned …", "A test tone goes through the amplifier.");
             return;

@@ -156,7 +156,7 @@ final class Transport extends HBox {
     }
 
     private void tick() {
-        Telemetry.Reading r = model.player().telemetry().latest();
+        Telemetry.Moment r = model.player().telemetry().latest();
         boolean playing = r.playing();
         boolean sounds = playing || r.audition() || r.peak() > SILENT || level > SILENT;
         quiet = sounds ? 0 : quiet + 1;

@@ -10,7 +10,7 @@ import java.lang.invoke.VarHandle;
 public final class Telemetry {
 
     /** One block's figures. */
-    public static final class Reading {
+    public static final class Moment {
         private double tick;
         private boolean playing;
         private boolean audition;
@@ -60,7 +60,7 @@ public final class Telemetry {
         }
     }
 
-    private final Reading[] readings = {new Reading(), new Reading(), new Reading()};
+    private final Moment[] readings = {new Moment(), new Moment(), new Moment()};
     private int writing;
     private int reading = 1;
 
@@ -69,7 +69,7 @@ public final class Telemetry {
 
     void publish(
             double tick, boolean playing, boolean audition, double peak, long frames, int section) {
-        Reading r = readings[writing];
+        Moment r = readings[writing];
         r.tick = tick;
         r.playing = playing;
         r.audition = audition;
@@ -80,7 +80,7 @@ public final class Telemetry {
     }
 
     /** Reader: the newest figures; valid until the next call. */
-    public Reading latest() {
+    public Moment latest() {
         if (((int) SHARED.getVolatile(this) & FRESH) != 0) {
             reading = (int) SHARED.getAndSet(this, reading) & 3;
         }

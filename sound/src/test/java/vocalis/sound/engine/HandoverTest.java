@@ -59,7 +59,7 @@ class HandoverTest {
         long last = 0;
         long seen = 0;
         while (last < MANY) {
-            Telemetry.Reading r = telemetry.latest();
+            Telemetry.Moment r = telemetry.latest();
             long frames = r.frames();
             assertThat(r.tick()).isEqualTo(frames);
             assertThat(r.peak()).isEqualTo(frames);
