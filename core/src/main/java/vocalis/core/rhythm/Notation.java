@@ -130,12 +130,14 @@ public final class Notation {
 
     /**
      * How many beams join two values that follow each other: they must lie in one beat of one bar,
-     * touch, and both have beams.
+     * touch, and both have beams. The beat of 3/8, 6/8, 9/8 and 12/8 is three eighths.
      */
     public static int joined(Part before, Part next, MeterMap meters) {
         int bar = meters.bar(next.at());
         long start = meters.start(bar);
-        long beat = Math.max(Ticks.QUARTER, meters.meter(bar).beatTicks());
+        Meter m = meters.meter(bar);
+        boolean compound = m.unit() >= 8 && m.beats() % 3 == 0;
+        long beat = compound ? 3 * m.beatTicks() : Math.max(Ticks.QUARTER, m.beatTicks());
         boolean together =
                 meters.bar(before.at()) == bar
                         && (before.at() - start) / beat == (next.at() - start) / beat

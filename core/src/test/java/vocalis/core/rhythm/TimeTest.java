@@ -2,6 +2,7 @@ package vocalis.core.rhythm;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -87,5 +88,93 @@ class TimeTest {
         assertThat(Notation.value(Ticks.QUARTER).open()).isFalse();
         assertThat(Notation.value(Ticks.WHOLE).stemless()).isTrue();
         assertThat(Notation.value(17).exact()).isFalse();
+    }
+
+    private static List<Integer> joins(String meter, int eighths) {
+        MeterMap map = MeterMap.of(Meter.parse(meter));
+        List<Integer> joins = new ArrayList<>();
+        for (int i = 0; i + 1 < eighths; i++) {
+            Notation.Part before = Notation.parts(i * Ticks.EIGHTH, Ticks.EIGHTH, map).get(0);
+            Notation.Part next = Notation.parts((i + 1) * Ticks.EIGHTH, Ticks.EIGHTH, map).get(0);
+            joins.add(Notation.joined(before, next, map));
+        }
+        return joins;
+    }
+
+    /** Eighths are beamed by the beat: in twos, in compound meters in threes (any primer). */
+    @Test
+    void beamsShowTheBeat() {
+        assertThat(joins("4/4", 8)).containsExactly(1, 0, 1, 0, 1, 0, 1);
+        assertThat(joins("3/4", 6)).containsExactly(1, 0, 1, 0, 1);
+        assertThat(joins("6/8", 6)).containsExactly(1, 1, 0, 1, 1);
+        assertThat(joins("9/8", 9)).containsExactly(1, 1, 0, 1, 1, 0, 1, 1);
+        assertThat(joins("3/8", 6)).containsExactly(1, 1, 0, 1, 1);
+    }
+
+    @Test
+    void sixteenthsAreJoinedByTwoBeamsAndToAnEighthByOne() {
+        MeterMap map = MeterMap.of(Meter.COMMON);
+        Notation.Part eighth = Notation.parts(0, Ticks.EIGHTH, map).get(0);
+        Notation.Part first = Notation.parts(Ticks.EIGHTH, Ticks.SIXTEENTH, map).get(0);
+        Notation.Part second =
+                Notation.parts(Ticks.EIGHTH + Ticks.SIXTEENTH, Ticks.SIXTEENTH, map).get(0);
+        assertThat(Notation.joined(eighth, first, map)).isEqualTo(1);
+        assertThat(Notation.joined(first, second, map)).isEqualTo(2);
+        // A rest lies between: they do not touch.
+        assertThat(Notation.joined(eighth, second, map)).isZero();
+    }
+
+    /** Half a minute at 120, then at 60: 60 quarters and 30. */
+    @Test
+    void secondsAreCountedOverChangesOfTempo() {
+        TempoMap map =
+                new TempoMap(
+                        List.of(
+                                new TempoMap.Change(0, 120),
+                                new TempoMap.Change(60 * Ticks.QUARTER, 60)));
+        assertThat(map.seconds(0)).isZero();
+        assertThat(map.seconds(60 * Ticks.QUARTER)).isCloseTo(30, within(1e-9));
+        assertThat(map.seconds(90 * Ticks.QUARTER)).isCloseTo(60, within(1e-9));
+        assertThat(map.at(60 * Ticks.QUARTER - 1)).isEqualTo(120);
+        assertThat(map.at(60 * Ticks.QUARTER)).isEqualTo(60);
+        TempoMap faster = map.startingAt(240);
+        assertThat(faster.first()).isEqualTo(240);
+        assertThat(faster.at(70 * Ticks.QUARTER)).isEqualTo(120);
+        assertThat(faster.seconds(90 * Ticks.QUARTER)).isCloseTo(30, within(1e-9));
+        assertThat(map.startingAt(400).at(70 * Ticks.QUARTER)).isEqualTo(200);
+    }
+
+    @Test
+    void tempoMapsSayWhatIsWrongWithThem() {
+        assertThatThrownBy(() -> TempoMap.of(19)).hasMessageContaining("20 and 400");
+        assertThatThrownBy(() -> TempoMap.of(401)).hasMessageContaining("401");
+        assertThatThrownBy(() -> new TempoMap(List.of())).hasMessageContaining("tick 0");
+        assertThatThrownBy(() -> new TempoMap(List.of(new TempoMap.Change(5, 100))))
+                .hasMessageContaining("tick 0");
+        assertThatThrownBy(
+                        () ->
+                                new TempoMap(
+                                        List.of(
+                                                new TempoMap.Change(0, 100),
+                                                new TempoMap.Change(10, 90),
+                                                new TempoMap.Change(10, 80))))
+                .hasMessageContaining("order");
+    }
+
+    /** Another meter in one bar leaves every other bar's meter as it was. */
+    @Property(tries = 200)
+    void oneBarsMeterChangesAlone(@ForAll Random random) {
+        List<Meter> bars = new ArrayList<>();
+        for (int b = 0; b < 2 + random.nextInt(8); b++) {
+            bars.add(new Meter(2 + random.nextInt(5), 4));
+        }
+        int bar = random.nextInt(bars.size());
+        Meter other = new Meter(7, 8);
+        List<Meter> wanted = new ArrayList<>(bars);
+        wanted.set(bar, other);
+        MeterMap changed = MeterMap.ofBars(bars, 0).with(bar, other, bars.size());
+        assertThat(changed.listed(bars.size())).isEqualTo(wanted);
+        assertThat(changed.with(bar, bars.get(bar), bars.size()).listed(bars.size()))
+                .isEqualTo(bars);
     }
 }
