@@ -61,7 +61,10 @@ class StressTest extends WindowDriver {
         return ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed();
     }
 
-    /** V held: 400 presses as fast as they go leave memory flat, and the newest is what stands. */
+    /**
+     * V held: hundreds of presses as fast as they go leave memory flat, and the newest is what
+     * stands.
+     */
     @Test
     void aHeldKeyHeapsNothingUp() {
         Combo v = Combo.of("V");
@@ -72,14 +75,14 @@ class StressTest extends WindowDriver {
         await("gain", () -> fx(() -> !model().gain().reckoning()));
         long before = heapAfterCollection();
         int family = fx(() -> model().treatmentFamily().ordinal());
-        for (int i = 0; i < 400; i++) {
+        for (int i = 0; i < HELD; i++) {
             press(v);
         }
         settle();
         await("gain", () -> fx(() -> !model().gain().reckoning()));
-        assertThat(fx(() -> model().treatmentFamily().ordinal())).isEqualTo((family + 400) % 9);
+        assertThat(fx(() -> model().treatmentFamily().ordinal())).isEqualTo((family + HELD) % 9);
         long grown = heapAfterCollection() - before;
-        System.out.printf("400 presses of V: the heap grew by %.1f MB%n", grown / 1e6);
+        System.out.printf("%d presses of V: the heap grew by %.1f MB%n", HELD, grown / 1e6);
         assertThat(grown).isLessThan(40_000_000);
         assertThat(failures).isEmpty();
     }
@@ -140,6 +143,12 @@ class StressTest extends WindowDriver {
         return name.substring(name.lastIndexOf('.') + 1).replaceAll("\\$.*", "");
     }
 
+    /** Keys that the monkey presses; {@code benchmarks/monkey} lets it press many more. */
+    private static final int PRESSES = Integer.getInteger("vocalis.monkey", 600);
+
+    /** Presses of V; at the 40 a second of a fast repeat, 24,000 are ten minutes. */
+    private static final int HELD = Integer.getInteger("vocalis.held", 400);
+
     /** A seeded monkey: keys of all places, undo, a device lost and found. */
     @Test
     void aMonkeyFindsNoException() {
@@ -160,7 +169,7 @@ class StressTest extends WindowDriver {
             KeyCode.DELETE,
             KeyCode.SPACE
         };
-        for (int i = 0; i < 600; i++) {
+        for (int i = 0; i < PRESSES; i++) {
             Combo k =
                     random.nextInt(3) == 0
                             ? new Combo(plain[random.nextInt(plain.length)], false, false, false)
