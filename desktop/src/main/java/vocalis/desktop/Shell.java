@@ -100,6 +100,8 @@ final class Shell {
     private final MenuItem redo = new MenuItem();
     private final Subscription told;
     private Theme theme;
+    private double wantedWidth;
+    private double wantedHeight;
 
     Shell(Stage stage, Prepared prepared, Prompts prompts) {
         this.stage = stage;
@@ -160,6 +162,7 @@ final class Shell {
     }
 
     private void shown() {
+        least();
         player.start();
         preferences
                 .text("sound.device")
@@ -176,6 +179,20 @@ final class Shell {
                                                                 Player.BUFFER)));
         write.volume(preferences.number("sound.volumeDb", -36, 6, -12));
         model.begin();
+    }
+
+    /**
+     * The window as large as it was asked to be, and how small it may become: some window managers
+     * open it smaller, whatever it was asked before it was there.
+     */
+    private void least() {
+        Rectangle2D room = Screen.getPrimary().getVisualBounds();
+        if (!stage.isMaximized() && wantedWidth > 0) {
+            stage.setWidth(wantedWidth);
+            stage.setHeight(wantedHeight);
+        }
+        stage.setMinWidth(Math.min(LEAST_WIDTH, room.getWidth()));
+        stage.setMinHeight(Math.min(LEAST_HEIGHT, room.getHeight()));
     }
 
     private SheetHost host() {
@@ -215,12 +232,12 @@ final class Shell {
             stage.setMaximized(true);
             return;
         }
-        stage.setMinWidth(LEAST_WIDTH);
-        stage.setMinHeight(LEAST_HEIGHT);
         double width = preferences.number("window.width", LEAST_WIDTH, room.getWidth(), 1280);
         double height = preferences.number("window.height", LEAST_HEIGHT, room.getHeight(), 800);
-        stage.setWidth(Math.min(width, room.getWidth()));
-        stage.setHeight(Math.min(height, room.getHeight()));
+        wantedWidth = Math.min(width, room.getWidth());
+        wantedHeight = Math.min(height, room.getHeight());
+        stage.setWidth(wantedWidth);
+        stage.setHeight(wantedHeight);
         double x = preferences.number("window.x", room.getMinX(), room.getMaxX() - 200, Double.NaN);
         double y = preferences.number("window.y", room.getMinY(), room.getMaxY() - 200, Double.NaN);
         if (!Double.isNaN(x) && !Double.isNaN(y)) {
