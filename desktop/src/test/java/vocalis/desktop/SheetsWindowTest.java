@@ -125,7 +125,7 @@ class SheetsWindowTest extends WindowDriver {
     }
 
     @Test
-    void f10AndALetterOpenMenusAndEscGivesTheKeysBack(FxRobot robot) {
+    void f10OpensTheMenusAndEscGivesTheKeysBack(FxRobot robot) {
         var before = riff();
         press(robot, KeyCode.F10);
         await("the first menu", () -> fx(SheetsWindowTest::menuShows));
