@@ -4,24 +4,32 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.lang.management.ManagementFactory;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.event.Event;
+import javafx.event.EventType;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
-import vocalis.core.riff.Riff;
 import vocalis.desktop.keys.Combo;
 import vocalis.desktop.keys.Command;
+import vocalis.sound.device.AudioOutput;
+import vocalis.sound.device.Devices;
+import vocalis.sound.device.OutputLine;
 import vocalis.workbench.Log;
 import vocalis.workbench.Subscription;
 
@@ -51,14 +59,22 @@ class StressTest extends WindowDriver {
                 });
     }
 
-    private static KeyEvent event(javafx.event.EventType<KeyEvent> type, Combo k) {
+    private static KeyEvent event(EventType<KeyEvent> type, Combo k) {
         return new KeyEvent(type, "", "", k.code(), k.shift(), k.ctrl(), k.alt(), false);
     }
 
-    private static long heapAfterCollection() {
-        System.gc();
-        System.gc();
-        return ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed();
+    /** What is used after a collection, once the workers of windows before this one are through. */
+    private static long heapAtRest() {
+        long before;
+        long now = Long.MAX_VALUE;
+        do {
+            before = now;
+            sleep(0.3);
+            System.gc();
+            System.gc();
+            now = ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed();
+        } while (Math.abs(before - now) > 1_000_000);
+        return now;
     }
 
     /**
@@ -73,7 +89,7 @@ class StressTest extends WindowDriver {
         }
         settle();
         await("gain", () -> fx(() -> !model().gain().reckoning()));
-        long before = heapAfterCollection();
+        long before = heapAtRest();
         int family = fx(() -> model().treatmentFamily().ordinal());
         for (int i = 0; i < HELD; i++) {
             press(v);
@@ -81,7 +97,7 @@ class StressTest extends WindowDriver {
         settle();
         await("gain", () -> fx(() -> !model().gain().reckoning()));
         assertThat(fx(() -> model().treatmentFamily().ordinal())).isEqualTo((family + HELD) % 9);
-        long grown = heapAfterCollection() - before;
+        long grown = heapAtRest() - before;
         System.out.printf("%d presses of V: the heap grew by %.1f MB%n", HELD, grown / 1e6);
         assertThat(grown).isLessThan(40_000_000);
         assertThat(failures).isEmpty();
@@ -149,7 +165,76 @@ class StressTest extends WindowDriver {
     /** Presses of V; at the 40 a second of a fast repeat, 24,000 are ten minutes. */
     private static final int HELD = Integer.getInteger("vocalis.held", 400);
 
-    /** A seeded monkey: keys of all places, undo, a device lost and found. */
+    /**
+     * Whether the window plays through the machine's own sound server, which {@code
+     * benchmarks/monkey} kills, freezes and starts again meanwhile.
+     */
+    private static final boolean SERVER = Boolean.getBoolean("vocalis.server");
+
+    @Override
+    OutputLine.Opener device() {
+        return SERVER ? Devices.opener(Devices.DEFAULT) : tap;
+    }
+
+    /** Presses and lets go the first mouse button somewhere over the window's content. */
+    private void click(double x, double y) {
+        fx(
+                () -> {
+                    Node root = stage.getScene().getRoot();
+                    double sceneX = x * root.getScene().getWidth();
+                    double sceneY = y * root.getScene().getHeight();
+                    Node on = topmost(root, sceneX, sceneY);
+                    Point2D screen = root.localToScreen(sceneX, sceneY);
+                    for (var type : CLICK) {
+                        Event.fireEvent(on, event(type, on.sceneToLocal(sceneX, sceneY), screen));
+                    }
+                    return null;
+                });
+    }
+
+    private static final List<EventType<MouseEvent>> CLICK =
+            List.of(MouseEvent.MOUSE_PRESSED, MouseEvent.MOUSE_RELEASED, MouseEvent.MOUSE_CLICKED);
+
+    private static MouseEvent event(EventType<MouseEvent> type, Point2D at, Point2D screen) {
+        boolean down = type == MouseEvent.MOUSE_PRESSED;
+        return new MouseEvent(
+                type,
+                at.getX(),
+                at.getY(),
+                screen.getX(),
+                screen.getY(),
+                MouseButton.PRIMARY,
+                1,
+                false,
+                false,
+                false,
+                false,
+                down,
+                false,
+                false,
+                false,
+                false,
+                true,
+                null);
+    }
+
+    /** The deepest visible node over a place of the scene, the last drawn of several. */
+    private static Node topmost(Node n, double sceneX, double sceneY) {
+        if (n instanceof Parent p) {
+            List<Node> children = p.getChildrenUnmodifiable();
+            for (int i = children.size() - 1; i >= 0; i--) {
+                Node c = children.get(i);
+                if (c.isVisible()
+                        && !c.isMouseTransparent()
+                        && c.contains(c.sceneToLocal(sceneX, sceneY))) {
+                    return topmost(c, sceneX, sceneY);
+                }
+            }
+        }
+        return n;
+    }
+
+    /** A seeded monkey: keys of all places, clicks, undo, a device lost and found. */
     @Test
     void aMonkeyFindsNoException() {
         Random random = new Random(20);
@@ -169,7 +254,11 @@ class StressTest extends WindowDriver {
             KeyCode.DELETE,
             KeyCode.SPACE
         };
+        Set<AudioOutput.Sink> sinks = EnumSet.noneOf(AudioOutput.Sink.class);
         for (int i = 0; i < PRESSES; i++) {
+            if (random.nextInt(6) == 0) {
+                click(random.nextDouble(), random.nextDouble());
+            }
             Combo k =
                     random.nextInt(3) == 0
                             ? new Combo(plain[random.nextInt(plain.length)], false, false, false)
@@ -186,6 +275,7 @@ class StressTest extends WindowDriver {
             if (i % 150 == 149) {
                 tap.present(i % 300 == 299);
             }
+            sinks.add(shell.player().output().sink());
             if (riff().bars() > 40) {
                 fx(
                         () -> {
@@ -200,8 +290,13 @@ class StressTest extends WindowDriver {
         WaitForAsyncUtils.waitForFxEvents();
         settle();
         assertThat(failures).isEmpty();
-        Riff end = riff();
-        assertThat(end.bars()).isPositive();
+        assertThat(riff().bars()).isPositive();
+        if (SERVER) {
+            System.out.printf("the monkey saw the sound go to %s%n", sinks);
+            assertThat(sinks).containsExactlyInAnyOrder(AudioOutput.Sink.values());
+        }
+        tap.present(true);
+        await("the device again", () -> shell.player().output().sink() == AudioOutput.Sink.DEVICE);
         told.close();
     }
 }

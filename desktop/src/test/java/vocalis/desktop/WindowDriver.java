@@ -30,6 +30,7 @@ import vocalis.core.voicing.Sounding;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Background;
 import vocalis.sound.device.Clock;
+import vocalis.sound.device.OutputLine;
 import vocalis.workbench.Demo;
 import vocalis.workbench.Places;
 
@@ -47,6 +48,11 @@ abstract class WindowDriver {
     /** What the window opens with. */
     Piece first() {
         return Demo.pieces().get(0);
+    }
+
+    /** What the window plays through. */
+    OutputLine.Opener device() {
+        return tap;
     }
 
     /** Opens the window; each test class calls it from its own start. */
@@ -68,7 +74,7 @@ abstract class WindowDriver {
                 };
         Shell.Prepared prepared =
                 Shell.Prepared.of(
-                        first(), tap, Clock.system(), 5, Places.in(folder), Background.HOME);
+                        first(), device(), Clock.system(), 5, Places.in(folder), Background.HOME);
         shell = new Shell(stage, prepared, prompts);
         stage.show();
     }
