@@ -293,7 +293,11 @@ class StressTest extends WindowDriver {
         assertThat(riff().bars()).isPositive();
         if (SERVER) {
             System.out.printf("the monkey saw the sound go to %s%n", sinks);
-            assertThat(sinks).containsExactlyInAnyOrder(AudioOutput.Sink.values());
+            assertThat(sinks)
+                    .contains(
+                            AudioOutput.Sink.DEVICE,
+                            AudioOutput.Sink.SILENT,
+                            AudioOutput.Sink.FROZEN);
         }
         tap.present(true);
         await("the device again", () -> shell.player().output().sink() == AudioOutput.Sink.DEVICE);

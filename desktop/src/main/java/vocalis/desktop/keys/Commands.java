@@ -7,7 +7,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import javafx.scene.control.CustomMenuItem;
+import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import vocalis.desktop.model.Zone;
 
 /**
@@ -117,8 +122,15 @@ public final class Commands {
     /** A menu entry that does a command, with its key beside it. */
     public MenuItem item(String id) {
         Command c = get(id);
-        MenuItem item = new MenuItem(capital(c.words()) + "\t" + c.printedKey());
-        item.setMnemonicParsing(false);
+        Label key = new Label(c.printedKey());
+        key.getStyleClass().add("menu-key");
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox both = new HBox(28, new Label(capital(c.words())), gap, key);
+        // Wide enough for the longest words: the keys of a menu stand beneath each other.
+        both.setPrefWidth(320);
+        MenuItem item = new CustomMenuItem(both, true);
+        item.setId("menu-" + id);
         item.setOnAction(e -> c.action().run());
         return item;
     }
