@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
@@ -14,95 +15,155 @@ import vocalis.core.voicing.Voicing;
  * that does not sound, except as an explicit omission.
  *
  * <p>Design: each sounding pitch class is taken as root, and the intervals above it are looked up
- * in {@link Quality}. A bass that sounds nowhere else may stand outside the chord, after the slash
- * The readings are ranked by heard root (both, where it is ambiguous), then by simplicity, then by
- * key.
+ * in {@link Quality}, or in {@link Dyad} where two different notes sound. A bass that sounds
+ * nowhere else may stand outside the chord, after the slash. Each way to read the notes costs a
+ * sum: what its quality costs, a slash, how far its root lies behind the heard one, a root outside
+ * the key, less what speaks for it in the riff; the cheapest comes first. The weights are published
+ * in docs/figures.md.
  */
 public final class ChordNamer {
 
+    private static final double SLASH = 1.2;
+    private static final double SLASH_FIFTH = 0.9;
+    private static final double SLASH_OUTSIDE = 1.3;
+    private static final double SUSPENDED_OVER_OUTSIDE = 0.3;
+    private static final double DYAD_SLASH = 0.5;
+    private static final double BEHIND_HEARD = 2.0;
+    private static final double OUTSIDE_KEY = 0.6;
+    private static final int MOST_MODIFIERS = 2;
+
     private ChordNamer() {}
 
-    /** All exact names, best first; never empty. */
+    /** All exact names of a chord by itself, best first; never empty. */
     public static List<ChordName> names(Voicing voicing, Optional<Key> key) {
+        return names(voicing, key, Around.NOTHING);
+    }
+
+    /** All exact names of a chord where it stands, best first; never empty. */
+    public static List<ChordName> names(Voicing voicing, Optional<Key> key, Around around) {
         Notes notes = Notes.of(voicing);
-        List<Candidate> all = candidates(notes, key);
-        all.sort(Comparator.comparingInt(Candidate::cost));
-        return all.stream().map(c -> c.name(notes.bassClass(), key)).distinct().toList();
+        List<Candidate> all = candidates(notes, key, around);
+        all.sort(Comparator.comparingDouble(Candidate::cost));
+        boolean plainOne = all.stream().anyMatch(c -> c.modifiers <= MOST_MODIFIERS);
+        Speller speller = new Speller(key);
+        List<ChordName> names = new ArrayList<>();
+        for (Candidate c : all) {
+            if (!plainOne || c.modifiers <= MOST_MODIFIERS) {
+                ChordName name = speller.spell(c, notes.bassClass());
+                if (!names.contains(name)) {
+                    names.add(name);
+                }
+            }
+        }
+        return names;
     }
 
     /** The best exact name: the first of {@link #names}, the only one that is spelled out. */
     public static ChordName name(Voicing voicing, Optional<Key> key) {
+        return name(voicing, key, Around.NOTHING);
+    }
+
+    /** The best exact name of a chord where it stands. */
+    public static ChordName name(Voicing voicing, Optional<Key> key, Around around) {
         Notes notes = Notes.of(voicing);
-        Candidate best = null;
-        for (Candidate c : candidates(notes, key)) {
-            best = best == null || c.cost < best.cost ? c : best;
-        }
-        return best.name(notes.bassClass(), key);
+        return new Speller(key).spell(best(candidates(notes, key, around)), notes.bassClass());
     }
 
     /** The best name of a voicing over another bass, a pitch class that need not sound in it. */
     public static ChordName over(Voicing voicing, int bass, Optional<Key> key) {
-        Notes notes = Notes.of(voicing);
-        int all = notes.mask() | 1 << bass;
-        List<ChordName> names = new ArrayList<>();
-        for (int root = 0; root < 12; root++) {
-            if ((all >> root & 1) == 0) {
-                continue;
-            }
-            names.add(read(root, all, bass, notes.voices() + 1, key));
-            if (root != bass && all != notes.mask()) {
-                names.add(read(root, notes.mask(), bass, notes.voices(), key));
-            }
+        Notes notes = Notes.of(voicing).over(bass);
+        return new Speller(key).spell(best(candidates(notes, key, Around.NOTHING)), bass);
+    }
+
+    private static Candidate best(List<Candidate> candidates) {
+        Candidate best = candidates.get(0);
+        for (Candidate c : candidates) {
+            best = c.cost < best.cost ? c : best;
         }
-        names.sort(
-                Comparator.comparingInt(ChordName::modifiers)
-                        .thenComparingInt(n -> n.root().pitchClass() == bass ? 0 : 1)
-                        .thenComparingInt(n -> n.suffix().length()));
-        return names.get(0);
+        return best;
     }
 
     /**
-     * A way to read the notes: some of them, as bits, over one of them as root.
+     * A way to read the notes over one of them as root.
      *
-     * @param cost the ranking in one number, the weightiest question in the highest bits
+     * @param slash whether the bass is said after the root
+     * @param cost the ranking, less is better
      */
-    private record Candidate(int root, int mask, int voices, int cost) {
-        ChordName name(int bass, Optional<Key> key) {
-            return read(root, mask, bass, voices, key);
-        }
-    }
+    private record Candidate(int root, String suffix, int modifiers, boolean slash, double cost) {}
 
-    private static List<Candidate> candidates(Notes notes, Optional<Key> key) {
+    private static List<Candidate> candidates(Notes notes, Optional<Key> key, Around around) {
         Support support = Support.of(notes, key);
         int scale = key.isPresent() ? key.get().mask() : 0xFFF;
         int all = notes.mask();
         int bass = notes.bassClass();
         boolean bassOnlyBelow = notes.count(bass) == 1 && Integer.bitCount(all) > 2;
-        List<Candidate> out = new ArrayList<>(12);
+        List<Candidate> out = new ArrayList<>(24);
         for (int root = 0; root < 12; root++) {
             if ((all >> root & 1) == 0) {
                 continue;
             }
-            out.add(candidate(root, all, notes.voices(), bass, support, scale));
-            if (root != bass && bassOnlyBelow) {
-                int upper = all & ~(1 << bass);
-                out.add(candidate(root, upper, notes.voices() - 1, bass, support, scale));
+            double at = BEHIND_HEARD * support.behind(root) - around.favour(root, bass);
+            at += (scale >> root & 1) == 0 ? OUTSIDE_KEY : 0;
+            if (Integer.bitCount(all) <= 2) {
+                few(notes, root, at, out);
+                continue;
+            }
+            boolean slash = root != bass;
+            for (Quality q : Quality.all(above(root, all))) {
+                out.add(candidate(root, q, slash, at + slash(root, bass, q)));
+            }
+            if (slash && bassOnlyBelow) {
+                Quality upper = Quality.of(above(root, all & ~(1 << bass)));
+                if (!omits(upper, Math.floorMod(bass - root, 12))) {
+                    double price = upper.suffix().contains("sus") ? SUSPENDED_OVER_OUTSIDE : 0;
+                    out.add(candidate(root, upper, true, at + SLASH_OUTSIDE + price));
+                }
             }
         }
         return out;
     }
 
-    /** Heard root first, then few modifiers, no slash, the very root, in the scale, short. */
-    private static Candidate candidate(
-            int root, int mask, int voices, int bass, Support support, int scale) {
-        Quality quality = Quality.of(above(root, mask));
-        int cost = support.mayBe(root) ? 0 : 1;
-        cost = cost << 4 | quality.modifiers();
-        cost = cost << 1 | (root != bass ? 1 : 0);
-        cost = cost << 1 | (root == support.best() ? 0 : 1);
-        cost = cost << 1 | (scale >> root & 1 ^ 1);
-        cost = cost << 8 | quality.suffix().length();
-        return new Candidate(root, mask, voices, cost);
+    private static Candidate candidate(int root, Quality q, boolean slash, double cost) {
+        return new Candidate(root, q.suffix(), q.modifiers(), slash, q.cost() + cost);
+    }
+
+    /** Whether a quality says that the note which lies in the bass is missing. */
+    private static boolean omits(Quality q, int bassAbove) {
+        return (bassAbove == 7 || bassAbove == 6 || bassAbove == 8) && q.suffix().contains("no5")
+                || (bassAbove == 3 || bassAbove == 4) && q.suffix().contains("no3");
+    }
+
+    /** One note, or two different ones. */
+    private static void few(Notes notes, int root, double at, List<Candidate> out) {
+        int above = above(root, notes.mask()) & ~1;
+        boolean slash = root != notes.bassClass();
+        if (above == 0) {
+            String word =
+                    notes.voices() == 1 ? " alone" : notes.span() == 0 ? " unison" : " octave";
+            out.add(new Candidate(root, word, 0, false, at));
+            return;
+        }
+        int semitones = Integer.numberOfTrailingZeros(above);
+        Optional<Dyad> dyad = Dyad.of(semitones, !slash);
+        boolean fourth = dyad.isPresent() && dyad.get() == Dyad.FOURTH;
+        if (dyad.isPresent() && !(fourth && notes.voices() > 2)) {
+            String words = " " + dyad.get().words(notes.span() > 12);
+            boolean over = slash && !fourth;
+            double cost = dyad.get().cost() + at + (over ? DYAD_SLASH : 0);
+            out.add(new Candidate(root, words, 0, over, cost));
+        }
+        Quality q = Quality.of(above);
+        out.add(candidate(root, q, slash, at + slash(root, notes.bassClass(), q)));
+    }
+
+    /** Over its fifth a chord stays most itself, unless it is one that reads as another there. */
+    private static double slash(int root, int bass, Quality q) {
+        boolean steady = !q.suffix().startsWith("6") && !q.suffix().contains("sus");
+        return switch (Math.floorMod(bass - root, 12)) {
+            case 0 -> 0;
+            case 7 -> steady ? SLASH_FIFTH : SLASH;
+            default -> SLASH;
+        };
     }
 
     /** Pitch classes as intervals above a root, both as bits. */
@@ -110,22 +171,65 @@ public final class ChordNamer {
         return (mask >> root | mask << 12 - root) & 0xFFF;
     }
 
-    private static ChordName read(int root, int mask, int bass, int voices, Optional<Key> key) {
-        Spelling spelled = key.isPresent() ? key.get().spell(root) : Spelling.plain(root);
-        Quality quality = Quality.of(above(root, mask));
-        String suffix = quality.suffix();
-        if (Integer.bitCount(mask) == 1) {
-            suffix = voices > 1 ? " octave" : " alone";
-        }
-        Optional<Spelling> slash =
-                bass == root ? Optional.empty() : Optional.of(spellBass(bass, root, spelled, key));
-        return new ChordName(spelled, suffix, slash, quality.modifiers());
-    }
+    /**
+     * Spells the names of one list alike: by the key where there is one; otherwise the first name's
+     * root plainly, and every further root as the first name spells that note.
+     */
+    private static final class Speller {
+        private final Optional<Key> key;
+        private ChordSymbol first;
 
-    private static Spelling spellBass(int bass, int root, Spelling spelledRoot, Optional<Key> key) {
-        if (key.isPresent() && key.get().contains(bass)) {
-            return key.get().spell(bass);
+        Speller(Optional<Key> key) {
+            this.key = key;
         }
-        return spelledRoot.above(Degree.above(bass - root));
+
+        ChordName spell(Candidate c, int bass) {
+            Spelling root = root(c);
+            ChordSymbol symbol = first;
+            if (c.slash || key.isEmpty() && first == null) {
+                symbol = ChordSymbol.parse(root.symbol() + c.suffix);
+            }
+            first = first == null ? symbol : first;
+            Optional<Spelling> slash =
+                    c.slash ? Optional.of(bass(bass, root, symbol)) : Optional.empty();
+            return new ChordName(root, c.suffix, slash, c.modifiers);
+        }
+
+        private Spelling root(Candidate c) {
+            if (key.isPresent()) {
+                return simple(key.get().spell(c.root));
+            }
+            if (first != null) {
+                Optional<Spelling> said = first.spelled(c.root).filter(Speller::common);
+                if (said.isPresent()) {
+                    return said.get();
+                }
+            }
+            // G♯m, not A♭m, where nothing else is known.
+            boolean minor = c.root == 8 && c.suffix.startsWith("m") && !c.suffix.startsWith("maj");
+            return minor ? Spelling.parse("G#") : Spelling.plain(c.root);
+        }
+
+        private Spelling bass(int bass, Spelling root, ChordSymbol symbol) {
+            Optional<Spelling> said = symbol.spelled(bass);
+            if (said.isPresent()) {
+                return simple(said.get());
+            }
+            if (key.isPresent() && key.get().contains(bass)) {
+                return key.get().spell(bass);
+            }
+            Spelling above = root.above(Degree.above(bass - root.pitchClass()));
+            return common(above) ? above : Spelling.plain(bass);
+        }
+
+        /** No double accidental, no B♯, E♯, F♭ or C♭. */
+        private static boolean common(Spelling s) {
+            boolean whiteKey = Set.of(0, 4, 5, 11).contains(s.pitchClass());
+            return s.alter() == 0 || Math.abs(s.alter()) == 1 && !whiteKey;
+        }
+
+        private static Spelling simple(Spelling s) {
+            return Math.abs(s.alter()) < 2 ? s : Spelling.plain(s.pitchClass());
+        }
     }
 }

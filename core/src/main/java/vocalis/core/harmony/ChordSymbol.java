@@ -13,10 +13,11 @@ import vocalis.core.theory.Spelling;
  * A chord symbol that was read: {@code Cadd9}, {@code F#m7(add11)}, {@code A7sus4/E}, {@code Bb/D}.
  *
  * @param root root
- * @param intervals semitones above the root that sound, 0 to 11, the root among them
+ * @param degrees what sounds: semitones above the root, 0 to 11, to the degree that the symbol says
+ *     there; the root among them
  * @param bass the bass after the slash
  */
-public record ChordSymbol(Spelling root, Set<Integer> intervals, Optional<Spelling> bass) {
+public record ChordSymbol(Spelling root, Map<Integer, Degree> degrees, Optional<Spelling> bass) {
 
     /** Tokens of a suffix; longer ones are tried first. Convention: common practice. */
     private enum Token {
@@ -35,7 +36,7 @@ public record ChordSymbol(Spelling root, Set<Integer> intervals, Optional<Spelli
         SUS4("sus4", "sus"),
         ADD("add"),
         NO("no", "omit"),
-        OCTAVE(" octave", " alone");
+        OCTAVE("octave", "unison", "alone");
 
         private final String[] forms;
 
@@ -45,16 +46,34 @@ public record ChordSymbol(Spelling root, Set<Integer> intervals, Optional<Spelli
     }
 
     public ChordSymbol {
-        intervals = Set.copyOf(intervals);
-        if (!intervals.contains(0)) {
+        degrees = Map.copyOf(degrees);
+        if (!degrees.containsKey(0)) {
             throw new IllegalArgumentException("a chord holds its own root");
         }
+    }
+
+    /** Semitones above the root that sound, 0 to 11, the root among them. */
+    public Set<Integer> intervals() {
+        return degrees.keySet();
+    }
+
+    /** The degree that the symbol says some semitones above its root, whatever the octave. */
+    public Optional<Degree> degree(int semitones) {
+        return Optional.ofNullable(degrees.get(Math.floorMod(semitones, 12)));
+    }
+
+    /** A pitch class as the symbol spells it; empty when it is none of the chord or its bass. */
+    public Optional<Spelling> spelled(int pitchClass) {
+        if (bass.isPresent() && bass.get().pitchClass() == pitchClass) {
+            return bass;
+        }
+        return degree(pitchClass - root.pitchClass()).map(root::above);
     }
 
     /** Every pitch class that sounds, the bass included, ascending. */
     public Set<Integer> pitchClasses() {
         Set<Integer> all = new TreeSet<>();
-        intervals.forEach(i -> all.add((root.pitchClass() + i) % 12));
+        intervals().forEach(i -> all.add((root.pitchClass() + i) % 12));
         bass.ifPresent(b -> all.add(b.pitchClass()));
         return all;
     }
@@ -99,7 +118,7 @@ public record ChordSymbol(Spelling root, Set<Integer> intervals, Optional<Spelli
         private final String suffix;
         private final int offset;
         private final Map<Integer, Integer> degrees = new LinkedHashMap<>();
-        private final Set<Integer> extra = new TreeSet<>();
+        private final Map<Integer, Degree> extra = new LinkedHashMap<>();
         private int at;
         private boolean majorSeventh;
 
@@ -109,18 +128,18 @@ public record ChordSymbol(Spelling root, Set<Integer> intervals, Optional<Spelli
             this.offset = offset;
         }
 
-        Set<Integer> read() {
+        Map<Integer, Degree> read() {
             degrees.put(1, 0);
+            Optional<Dyad> dyad = Dyad.named(suffix.strip());
+            if (dyad.isPresent()) {
+                int other = dyad.get().semitones();
+                return Map.of(0, Degree.above(0), other, Degree.above(other));
+            }
             degrees.put(3, 4);
             degrees.put(5, 7);
             while (at < suffix.length()) {
                 char c = suffix.charAt(at);
-                if (c == '('
-                        || c == ')'
-                        || c == ','
-                        || c == ' '
-                                && !suffix.startsWith(" octave", at)
-                                && !suffix.startsWith(" alone", at)) {
+                if (c == '(' || c == ')' || c == ',' || c == ' ') {
                     at++;
                 } else if (c == '#' || c == 'b') {
                     altered();
@@ -128,9 +147,16 @@ public record ChordSymbol(Spelling root, Set<Integer> intervals, Optional<Spelli
                     obey(token());
                 }
             }
-            Set<Integer> all = new TreeSet<>(degrees.values());
-            all.addAll(extra);
+            Map<Integer, Degree> all = new LinkedHashMap<>();
+            degrees.forEach((number, semitones) -> all.put(semitones, degree(number, semitones)));
+            extra.forEach(all::putIfAbsent);
             return all;
+        }
+
+        /** The degree of a number, 1 to 13, that lies some semitones above the root. */
+        private static Degree degree(int number, int semitones) {
+            int alter = Math.floorMod(semitones - natural(number) + 6, 12) - 6;
+            return new Degree((number - 1) % 7 + 1, alter);
         }
 
         private Token token() {
@@ -210,11 +236,13 @@ public record ChordSymbol(Spelling root, Set<Integer> intervals, Optional<Spelli
         private void added() {
             if (suffix.startsWith("maj7", at)) {
                 at += 4;
-                extra.add(11);
+                extra.put(11, new Degree(7, 0));
                 return;
             }
             int alter = accidental();
-            extra.add(Math.floorMod(natural(number()) + alter, 12));
+            int number = number();
+            int semitones = Math.floorMod(natural(number) + alter, 12);
+            extra.put(semitones, degree(number, semitones));
         }
 
         /** {@code b5}, {@code #9}, {@code b13}. */
@@ -227,7 +255,7 @@ public record ChordSymbol(Spelling root, Set<Integer> intervals, Optional<Spelli
             } else if (number == 9 && degrees.getOrDefault(9, -1) == 2) {
                 degrees.put(9, semitones);
             } else {
-                extra.add(semitones);
+                extra.put(semitones, degree(number, semitones));
             }
         }
 

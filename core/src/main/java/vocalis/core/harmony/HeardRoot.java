@@ -1,5 +1,6 @@
 package vocalis.core.harmony;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -83,6 +84,7 @@ public record HeardRoot(int root, List<Supported> ranking, boolean ambiguous, St
                 + ").";
     }
 
+    /** What speaks for a root, each part of it a fact about the notes and the key. */
     private static String why(Notes notes, int root, Optional<Key> key) {
         boolean bassIsRoot = notes.bassClass() == root;
         if (notes.count(root) == notes.voices()) {
@@ -98,9 +100,34 @@ public record HeardRoot(int root, List<Supported> ranking, boolean ambiguous, St
                             + spell(notes.bassClass(), key)
                             + " is the bass";
         }
-        return bassIsRoot
-                ? "it is the lowest note and no other is supported by a fifth"
-                : "the other notes support it best";
+        List<String> facts = new ArrayList<>();
+        if (bassIsRoot) {
+            facts.add("it is the lowest note");
+        }
+        if (notes.count(root) > 1) {
+            facts.add("it sounds " + TIMES[Math.min(notes.count(root), TIMES.length - 1)]);
+        }
+        if (notes.has(root, 4)) {
+            facts.add("its major third sounds");
+        }
+        if (notes.has(root, 10)) {
+            facts.add("its minor seventh sounds");
+        }
+        if (key.isPresent() && key.get().tonic().pitchClass() == root) {
+            facts.add("it is the tonic");
+        } else if (key.isPresent() && facts.isEmpty() && key.get().contains(root)) {
+            facts.add("it is a note of the key");
+        }
+        return facts.isEmpty() ? "no other note is supported better" : joined(facts);
+    }
+
+    private static final String[] TIMES = {"never", "once", "twice", "three times", "often"};
+
+    private static String joined(List<String> facts) {
+        int last = facts.size() - 1;
+        return last == 0
+                ? facts.get(0)
+                : String.join(", ", facts.subList(0, last)) + " and " + facts.get(last);
     }
 
     private static String spell(int pitchClass, Optional<Key> key) {

@@ -9,9 +9,10 @@ import vocalis.core.voicing.Voicing;
  * @param counts how often each pitch class sounds, twelve of them
  * @param lowest lowest MIDI number of each pitch class, {@link #NONE} where it does not sound
  * @param bass lowest MIDI number of all
+ * @param highest highest MIDI number of all
  * @param voices sounded strings
  */
-record Notes(int[] counts, int[] lowest, int bass, int voices) {
+record Notes(int[] counts, int[] lowest, int bass, int highest, int voices) {
 
     /** Stands for a pitch class that does not sound. */
     static final int NONE = 1000;
@@ -21,6 +22,7 @@ record Notes(int[] counts, int[] lowest, int bass, int voices) {
         int[] lowest = new int[12];
         Arrays.fill(lowest, NONE);
         int bass = NONE;
+        int highest = 0;
         int voices = 0;
         for (int string = 0; string < voicing.shape().strings(); string++) {
             int fret = voicing.shape().fret(string);
@@ -30,10 +32,26 @@ record Notes(int[] counts, int[] lowest, int bass, int voices) {
                 counts[pc]++;
                 lowest[pc] = Math.min(lowest[pc], midi);
                 bass = Math.min(bass, midi);
+                highest = Math.max(highest, midi);
                 voices++;
             }
         }
-        return new Notes(counts, lowest, bass, voices);
+        return new Notes(counts, lowest, bass, highest, voices);
+    }
+
+    /** The same with a note of a pitch class below them all. */
+    Notes over(int pitchClass) {
+        int under = bass - 1 - Math.floorMod(bass - 1 - pitchClass, 12);
+        int[] counted = counts.clone();
+        int[] low = lowest.clone();
+        counted[pitchClass]++;
+        low[pitchClass] = under;
+        return new Notes(counted, low, under, highest, voices + 1);
+    }
+
+    /** Semitones from the lowest note to the highest. */
+    int span() {
+        return highest - bass;
     }
 
     /** The sounding pitch classes, bit n for pitch class n. */

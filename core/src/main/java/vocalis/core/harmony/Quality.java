@@ -1,213 +1,364 @@
 package vocalis.core.harmony;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Set;
-import java.util.TreeSet;
 
 /**
- * What a set of intervals above a root is called.
+ * One way to say a set of intervals above a root.
  *
  * <p>Convention: a set is a mask of twelve bits, bit <i>n</i> standing for the note <i>n</i>
- * semitones above the root (any octave). Each set is read in order: third or suspension, fifth,
- * seventh, then what is left as extensions, additions and alterations. All 4,096 sets are read once
- * when the class loads.
+ * semitones above the root (any octave). A way chooses one note as the third (or its suspension),
+ * one as the fifth, one as the sixth or seventh; what is left are additions. Every choice is tried
+ * for all 4,096 sets when the class loads; the ways of a set are ordered by what they cost a
+ * reader. The weights are set by hand after common practice and published in docs/figures.md.
  *
- * @param suffix what follows the root, such as {@code m7} or {@code 5(♯11)}; empty for a major
+ * @param suffix what follows the root, such as {@code m7♭5} or {@code 5(♯11)}; empty for a major
  *     triad
  * @param modifiers how many additions, alterations and omissions it needs
+ * @param cost how far it is from a plain triad, 0 upward
  */
-record Quality(String suffix, int modifiers) {
+record Quality(String suffix, int modifiers, double cost) {
 
-    private static final Quality[] TABLE = new Quality[1 << 12];
+    private static final int MOST_WAYS = 3;
+    private static final List<List<Quality>> TABLE = new ArrayList<>(1 << 12);
 
     static {
-        for (int mask = 0; mask < TABLE.length; mask++) {
-            Intervals intervals = new Intervals(mask);
-            String suffix = intervals.suffix();
-            TABLE[mask] = new Quality(suffix, intervals.modifiers);
+        for (int mask = 0; mask < 1 << 12; mask++) {
+            TABLE.add(ways(mask));
         }
     }
 
-    /**
-     * The quality of a set of intervals; the root counts as sounding whether or not bit 0 is set.
-     */
+    /** The best way to say a set; the root counts as sounding whether or not bit 0 is set. */
     static Quality of(int mask) {
-        return TABLE[mask];
+        return TABLE.get(mask).get(0);
     }
 
-    /** The intervals above one root, consumed step by step while the symbol grows. */
-    private static final class Intervals {
-        private final Set<Integer> left = new TreeSet<>();
-        private final List<String> added = new ArrayList<>();
-        private int modifiers;
-        private boolean minorThird;
+    /** The ways to say a set, three at most, the best first. */
+    static List<Quality> all(int mask) {
+        return TABLE.get(mask);
+    }
 
-        private Intervals(int mask) {
-            for (int i = 1; i < 12; i++) {
-                if ((mask >> i & 1) != 0) {
-                    left.add(i);
+    private enum Third {
+        MAJOR,
+        MINOR,
+        FOURTH,
+        SECOND,
+        NONE
+    }
+
+    private enum Fifth {
+        PURE,
+        FLAT,
+        SHARP,
+        NONE
+    }
+
+    private enum Seventh {
+        FLAT,
+        MAJOR,
+        DIMINISHED,
+        SIXTH,
+        NONE
+    }
+
+    private static List<Quality> ways(int mask) {
+        List<Quality> all = new ArrayList<>();
+        for (Third third : thirds(mask)) {
+            for (Fifth fifth : fifths(mask)) {
+                for (Seventh seventh : sevenths(mask, third, fifth)) {
+                    all.add(new Way(mask, third, fifth, seventh).said());
                 }
             }
         }
+        all.sort(Comparator.comparingDouble(Quality::cost).thenComparing(q -> q.suffix.length()));
+        return List.copyOf(all.subList(0, Math.min(MOST_WAYS, all.size())));
+    }
 
-        String suffix() {
-            boolean major = left.remove(4);
-            boolean minor = !major && left.remove(3);
-            minorThird = minor;
-            boolean third = major || minor;
-            boolean pure = left.remove(7);
-            String fifth = pure ? "" : alteredFifth(minor);
-            boolean noFifth = !pure && fifth.isEmpty();
-            boolean dim = minor && fifth.equals("♭5");
-            boolean aug = major && fifth.equals("♯5") && !left.contains(10) && !left.contains(11);
-            boolean fullyDim = dim && left.contains(9) && !left.contains(10) && !left.contains(11);
-            if (fullyDim) {
-                left.remove(9);
-            }
-            String seventh = fullyDim ? "7" : seventh();
-            boolean hasSeventh = !seventh.isEmpty() && !fullyDim;
-            seventh = extended(seventh, third);
-            String suspended = third ? "" : suspension(hasSeventh, noFifth);
-            boolean bareFifth = !third && suspended.isEmpty() && pure && seventh.isEmpty();
-            String sixth =
-                    hasSeventh || fullyDim
-                            ? ""
-                            : sixth(third, bareFifth || (noFifth && suspended.isEmpty()));
-            String base =
-                    base(minor, dim, fullyDim, aug, bareFifth && sixth.isEmpty(), seventh, sixth);
-            if (!fifth.isEmpty() && !(dim && !hasSeventh) && !aug) {
-                add(fifth);
-            }
-            nameRest();
-            if (!third && suspended.isEmpty() && !(bareFifth && sixth.isEmpty())) {
-                add("no3");
-            }
-            if (noFifth) {
-                add("no5");
-            }
-            return base + suspended + (added.isEmpty() ? "" : "(" + String.join(",", added) + ")");
+    private static boolean has(int mask, int semitones) {
+        return (mask >> semitones & 1) != 0;
+    }
+
+    /** Nothing is suspended over a third. */
+    private static List<Third> thirds(int mask) {
+        if (has(mask, 4)) {
+            return List.of(Third.MAJOR);
+        }
+        if (has(mask, 3)) {
+            return List.of(Third.MINOR);
+        }
+        List<Third> all = new ArrayList<>(List.of(Third.NONE));
+        if (has(mask, 5)) {
+            all.add(Third.FOURTH);
+        }
+        if (has(mask, 2)) {
+            all.add(Third.SECOND);
+        }
+        return all;
+    }
+
+    private static List<Fifth> fifths(int mask) {
+        if (has(mask, 7)) {
+            return List.of(Fifth.PURE);
+        }
+        List<Fifth> all = new ArrayList<>(List.of(Fifth.NONE));
+        if (has(mask, 6)) {
+            all.add(Fifth.FLAT);
+        }
+        if (has(mask, 8)) {
+            all.add(Fifth.SHARP);
+        }
+        return all;
+    }
+
+    private static List<Seventh> sevenths(int mask, Third third, Fifth fifth) {
+        if (has(mask, 10)) {
+            return List.of(Seventh.FLAT);
+        }
+        if (has(mask, 11)) {
+            return List.of(Seventh.MAJOR);
+        }
+        if (!has(mask, 9)) {
+            return List.of(Seventh.NONE);
+        }
+        boolean diminished = third == Third.MINOR && fifth == Fifth.FLAT;
+        return List.of(diminished ? Seventh.DIMINISHED : Seventh.SIXTH);
+    }
+
+    /** A choice of third, fifth and seventh, put into words step by step. */
+    private static final class Way {
+        private static final double MISSING_THIRD = 1.4;
+        private static final double MISSING_THIRD_UNDER_SEVENTH = 1.2;
+        private static final double MISSING_FIFTH = 2.0;
+        private static final double MISSING_FIFTH_UNDER_SIXTH = 1.4;
+        private static final double MISSING_FIFTH_UNDER_SEVENTH = 0.25;
+        private static final double MISSING_FIFTH_UNDER_SUSPENSION = 1.2;
+        private static final double FURTHER_MODIFIER = 0.5;
+
+        private final Third third;
+        private final Fifth fifth;
+        private final Seventh seventh;
+        private final boolean seven;
+        private final List<String> modifiers = new ArrayList<>();
+        private int left;
+        private double cost;
+
+        Way(int mask, Third third, Fifth fifth, Seventh seventh) {
+            this.third = third;
+            this.fifth = fifth;
+            this.seventh = seventh;
+            seven = seventh == Seventh.FLAT || seventh == Seventh.MAJOR;
+            left = mask & ~1;
+            take(
+                    switch (third) {
+                        case MAJOR -> 4;
+                        case MINOR -> 3;
+                        case FOURTH -> 5;
+                        case SECOND -> 2;
+                        case NONE -> 0;
+                    });
+            take(
+                    switch (fifth) {
+                        case PURE -> 7;
+                        case FLAT -> 6;
+                        case SHARP -> 8;
+                        case NONE -> 0;
+                    });
+            take(
+                    switch (seventh) {
+                        case FLAT -> 10;
+                        case MAJOR -> 11;
+                        case DIMINISHED, SIXTH -> 9;
+                        case NONE -> 0;
+                    });
         }
 
-        private void add(String modifier) {
-            added.add(modifier);
-            modifiers++;
+        private boolean take(int semitones) {
+            boolean there = has(left, semitones);
+            left &= ~(1 << semitones);
+            return there;
         }
 
-        private String alteredFifth(boolean minor) {
-            if (left.contains(6) && (minor || !left.contains(8))) {
-                left.remove(6);
-                return "♭5";
+        Quality said() {
+            String base = base();
+            sayFifth();
+            sayAdditions();
+            sayMissing();
+            return new Quality(base + printed(base), modifiers.size(), cost);
+        }
+
+        private boolean triadThird() {
+            return third == Third.MAJOR || third == Third.MINOR;
+        }
+
+        private boolean diminished() {
+            return third == Third.MINOR && fifth == Fifth.FLAT && !seven;
+        }
+
+        private boolean augmented() {
+            return third == Third.MAJOR && fifth == Fifth.SHARP && seventh == Seventh.NONE;
+        }
+
+        private boolean bareFifth() {
+            return third == Third.NONE && fifth == Fifth.PURE && seventh == Seventh.NONE;
+        }
+
+        private String base() {
+            if (bareFifth()) {
+                cost += 0.1;
+                return "5";
             }
-            if (left.contains(8) && !minor) {
-                left.remove(8);
-                return "♯5";
+            if (diminished()) {
+                cost += 0.4;
+                return seventh == Seventh.DIMINISHED ? "dim7" : "dim";
             }
-            return "";
+            if (augmented()) {
+                cost += 0.4;
+                return "aug";
+            }
+            String minor = third == Third.MINOR ? "m" : "";
+            String number =
+                    switch (seventh) {
+                        case FLAT -> extended();
+                        case MAJOR -> "maj" + extended();
+                        case SIXTH -> sixth();
+                        default -> "";
+                    };
+            boolean minorMajor = third == Third.MINOR && seventh == Seventh.MAJOR;
+            cost += minorMajor ? 0.3 : 0;
+            return (minorMajor ? "m(" + number + ")" : minor + number) + suspension();
         }
 
         /** A ninth that no altered ninth stands beside. */
         private boolean plainNinth() {
-            return left.contains(2) && !left.contains(1) && !left.contains(3);
+            return has(left, 2) && !has(left, 1) && !(has(left, 3) && third == Third.MAJOR);
         }
 
-        /** {@code 7}, {@code 9}, {@code maj7}, {@code maj9}, or nothing. */
-        private String seventh() {
-            boolean flat = left.remove(10);
-            boolean sharp = !flat && left.remove(11);
-            if (!flat && !sharp) {
-                return "";
+        /** 7 or 9; 13 with the sixth above the ninth, 11 with the fourth above it. */
+        private String extended() {
+            cost += 0.2;
+            if (!plainNinth() || third == Third.SECOND) {
+                return "7";
             }
-            String number = plainNinth() ? "9" : "7";
-            if (number.equals("9")) {
-                left.remove(2);
+            take(2);
+            if (take(9)) {
+                return "13";
             }
-            return (sharp ? "maj" : "") + number;
+            if (triadThird() && take(5)) {
+                cost += third == Third.MAJOR ? 0.4 : 0;
+                return "11";
+            }
+            return "9";
         }
 
-        /**
-         * A ninth with the sixth above it is a thirteenth; with the fourth over a minor third an
-         * eleventh.
-         */
-        private String extended(String seventh, boolean third) {
-            if (!seventh.endsWith("9") || !third) {
-                return seventh;
-            }
-            String stem = seventh.substring(0, seventh.length() - 1);
-            if (left.remove(9)) {
-                return stem + "13";
-            }
-            if (minorThird && left.remove(5)) {
-                return stem + "11";
-            }
-            return seventh;
-        }
-
-        private String suspension(boolean hasSeventh, boolean noFifth) {
-            if (left.contains(5)) {
-                left.remove(5);
-                return "sus4";
-            }
-            if (left.contains(2) && !left.contains(9) && !hasSeventh && !noFifth) {
-                left.remove(2);
-                return "sus2";
-            }
-            return "";
-        }
-
-        private String sixth(boolean third, boolean bareFifth) {
-            if (!left.contains(9) || !(third || bareFifth)) {
-                return "";
-            }
-            left.remove(9);
+        private String sixth() {
+            boolean suspended = third == Third.FOURTH || third == Third.SECOND;
+            cost += suspended ? 1.5 : third == Third.MINOR ? 0.7 : 0.5;
             if (plainNinth()) {
-                left.remove(2);
+                take(2);
+                cost -= 0.2;
                 return "6/9";
             }
             return "6";
         }
 
-        private static String base(
-                boolean minor,
-                boolean dim,
-                boolean fullyDim,
-                boolean aug,
-                boolean five,
-                String seventh,
-                String sixth) {
-            if (five) {
-                return "5";
+        private String suspension() {
+            if (third == Third.FOURTH) {
+                cost += seven ? 0.05 : 0.35;
+                return "sus4";
             }
-            if (fullyDim) {
-                return "dim7";
+            if (third == Third.SECOND) {
+                cost += seven ? 1.3 : 0.4;
+                return "sus2";
             }
-            if (dim && seventh.isEmpty()) {
-                return "dim" + sixth;
-            }
-            if (aug) {
-                return "aug" + sixth;
-            }
-            String join = minor && seventh.startsWith("maj") ? "m(" + seventh + ")" : null;
-            return join != null ? join : (minor ? "m" : "") + seventh + sixth;
+            return "";
         }
 
-        private void nameRest() {
-            for (int semitones : List.copyOf(left)) {
-                String name =
-                        switch (semitones) {
-                            case 1 -> "♭9";
-                            case 2 -> "add9";
-                            case 3 -> "♯9";
-                            case 5 -> "add11";
-                            case 6 -> "♯11";
-                            case 8 -> "♭13";
-                            case 9 -> "add13";
-                            case 10 -> "add♭7";
-                            default -> "addmaj7";
-                        };
-                add(name);
+        private void add(String modifier, double price) {
+            cost += price + (modifiers.isEmpty() ? 0 : FURTHER_MODIFIER);
+            modifiers.add(modifier);
+        }
+
+        /** A half-diminished fifth is free, an altered one under a dominant cheap. */
+        private void sayFifth() {
+            if (fifth == Fifth.FLAT && !diminished()) {
+                boolean half = third == Third.MINOR && seventh == Seventh.FLAT;
+                add("♭5", half ? 0.1 : triadThird() && seven ? 0.4 : 1.8);
             }
-            left.clear();
+            if (fifth == Fifth.SHARP && !augmented()) {
+                add("♯5", third == Third.MAJOR && seven ? 0.4 : 2.8);
+            }
+        }
+
+        private void sayAdditions() {
+            boolean dominant = seventh == Seventh.FLAT && third != Third.MINOR;
+            boolean colour = triadThird() || third == Third.FOURTH;
+            cost += left != 0 && (diminished() || augmented()) ? 1.5 : 0;
+            if (take(1)) {
+                add("♭9", dominant ? 0.5 : 2.6);
+            }
+            if (take(3)) {
+                add("♯9", dominant ? 0.5 : 2.0);
+            }
+            if (take(2)) {
+                add("add9", seven ? 1.2 : 0.5);
+            }
+            if (take(5)) {
+                add("add11", seven && third == Third.MINOR ? 0.5 : 1.2);
+            }
+            if (take(6)) {
+                double price = seven && colour || bareFifth() ? 0.5 : 0.9;
+                add("♯11", fifth == Fifth.PURE ? price : price + 0.5);
+            }
+            if (take(8)) {
+                add("♭13", dominant && triadThird() ? 0.8 : 3.0);
+            }
+            if (take(9)) {
+                add("add13", seven ? 0.5 : 1.6);
+            }
+            if (take(10)) {
+                add("add♭7", 2.5);
+            }
+            if (take(11)) {
+                add("addmaj7", 2.5);
+            }
+        }
+
+        private void sayMissing() {
+            if (third == Third.NONE && !bareFifth()) {
+                boolean under = seven && fifth == Fifth.PURE;
+                add("no3", under ? MISSING_THIRD_UNDER_SEVENTH : MISSING_THIRD);
+            }
+            if (fifth == Fifth.NONE) {
+                double price = MISSING_FIFTH;
+                if (third == Third.FOURTH && seven) {
+                    price = MISSING_FIFTH_UNDER_SUSPENSION;
+                } else if (triadThird() && seven) {
+                    // Players leave the fifth out of altered and extended sevenths as of plain
+                    // ones.
+                    price =
+                            MISSING_FIFTH_UNDER_SEVENTH
+                                    - (modifiers.isEmpty() ? 0 : FURTHER_MODIFIER);
+                } else if (triadThird() && seventh == Seventh.SIXTH) {
+                    price = MISSING_FIFTH_UNDER_SIXTH;
+                }
+                add("no5", price);
+            }
+        }
+
+        /** One alteration of a seventh and one addition to a major triad need no brackets. */
+        private String printed(String base) {
+            if (modifiers.isEmpty()) {
+                return "";
+            }
+            String only = modifiers.size() == 1 ? modifiers.get(0) : "";
+            boolean altered = only.startsWith("♭") || only.startsWith("♯");
+            if (altered && base.matches("m?(maj)?(7|9|11|13)")
+                    || base.isEmpty() && only.startsWith("add")) {
+                return only;
+            }
+            String all = String.join(",", modifiers);
+            return "(" + all + ")";
         }
     }
 }

@@ -1,6 +1,7 @@
 package vocalis.core.harmony;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -52,7 +53,7 @@ public record Reading(
         beyond = List.copyOf(beyond);
     }
 
-    /** The readings of a voicing, best first: exact ones, working ones, then the lowest note's. */
+    /** The readings of a voicing by itself, best first: exact, working, then the lowest note's. */
     public static List<Reading> all(Voicing v, Optional<Key> key) {
         HeardRoot heard = HeardRoot.of(v, key);
         List<ChordName> names = ChordNamer.names(v, key);
@@ -62,32 +63,46 @@ public record Reading(
                     heard.mayBe(n.root().pitchClass())
                             ? "on the root that is heard"
                             : "says the same notes from another root";
-            out.add(make(Kind.EXACT, n.symbol(), v, key, why));
+            out.add(make(Kind.EXACT, n.symbol(), v, why));
         }
-        out.addAll(working(v, key, names.get(0)));
+        out.addAll(working(v, names));
         int bass = Math.floorMod(v.bass(), 12);
         names.stream()
                 .filter(n -> n.root().pitchClass() == bass && n.bass().isEmpty())
                 .findFirst()
-                .ifPresent(
-                        n ->
-                                out.add(
-                                        make(
-                                                Kind.LOWEST,
-                                                n.symbol(),
-                                                v,
-                                                key,
-                                                "read from the lowest note up")));
+                .map(n -> make(Kind.LOWEST, n.symbol(), v, "read from the lowest note up"))
+                .ifPresent(out::add);
         return List.copyOf(out);
     }
 
-    /** Simpler chords on the same root: omissions unsaid, then additions dropped. */
-    private static List<Reading> working(Voicing v, Optional<Key> key, ChordName exact) {
+    /** Chords that it stands in for: simpler ones first, then fuller ones. */
+    private static List<Reading> working(Voicing v, List<ChordName> names) {
+        ChordName exact = names.get(0);
+        Set<String> symbols = new LinkedHashSet<>(simpler(exact));
+        for (ChordName n : names.subList(0, Math.min(2, names.size()))) {
+            symbols.addAll(fuller(v, n));
+        }
+        names.forEach(n -> symbols.remove(n.symbol()));
         List<Reading> out = new ArrayList<>();
-        String slash = exact.bass().map(b -> "/" + b.symbol()).orElse("");
+        for (String symbol : symbols) {
+            if (out.size() < MOST_WORKING) {
+                Reading r = make(Kind.WORKING, symbol, v, "");
+                out.add(r.because(leftOut(r)));
+            }
+        }
+        return out;
+    }
+
+    private Reading because(String why) {
+        return new Reading(kind, name, root, bass, degrees, omitted, beyond, why);
+    }
+
+    /** Omissions unsaid, then additions dropped, then a seventh for a ninth and more. */
+    private static List<String> simpler(ChordName exact) {
+        List<String> suffixes = new ArrayList<>();
         String suffix = exact.suffix();
-        List<String> simpler = new ArrayList<>();
         int open = suffix.lastIndexOf('(');
+        String stem = suffix;
         if (open >= 0 && suffix.endsWith(")")) {
             List<String> kept = new ArrayList<>();
             for (String m : suffix.substring(open + 1, suffix.length() - 1).split(",")) {
@@ -95,36 +110,37 @@ public record Reading(
                     kept.add(m);
                 }
             }
-            String stem = suffix.substring(0, open);
-            simpler.add(kept.isEmpty() ? stem : stem + "(" + String.join(",", kept) + ")");
-            simpler.add(stem);
+            stem = suffix.substring(0, open);
+            suffixes.add(kept.isEmpty() ? stem : stem + "(" + String.join(",", kept) + ")");
+            suffixes.add(stem);
+        } else if (suffix.startsWith("add")) {
+            stem = "";
+            suffixes.add(stem);
         }
-        String stem = open >= 0 ? suffix.substring(0, open) : suffix;
-        if (stem.startsWith("6/9") || stem.startsWith("m6/9")) {
-            simpler.add(stem.startsWith("m") ? "m" : "");
+        if (stem.matches("m?6/9")) {
+            suffixes.add(stem.startsWith("m") ? "m" : "");
         } else if (stem.matches("(m?)(maj)?(9|11|13)(sus4)?")) {
-            simpler.add(stem.replaceFirst("(9|11|13)", "7"));
+            suffixes.add(stem.replaceFirst("(9|11|13)", "7"));
         }
-        for (String s : simpler) {
-            String name = exact.root().symbol() + s + slash;
-            boolean known =
-                    name.equals(exact.symbol())
-                            || out.stream().anyMatch(r -> r.name().equals(name));
-            if (!known && out.size() < MOST_WORKING) {
-                Reading r = make(Kind.WORKING, name, v, key, "");
-                out.add(
-                        new Reading(
-                                r.kind,
-                                r.name,
-                                r.root,
-                                r.bass,
-                                r.degrees,
-                                r.omitted,
-                                r.beyond,
-                                leftOut(r)));
-            }
-        }
-        return out;
+        return suffixes.stream().map(s -> withBass(exact, s)).toList();
+    }
+
+    /** The name with another suffix, over its bass, spelled as the new symbol spells that note. */
+    private static String withBass(ChordName exact, String suffix) {
+        String stem = exact.root().symbol() + suffix;
+        ChordSymbol c = ChordSymbol.parse(stem);
+        return exact.bass()
+                .map(b -> c.spelled(b.pitchClass()).orElse(b))
+                .map(b -> stem + "/" + b.symbol())
+                .orElse(stem);
+    }
+
+    /** Fuller chords on the root of a name. */
+    private static List<String> fuller(Voicing v, ChordName exact) {
+        int root = exact.root().pitchClass();
+        Set<Integer> above = new TreeSet<>();
+        v.pitchClasses().forEach(pc -> above.add(Math.floorMod(pc - root, 12)));
+        return Fuller.of(above).stream().map(s -> withBass(exact, s)).toList();
     }
 
     private static String leftOut(Reading r) {
@@ -142,43 +158,41 @@ public record Reading(
         return String.join(" and ", degrees.stream().map(Degree::symbol).toList());
     }
 
-    private static Reading make(
-            Kind kind, String name, Voicing v, Optional<Key> key, String reason) {
+    /** Degrees, bass and omissions as the symbol says them. */
+    private static Reading make(Kind kind, String name, Voicing v, String reason) {
         ChordSymbol symbol = ChordSymbol.parse(name);
         int root = symbol.root().pitchClass();
-        Set<Integer> sounding = new TreeSet<>();
         List<Degree> degrees = new ArrayList<>();
+        Set<Degree> beyond = new LinkedHashSet<>();
         for (Sounding s : v.soundings()) {
-            sounding.add(s.pitchClass());
-            degrees.add(Degree.above(s.midi() - root));
-        }
-        List<Degree> beyond = new ArrayList<>();
-        for (int pc : sounding) {
-            if (!symbol.pitchClasses().contains(pc)) {
-                beyond.add(Degree.above(pc - root));
+            degrees.add(said(symbol, s.midi() - root));
+            if (!symbol.pitchClasses().contains(s.pitchClass())) {
+                beyond.add(said(symbol, s.midi() - root));
             }
         }
-        int bass = Math.floorMod(v.bass(), 12);
-        Spelling spelledBass =
-                symbol.bass()
-                        .orElseGet(() -> key.map(k -> k.spell(bass)).orElse(Spelling.plain(bass)));
+        Spelling bass =
+                symbol.bass().orElseGet(() -> symbol.root().above(said(symbol, v.bass() - root)));
         return new Reading(
                 kind,
                 name,
                 symbol.root(),
-                spelledBass,
+                bass,
                 degrees,
-                omitted(symbol, sounding, name),
-                beyond,
+                omitted(symbol, v.pitchClasses(), name),
+                List.copyOf(beyond),
                 reason);
     }
 
+    private static Degree said(ChordSymbol symbol, int semitones) {
+        return symbol.degree(semitones).orElseGet(() -> Degree.above(semitones));
+    }
+
     /** What the symbol says and nothing sounds; an explicit "no3" is an omission of the third. */
-    private static List<Degree> omitted(ChordSymbol symbol, Set<Integer> sounding, String name) {
+    private static List<Degree> omitted(ChordSymbol symbol, List<Integer> sounding, String name) {
         List<Degree> missing = new ArrayList<>();
         for (int i : new TreeSet<>(symbol.intervals())) {
             if (!sounding.contains((symbol.root().pitchClass() + i) % 12)) {
-                missing.add(Degree.above(i));
+                missing.add(said(symbol, i));
             }
         }
         if (name.contains("no3")) {

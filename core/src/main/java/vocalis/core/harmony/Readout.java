@@ -7,6 +7,7 @@ import java.util.Optional;
 import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Note;
+import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
 
@@ -20,8 +21,7 @@ import vocalis.core.voicing.Voicing;
  * @param steps intervals between neighbouring voices in semitones, from the lowest up
  * @param bass the lowest note
  * @param heard the heard root with its reason
- * @param root pitch class that degrees are counted from: the name's, which is the heard root or the
- *     one that the voicing is built for
+ * @param root pitch class that degrees are counted from: the name's
  * @param outside notes outside the scale, spelled, without doublings
  */
 public record Readout(
@@ -54,17 +54,20 @@ public record Readout(
         outside = List.copyOf(outside);
     }
 
-    /** Reads a voicing in a key. */
+    /** Reads a voicing by itself in a key. */
     public static Readout of(Voicing voicing, Key key) {
+        return of(voicing, key, Around.root(voicing.root()));
+    }
+
+    /** Reads a voicing in a key, where it stands in a riff. */
+    public static Readout of(Voicing voicing, Key key, Around around) {
         HeardRoot heard = HeardRoot.of(voicing, Optional.of(key));
-        int wanted = heard.mayBe(voicing.root()) ? voicing.root() : heard.root();
-        List<ChordName> names = names(voicing, key, wanted);
-        int named = names.get(0).root().pitchClass();
-        int root = heard.mayBe(named) || named == voicing.root() ? named : wanted;
+        List<ChordName> names = ChordNamer.names(voicing, Optional.of(key), around);
+        ChordSymbol symbol = ChordSymbol.parse(names.get(0).symbol());
         List<Voice> voices =
                 voicing.soundings().stream()
                         .sorted(Comparator.comparingInt(Sounding::midi))
-                        .map(s -> voice(s, voicing, root, key))
+                        .map(s -> voice(s, symbol, key))
                         .toList();
         List<Integer> steps = new ArrayList<>();
         for (int i = 1; i < voices.size(); i++) {
@@ -85,57 +88,27 @@ public record Readout(
                 steps,
                 voices.get(0).note(),
                 heard,
-                root,
+                symbol.root().pitchClass(),
                 outside);
     }
 
-    /**
-     * The name that a voicing goes by in a key: the first exact one; or the one from the root it is
-     * built for, where that is simpler, or may be heard and takes no more than one modifier more.
-     */
+    /** The name that a voicing goes by in a key, by itself and built for its root. */
     public static ChordName nameOf(Voicing voicing, Key key) {
-        HeardRoot heard = HeardRoot.of(voicing, Optional.of(key));
-        int wanted = heard.mayBe(voicing.root()) ? voicing.root() : heard.root();
-        return names(voicing, key, wanted).get(0);
+        return ChordNamer.name(voicing, Optional.of(key), Around.root(voicing.root()));
     }
 
-    private static List<ChordName> names(Voicing voicing, Key key, int wanted) {
-        List<ChordName> names = new ArrayList<>(ChordNamer.names(voicing, Optional.of(key)));
-        int first = names.get(0).modifiers();
-        Optional<ChordName> own = simplest(names, voicing.root());
-        Optional<ChordName> chosen =
-                own.filter(n -> n.modifiers() < first).isPresent()
-                        ? own
-                        : simplest(names, wanted).filter(n -> n.modifiers() <= first + 1);
-        chosen.ifPresent(
-                n -> {
-                    names.remove(n);
-                    names.add(0, n);
-                });
-        return names;
-    }
-
-    private static Optional<ChordName> simplest(List<ChordName> names, int root) {
-        return names.stream()
-                .filter(n -> n.root().pitchClass() == root)
-                .min(Comparator.comparingInt(ChordName::modifiers));
-    }
-
-    private static Voice voice(Sounding s, Voicing voicing, int root, Key key) {
-        Degree ofChord = degree(Math.floorMod(s.midi() - root, 12), voicing, root);
-        boolean inScale = key.contains(s.pitchClass());
-        Note note = inScale ? key.note(s.midi()) : key.spell(root).above(ofChord).at(s.midi());
-        return new Voice(s, note, ofChord, key.degree(s.pitchClass()), inScale);
-    }
-
-    /** As a chord says it: ♯4 over a fifth, ♯5 where a major third has no fifth beside it. */
-    private static Degree degree(int semitones, Voicing voicing, int root) {
-        boolean fifth = voicing.pitchClasses().contains(Math.floorMod(root + 7, 12));
-        boolean third = voicing.pitchClasses().contains(Math.floorMod(root + 4, 12));
-        if (semitones == 6 && fifth) {
-            return new Degree(4, 1);
-        }
-        return semitones == 8 && third && !fifth ? new Degree(5, 1) : Degree.above(semitones);
+    /** Degree and note as the name says them; a double accidental gives way to the key's note. */
+    private static Voice voice(Sounding s, ChordSymbol symbol, Key key) {
+        int above = s.midi() - symbol.root().pitchClass();
+        Degree ofChord = symbol.degree(above).orElseGet(() -> Degree.above(above));
+        Spelling said = symbol.spelled(s.pitchClass()).orElseGet(() -> key.spell(s.pitchClass()));
+        Spelling spelled = Math.abs(said.alter()) < 2 ? said : key.spell(s.pitchClass());
+        return new Voice(
+                s,
+                spelled.at(s.midi()),
+                ofChord,
+                key.degree(s.pitchClass()),
+                key.contains(s.pitchClass()));
     }
 
     /** The intervals in words, such as {@code fifth, fourth}. */

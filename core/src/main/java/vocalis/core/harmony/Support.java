@@ -21,25 +21,34 @@ record Support(int[] weights, int[] order) {
         int scale = key.isPresent() ? key.get().mask() : 0;
         int tonic = key.isPresent() ? key.get().tonic().pitchClass() : -1;
         int[] weights = new int[12];
-        int[] rank = new int[12];
+        int[] byKey = new int[12];
+        for (int c = 0; c < 12; c++) {
+            byKey[c] = c == tonic ? TONIC : (scale >> c & 1) * IN_SCALE;
+            weights[c] = byKey[c] + (c == notes.bassClass() ? LOWEST : 0);
+            for (int i = 0; i < 12; i++) {
+                weights[c] += WEIGHTS[i] * notes.count((c + i) % 12);
+            }
+        }
         int[] order = new int[12];
         for (int c = 0; c < 12; c++) {
-            int sum = c == notes.bassClass() ? LOWEST : 0;
-            for (int i = 0; i < 12; i++) {
-                sum += WEIGHTS[i] * notes.count(c + i < 12 ? c + i : c + i - 12);
-            }
-            int byKey = c == tonic ? TONIC : (scale >> c & 1) * IN_SCALE;
-            weights[c] = sum + byKey;
-            int low = notes.lowest()[c] == Notes.NONE ? Notes.NONE + c : notes.lowest()[c];
-            rank[c] = (weights[c] * 4 + byKey) * 2048 - low;
             int at = c;
-            while (at > 0 && rank[order[at - 1]] < rank[c]) {
+            while (at > 0 && goesBefore(c, order[at - 1], weights, byKey, notes)) {
                 order[at] = order[at - 1];
                 at--;
             }
             order[at] = c;
         }
         return new Support(weights, order);
+    }
+
+    private static boolean goesBefore(int a, int b, int[] weights, int[] byKey, Notes notes) {
+        if (weights[a] != weights[b]) {
+            return weights[a] > weights[b];
+        }
+        if (byKey[a] != byKey[b]) {
+            return byKey[a] > byKey[b];
+        }
+        return notes.lowest()[a] < notes.lowest()[b];
     }
 
     int best() {
@@ -50,10 +59,14 @@ record Support(int[] weights, int[] order) {
         return order[1];
     }
 
+    /** How far a pitch class lies behind the best, as a share of the best's support: 0 to 1. */
+    double behind(int pitchClass) {
+        return 1 - weights[pitchClass] / (double) weights[best()];
+    }
+
     /** Whether the best leads the second by less than {@link HeardRoot#CLEAR_LEAD}. */
     boolean ambiguous() {
-        int lead = weights[best()] - weights[second()];
-        return lead < HeardRoot.CLEAR_LEAD * weights[best()];
+        return behind(second()) < HeardRoot.CLEAR_LEAD;
     }
 
     /** Whether a pitch class is heard as the root: the best, or one that comes too close to it. */

@@ -75,15 +75,17 @@ public record Key(Spelling tonic, Mode mode) {
 
     /**
      * The degree above the tonic: the mode's own name where the note is in the scale, the usual one
-     * otherwise, a ♯4 where the mode's fifth is pure.
+     * otherwise, for the tritone a ♯4 where the mode's third is major and its fifth pure.
      */
     public Degree degree(int pitchClass) {
         return degreeInScale(pitchClass)
                 .orElseGet(
                         () -> {
                             int semitones = Math.floorMod(pitchClass - tonic.pitchClass(), 12);
-                            boolean pureFifth = contains(tonic.pitchClass() + 7);
-                            return semitones == 6 && pureFifth
+                            boolean bright =
+                                    contains(tonic.pitchClass() + 7)
+                                            && !contains(tonic.pitchClass() + 3);
+                            return semitones == 6 && bright
                                     ? new Degree(4, 1)
                                     : Degree.above(semitones);
                         });

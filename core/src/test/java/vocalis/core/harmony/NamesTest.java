@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
@@ -95,11 +96,13 @@ class NamesTest {
 
     /**
      * The 106 chord types of the music-theory library tonal 6.4.3 (MIT), on all roots and in all
-     * inversions: one of our exact names stands on its root and says its notes.
+     * inversions: one of our exact names stands on its root and says its notes, unless that takes
+     * three modifiers or more and a plainer name says the same.
      */
     @Test
     void everyTypeOfTheTheoryLibraryIsNamedOnItsRoot() throws IOException {
         int compared = 0;
+        Set<String> clumsy = new TreeSet<>();
         for (JsonNode row : rows()) {
             Set<Integer> set = semitones(row);
             for (int root = 0; root < 12; root++) {
@@ -117,20 +120,34 @@ class NamesTest {
                                                                     new TreeSet<>(
                                                                             v.pitchClasses())))
                                     .findFirst();
-                    assertThat(ours)
-                            .as("%s on %d over %d", row.get("aliases"), root, bass)
-                            .isPresent();
+                    if (ours.isEmpty()) {
+                        int mods =
+                                Quality.all(mask(set)).stream()
+                                        .mapToInt(Quality::modifiers)
+                                        .min()
+                                        .orElseThrow();
+                        assertThat(mods)
+                                .as("%s on %d over %d", row.get("aliases"), root, bass)
+                                .isGreaterThan(2);
+                        clumsy.add(row.get("aliases").get(0).asText());
+                    }
                     compared++;
                 }
             }
         }
+        System.out.println("without a name on their own root in places: " + clumsy);
         assertThat(compared).isGreaterThan(106 * 12 * 3);
+        assertThat(clumsy).hasSizeLessThan(12);
+    }
+
+    private static int mask(Set<Integer> set) {
+        return set.stream().mapToInt(i -> 1 << i).sum();
     }
 
     /**
-     * In root position our first name stands on the library's root for 73 of 106 types. The others
-     * hold an altered fifth, or two notes a fifth apart that are heard as root and fifth of
-     * something simpler: names are led by the heard root (docs/names.md lists them).
+     * In root position our first name stands on the library's root for most of the 106 types. The
+     * others hold two notes a fifth apart that are heard as root and fifth of something simpler
+     * (docs/names.md lists them).
      */
     @Test
     void inRootPositionTheFirstNameStandsOnTheRoot() throws IOException {
@@ -146,7 +163,8 @@ class NamesTest {
             }
         }
         System.out.println("first name on another root: " + differ);
-        assertThat(agree).isGreaterThanOrEqualTo(73);
+        System.out.println("first name on the root: " + agree);
+        assertThat(agree).isGreaterThanOrEqualTo(80);
     }
 
     /**
@@ -172,6 +190,125 @@ class NamesTest {
         }
         System.out.println("read otherwise: " + differ);
         assertThat(same).isGreaterThanOrEqualTo(80);
+    }
+
+    /**
+     * Over every reading of 5,000 random shapes in three tunings, with and without a key: the
+     * degrees lie where the notes do and are spelled as the name says them, the bass is the lowest
+     * note, what is omitted does not sound, and what an exact name says is all that sounds.
+     */
+    @Test
+    void readingsNeverContradictThemselves() {
+        Random random = new Random(5);
+        List<Fretboard> boards =
+                List.of(
+                        new Fretboard(Instrument.of(Tuning.STANDARD), 0),
+                        new Fretboard(Instrument.of(Tuning.LOW_D), 0),
+                        new Fretboard(Instrument.of(Tuning.parse("g", "D2 G2 D3 G3 B3 D4")), 2));
+        List<Optional<Key>> keys =
+                List.of(
+                        Optional.empty(),
+                        Optional.of(Key.parse("C minor")),
+                        Optional.of(Key.parse("F# dorian")),
+                        Optional.of(Key.parse("Ab major")));
+        int exact = 0;
+        for (int i = 0; i < 5000; i++) {
+            Voicing v = randomShape(random, boards.get(random.nextInt(boards.size())));
+            for (Reading r : Reading.all(v, keys.get(i % keys.size()))) {
+                consistent(r, v);
+                exact += r.kind() == Reading.Kind.EXACT ? 1 : 0;
+            }
+        }
+        assertThat(exact).isGreaterThan(5000);
+    }
+
+    private static Voicing randomShape(Random random, Fretboard board) {
+        List<Integer> frets = new ArrayList<>();
+        int low = 1 + random.nextInt(15);
+        for (int s = 0; s < board.strings(); s++) {
+            int kind = random.nextInt(6);
+            frets.add(kind == 0 ? 0 : kind < 3 ? Shape.SILENT : low + random.nextInt(5));
+        }
+        frets.set(random.nextInt(board.strings()), low);
+        return new Voicing(new Shape(frets), board, 0);
+    }
+
+    private static void consistent(Reading r, Voicing v) {
+        String what = r + " of " + v.shape();
+        String suffix = r.name().substring(r.root().symbol().length());
+        ChordSymbol said = ChordSymbol.parse(r.name());
+        assertThat(said.root()).as(what).isEqualTo(r.root());
+        assertThat(r.bass().pitchClass()).as(what).isEqualTo(Math.floorMod(v.bass(), 12));
+        said.bass().ifPresent(b -> assertThat(b).as(what).isEqualTo(r.bass()));
+        List<Integer> notes = v.soundings().stream().map(s -> s.pitchClass()).toList();
+        assertThat(r.degrees()).as(what).hasSameSizeAs(notes);
+        for (int i = 0; i < notes.size(); i++) {
+            int above = Math.floorMod(notes.get(i) - r.root().pitchClass(), 12);
+            String degree = r.degrees().get(i).symbol();
+            assertThat(r.degrees().get(i).semitones()).as(what).isEqualTo(above);
+            // As the name says it: ♯11 is a ♯4, ♯9 a ♯2, and only what it does not say is free.
+            if (above == 6 && said.intervals().contains(6)) {
+                assertThat(degree).as(what).isEqualTo(suffix.contains("♯11") ? "♯4" : "♭5");
+            }
+            if (above == 3 && said.intervals().contains(4) && said.intervals().contains(3)) {
+                assertThat(degree).as(what).isEqualTo("♯2");
+            }
+            if (above == 8 && suffix.contains("♯5")) {
+                assertThat(degree).as(what).isEqualTo("♯5");
+            }
+            // The letter of the bass is as far above the root's as its degree says.
+            if (notes.get(i) == Math.floorMod(v.bass(), 12)
+                    && said.intervals().contains(above)
+                    && Math.abs(r.root().above(r.degrees().get(i)).alter()) < 2) {
+                assertThat(r.bass()).as(what).isEqualTo(r.root().above(r.degrees().get(i)));
+            }
+        }
+        r.omitted()
+                .forEach(
+                        d ->
+                                assertThat(notes)
+                                        .as(what)
+                                        .doesNotContain(
+                                                (r.root().pitchClass() + d.semitones()) % 12));
+        if (r.kind() == Reading.Kind.EXACT) {
+            assertThat(said.pitchClasses()).as(what).isEqualTo(new TreeSet<>(notes));
+            assertThat(r.beyond()).as(what).isEmpty();
+            assertThat(r.name()).as(what).doesNotMatch(".*sus.*no3.*");
+        }
+    }
+
+    /** Names of one list spell one note one way. */
+    @Test
+    void aListSpellsARootOneWay() {
+        Random random = new Random(6);
+        for (int i = 0; i < 2000; i++) {
+            Voicing v = randomShape(random, vocalis.core.Shapes.STANDARD);
+            Map<Integer, String> roots = new LinkedHashMap<>();
+            for (ChordName n : ChordNamer.names(v, Optional.empty())) {
+                String before = roots.putIfAbsent(n.root().pitchClass(), n.root().symbol());
+                assertThat(before == null || before.equals(n.root().symbol())).as("%s", n).isTrue();
+                assertThat(n.symbol()).doesNotContain("♭♭").doesNotContain("♯♯");
+            }
+        }
+    }
+
+    /** Common practice; between chords the roots around and the bass line decide. */
+    @Test
+    void theRiffAroundDecidesBetweenNames() {
+        Voicing overSeven = standard("x-2-2-2-1-0");
+        assertThat(ChordNamer.name(overSeven, Optional.empty()).symbol()).isEqualTo("Am/B");
+        Voicing c6 = standard("x-3-2-2-1-0");
+        assertThat(ChordNamer.name(c6, Optional.empty(), Around.root(9)).symbol())
+                .isEqualTo("Am/C");
+        assertThat(ChordNamer.name(c6, Optional.empty(), Around.root(0)).symbol()).startsWith("C6");
+        // A minor held while the bass walks A, C: still A minor.
+        Around walk =
+                new Around(
+                        java.util.OptionalInt.empty(),
+                        java.util.OptionalInt.of(9),
+                        java.util.OptionalInt.empty(),
+                        java.util.OptionalInt.of(11));
+        assertThat(ChordNamer.name(c6, Optional.empty(), walk).symbol()).isEqualTo("Am/C");
     }
 
     private static JsonNode rows() throws IOException {

@@ -65,8 +65,10 @@ class KeyTest {
     void notesOutsideTheScaleAreSpelledByTheirUsualDegree() {
         Key key = Key.parse("D dorian");
         assertThat(key.note(63).symbol()).isEqualTo("E♭4");
-        assertThat(key.spell(8).symbol()).isEqualTo("G♯");
-        assertThat(key.degree(8).symbol()).isEqualTo("♯4");
+        // Above a minor third the tritone is a ♭5, above a major one and a pure fifth a ♯4.
+        assertThat(key.spell(8).symbol()).isEqualTo("A♭");
+        assertThat(key.degree(8).symbol()).isEqualTo("♭5");
+        assertThat(Key.parse("D mixolydian").degree(8).symbol()).isEqualTo("♯4");
         assertThat(Key.parse("B locrian").degree(5).symbol()).isEqualTo("♭5");
     }
 
