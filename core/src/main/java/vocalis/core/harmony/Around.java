@@ -38,9 +38,18 @@ public record Around(
                 OptionalInt.empty());
     }
 
-    /** The same between two chords. */
-    public Around between(OptionalInt rootBefore, OptionalInt bass, OptionalInt rootAfter) {
-        return new Around(chosen, rootBefore, rootAfter, bass);
+    /** The same for a chord built for another root. */
+    public Around on(int root) {
+        return new Around(OptionalInt.of(root), before, after, bassBefore);
+    }
+
+    /** The same between two chords, given by their roots and the first one's bass. */
+    public Around between(int rootBefore, int bass, int rootAfter) {
+        return new Around(
+                chosen,
+                OptionalInt.of(rootBefore),
+                OptionalInt.of(rootAfter),
+                OptionalInt.of(bass));
     }
 
     private static final double CHOSEN = 0.9;

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Objects;
 import vocalis.core.choice.Candidate;
 import vocalis.core.hands.Hand;
+import vocalis.core.harmony.Around;
 import vocalis.core.score.Score;
 
 /**
@@ -27,8 +28,10 @@ public record Derived(
      * @param root pitch class
      * @param candidate voicing and fingering
      * @param byHand whether the shape was built by hand
+     * @param around what stands around it and speaks for one of its names
      */
-    public record Chord(long start, long length, int root, Candidate candidate, boolean byHand) {
+    public record Chord(
+            long start, long length, int root, Candidate candidate, boolean byHand, Around around) {
         /** Where it ends. */
         public long end() {
             return start + length;

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
+import vocalis.core.harmony.Around;
 import vocalis.core.score.Score;
+import vocalis.core.theory.Key;
 
 /**
  * Makes the score of a riff in two stages: the voicings of its chords ({@link Voicer}, remembered),
@@ -33,17 +35,41 @@ public final class Deriver {
         List<Finding> findings = new ArrayList<>();
         List<Voicer.Voiced> voiced = voicer.voiced(riff, hand);
         List<Derived.Chord> chords = new ArrayList<>();
+        List<Around> around = around(riff, voiced);
         long start = 0;
         for (int i = 0; i < voiced.size(); i++) {
             RootSpan span = riff.roots().get(i);
             Voicer.Voiced v = voiced.get(i);
             v.find(i, findings);
             int root = span.root().pitchClass(riff.ground().key());
-            chords.add(new Derived.Chord(start, span.length(), root, v.candidate(), v.byHand()));
+            chords.add(
+                    new Derived.Chord(
+                            start, span.length(), root, v.candidate(), v.byHand(), around.get(i)));
             start += span.length();
         }
         Score score = new ScoreWriter(riff, chords, voiced, findings).score();
         last = new Derived(riff, hand, chords, score, findings);
         return last;
+    }
+
+    /** What speaks for the names of the chords: their roots around, the loop's seam included. */
+    private static List<Around> around(Riff riff, List<Voicer.Voiced> voiced) {
+        Key key = riff.ground().key();
+        int n = voiced.size();
+        List<Around> all = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            Around alone = Around.root(riff.roots().get(i).root().pitchClass(key));
+            int before = (i + n - 1) % n;
+            int after = (i + 1) % n;
+            all.add(
+                    n == 1
+                            ? alone
+                            : alone.between(
+                                    riff.roots().get(before).root().pitchClass(key),
+                                    Math.floorMod(
+                                            voiced.get(before).candidate().voicing().bass(), 12),
+                                    riff.roots().get(after).root().pitchClass(key)));
+        }
+        return all;
     }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import vocalis.core.harmony.ChordNamer;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Ticks;
@@ -88,9 +89,14 @@ final class ScoreWriter {
             Derived.Chord c = chords.get(i);
             int bass = riff.treatments().get(i).bass().map(b -> b.pitchClass(key)).orElse(c.root());
             Voicer.Voiced v = voiced.get(i);
-            all.add(new Harmony(c.start(), c.length(), c.root(), bass, v.symbol(), v.free()));
+            String symbol = v.silent() ? "" : nameOf(c, key);
+            all.add(new Harmony(c.start(), c.length(), c.root(), bass, symbol, v.free()));
         }
         return all;
+    }
+
+    private static String nameOf(Derived.Chord c, Key key) {
+        return ChordNamer.name(c.candidate().voicing(), Optional.of(key), c.around()).symbol();
     }
 
     private void write(Pass pass, Event event, long at, int chord) {

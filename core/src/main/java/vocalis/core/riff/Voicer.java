@@ -14,7 +14,6 @@ import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.hands.Muting;
-import vocalis.core.harmony.Readout;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.theory.Key;
@@ -53,14 +52,12 @@ final class Voicer {
     /**
      * A voicing chosen.
      *
-     * @param symbol its name in the key
      * @param free strings that no hand silences
      * @param silent whether it stands for a chord that cannot be played
      */
     record Voiced(
             Candidate candidate,
             boolean byHand,
-            String symbol,
             List<Integer> free,
             boolean silent,
             List<Trouble> troubles) {
@@ -128,9 +125,7 @@ final class Voicer {
         Voiced made() {
             Optional<Candidate> byHand = byHand();
             Candidate c = over(byHand.orElseGet(this::found));
-            String symbol = silent ? "" : Readout.nameOf(c.voicing(), ask.key).symbol();
-            return new Voiced(
-                    c, byHand.isPresent(), symbol, free(c), silent, List.copyOf(troubles));
+            return new Voiced(c, byHand.isPresent(), free(c), silent, List.copyOf(troubles));
         }
 
         /** Strings that the shape leaves unsounded and that no hand can silence. */

@@ -86,7 +86,7 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
             readIn = model.key();
         }
         return readouts.computeIfAbsent(
-                chord, c -> Readout.of(c.candidate().voicing(), model.key()));
+                chord, c -> Readout.of(c.candidate().voicing(), model.key(), c.around()));
     }
 
     /** Moves the now-line. */

@@ -18,6 +18,7 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.hands.IdleFingers;
+import vocalis.core.harmony.Around;
 import vocalis.core.harmony.Readout;
 import vocalis.core.instrument.Shape;
 import vocalis.core.rhythm.Ticks;
@@ -75,6 +76,7 @@ public final class WriteModel implements Session, AutoCloseable {
     private final ChordEdits chords;
     private final GainModel gain;
     private Key shownKey;
+    private Around shownAround;
     private long session;
     private boolean keepCards;
     private boolean begun;
@@ -425,11 +427,13 @@ public final class WriteModel implements Session, AutoCloseable {
                 v = offered;
             }
         }
-        if (v.equals(shown.get()) && key().equals(shownKey)) {
+        Around around = currentChord().around().on(v.root());
+        if (v.equals(shown.get()) && key().equals(shownKey) && around.equals(shownAround)) {
             return;
         }
         shownKey = key();
-        readout.set(Readout.of(v, key()));
+        shownAround = around;
+        readout.set(Readout.of(v, key(), around));
         shown.set(v);
         if (begun) {
             gain.refresh();
