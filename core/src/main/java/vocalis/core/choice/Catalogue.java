@@ -48,7 +48,8 @@ public final class Catalogue {
                         if (held.containsKey(shape)) {
                             return true;
                         }
-                        Optional<Fingering> f = Fingering.of(board, shape, q.hand);
+                        Optional<Fingering> f =
+                                Fingering.of(board, shape, q.hand).filter(Fingering::quick);
                         f.ifPresent(x -> held.put(shape, x));
                         return f.isPresent();
                     }

@@ -79,21 +79,20 @@ public final class Finder {
 
     /** Every playable voicing of exactly the notes wanted, doublings allowed. */
     public static List<Candidate> candidates(Query q, Fretboard board, Hand hand) {
-        Set<Integer> degrees = new TreeSet<>();
-        q.pitchClasses().forEach(pc -> degrees.add(Math.floorMod(pc - q.root(), 12)));
-        Set<Integer> bass =
-                q.bass().map(b -> Set.of(Math.floorMod(b - q.root(), 12))).orElse(degrees);
-        int least = Math.max(1, degrees.size());
+        int degrees = 0;
+        for (int pc : q.pitchClasses()) {
+            degrees |= 1 << Math.floorMod(pc - q.root(), 12);
+        }
+        int bass = q.bass().map(b -> 1 << Math.floorMod(b - q.root(), 12)).orElse(degrees);
+        int least = Integer.bitCount(degrees);
         Recipe recipe =
                 new Recipe(
-                        degrees,
-                        degrees,
+                        Set.of(degrees),
                         bass,
                         new Recipe.Range(least, Math.max(least, MOST_VOICES)),
                         new Recipe.Range(0, 1),
                         Set.of(),
-                        Recipe.Opens.CROSSING,
-                        least);
+                        Recipe.Opens.FREE);
         return VoicingSearch.all(recipe, board, q.root(), hand).stream()
                 .map(v -> new Candidate(v, Fingering.of(board, v.shape(), hand).orElseThrow()))
                 .toList();

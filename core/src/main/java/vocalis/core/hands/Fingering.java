@@ -29,8 +29,10 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
     private static final double LITTLE_FINGER = 0.15;
     private static final double INDEX_FREE = 0.3;
     private static final double REACH = 1.2;
-    private static final double THUMB = 1.1;
+    private static final double THUMB = 0.9;
     private static final double INNER_SILENCE = 0.8;
+    private static final double RINGS_INSIDE = 0.5;
+    private static final double BARRE_BESIDE_RINGING = 0.9;
 
     /**
      * One finger's work.
@@ -55,6 +57,7 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
      * @param spread for fingers off the fret that is theirs in the position
      * @param reach for the distance against the hand's comfort, squared
      * @param silences for strings to be kept quiet between sounding ones
+     * @param ringing for fingers arched around open strings, and barres laid beside them
      * @param thumb for the thumb over the neck
      */
     public record Effort(
@@ -63,24 +66,37 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
             double spread,
             double reach,
             double silences,
+            double ringing,
             double thumb) {
 
         /** What no hand can do. */
-        public static final Effort IMPOSSIBLE = new Effort(Double.POSITIVE_INFINITY, 0, 0, 0, 0, 0);
+        public static final Effort IMPOSSIBLE =
+                new Effort(Double.POSITIVE_INFINITY, 0, 0, 0, 0, 0, 0);
 
         /** The sum. */
         public double total() {
-            return fingers + barres + spread + reach + silences + thumb;
+            return fingers + barres + spread + reach + silences + ringing + thumb;
         }
 
-        Effort withThumb() {
-            return new Effort(fingers, barres, spread, reach, silences, thumb + THUMB);
+        Effort withThumb(double wholeReach) {
+            return new Effort(fingers, barres, spread, wholeReach, silences, ringing, THUMB);
         }
     }
 
     public Fingering {
         presses = List.copyOf(presses);
     }
+
+    /** Whether a hand gets there in a riff: the reach has a limit of its own. */
+    public boolean quick() {
+        return effort() - parts.reach() <= MOST_QUICK;
+    }
+
+    /**
+     * Most effort, the reach aside, of a shape that is offered: all but a few of a thousand
+     * published shapes take less (see the tests).
+     */
+    private static final double MOST_QUICK = 5.0;
 
     /** The whole effort, unitless, 0 (open strings) upward. */
     public double effort() {
@@ -96,18 +112,27 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
 
     /** The easiest fingering in which the given presses stay as they are. */
     static Optional<Fingering> of(Fretboard board, Shape shape, Hand hand, List<Press> staying) {
+        Fingering best = withFingers(board, shape, hand, staying);
+        Fingering thumb = withThumb(board, shape, hand, staying);
+        // Beside a held string 5 the thumb is a last resort.
+        boolean wanted = shape.strings() > 1 && shape.fret(1) <= 0;
+        boolean over = thumb != null && (best == null || wanted && thumb.effort() < best.effort());
+        return Optional.ofNullable(over ? thumb : best);
+    }
+
+    private static Fingering withFingers(
+            Fretboard board, Shape shape, Hand hand, List<Press> staying) {
+        double silences = INNER_SILENCE * innerSilences(shape);
         int low = shape.lowestFretted();
-        int high = shape.highestFretted();
         if (low == 0) {
-            return Optional.of(
-                    new Fingering(
-                            List.of(),
-                            new Effort(0, 0, 0, 0, INNER_SILENCE * innerSilences(shape), 0),
-                            0));
+            return new Fingering(List.of(), new Effort(0, 0, 0, 0, silences, 0, 0), 0);
         }
-        double reach = board.spanMm(low, high);
-        if (reach > hand.limitMm()) {
-            return Optional.empty();
+        int high = shape.highestFretted();
+        if (!hand.withinReach(board, low, high)) {
+            return null;
+        }
+        if (fewestFingers(shape) > 4) {
+            return null;
         }
         TreeMap<Integer, List<Integer>> byFret = new TreeMap<>();
         for (int string : shape.sounded()) {
@@ -117,40 +142,61 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
         }
         List<List<Press>> cuts = new ArrayList<>();
         cut(shape, new ArrayList<>(byFret.entrySet()), 0, new ArrayList<>(), cuts);
-        double ease = Math.pow(reach / hand.comfortMm(), 2) * REACH;
-        Fingering best = null;
-        for (List<Press> runs : cuts) {
-            Fingering f =
-                    withFingers(runs, ease, INNER_SILENCE * innerSilences(shape), reach, staying);
-            if (f != null && (best == null || f.effort() < best.effort())) {
-                best = f;
+        Search search = new Search(board, shape, hand, silences, staying);
+        cuts.forEach(search::tryRuns);
+        return search.best;
+    }
+
+    /** Fingers that a shape takes when every finger lies as far as it can. */
+    private static int fewestFingers(Shape shape) {
+        int fingers = 0;
+        for (int s = 0; s < shape.strings(); s++) {
+            int fret = shape.fret(s);
+            if (fret <= 0) {
+                continue;
             }
+            int before = s - 1;
+            while (before >= 0 && shape.fret(before) > fret) {
+                before--;
+            }
+            fingers += before >= 0 && shape.fret(before) == fret ? 0 : 1;
         }
-        return Optional.ofNullable(best == null ? withThumb(board, shape, hand, staying) : best);
+        return fingers;
+    }
+
+    private static double ease(double reach, Hand hand) {
+        return Math.pow(reach / hand.comfortMm(), 2) * REACH;
     }
 
     /**
      * The thumb reaches over the neck and takes the lowest string near the other fingers' lowest
-     * fret, where the four fingers alone cannot hold the shape (common practice).
+     * fret, low on the neck, beside a string that stays silent or open (common practice:
+     * 1-x-3-2-1-1 and 2-x-0-2-3-2).
      */
     private static Fingering withThumb(
             Fretboard board, Shape shape, Hand hand, List<Press> staying) {
         int fret = shape.fret(0);
-        Shape rest = fret > 0 ? shape.with(0, Shape.SILENT) : shape;
-        if (fret <= 0 || rest.lowestFretted() == 0 || Math.abs(fret - rest.lowestFretted()) > 1) {
+        if (fret <= 0 || fret > LAST_THUMB_FRET || fret > shape.highestFretted()) {
             return null;
         }
-        return of(board, rest, hand, staying)
-                .map(
-                        f -> {
-                            List<Press> presses = new ArrayList<>(f.presses());
-                            presses.add(0, new Press(THUMB_FINGER, fret, 0, 0));
-                            double reach =
-                                    board.spanMm(shape.lowestFretted(), shape.highestFretted());
-                            return new Fingering(presses, f.parts.withThumb(), reach);
-                        })
-                .orElse(null);
+        Shape rest = shape.with(0, Shape.SILENT);
+        if (rest.lowestFretted() == 0
+                || Math.abs(fret - rest.lowestFretted()) > 1
+                || !hand.withinReach(board, shape.lowestFretted(), shape.highestFretted())) {
+            return null;
+        }
+        Fingering f = withFingers(board, rest, hand, staying);
+        if (f == null || f.presses().size() < 2) {
+            return null;
+        }
+        List<Press> presses = new ArrayList<>(f.presses());
+        presses.add(0, new Press(THUMB_FINGER, fret, 0, 0));
+        double reach = board.spanMm(shape.lowestFretted(), shape.highestFretted());
+        return new Fingering(presses, f.parts.withThumb(ease(reach, hand)), reach);
     }
+
+    /** How far up the neck a thumb reaches over. */
+    private static final int LAST_THUMB_FRET = 9;
 
     /** Number that stands for the thumb in a {@link Press}. */
     public static final int THUMB_FINGER = 5;
@@ -225,15 +271,38 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
         return true;
     }
 
-    private static Fingering withFingers(
-            List<Press> runs, double ease, double silences, double reach, List<Press> staying) {
-        int n = runs.size();
-        Fingering best = null;
-        for (int mask = 1; n <= 4 && mask < 16; mask++) {
-            if (Integer.bitCount(mask) != n) {
-                continue;
+    /** Tries fingers on cuts of one shape and keeps the easiest. */
+    private static final class Search {
+        private final Fretboard board;
+        private final Hand hand;
+        private final double silences;
+        private final double ease;
+        private final double reach;
+        private final List<Press> staying;
+        private final Shape shape;
+        private Fingering best;
+
+        Search(Fretboard board, Shape shape, Hand hand, double silences, List<Press> staying) {
+            this.board = board;
+            this.shape = shape;
+            this.hand = hand;
+            this.silences = silences;
+            this.staying = staying;
+            reach = board.spanMm(shape.lowestFretted(), shape.highestFretted());
+            ease = ease(reach, hand);
+        }
+
+        void tryRuns(List<Press> runs) {
+            int n = runs.size();
+            for (int mask = 1; n <= 4 && mask < 16; mask++) {
+                if (Integer.bitCount(mask) == n) {
+                    tryFingers(runs, mask);
+                }
             }
-            List<Press> presses = new ArrayList<>();
+        }
+
+        private void tryFingers(List<Press> runs, int mask) {
+            List<Press> presses = new ArrayList<>(runs.size());
             int finger = 0;
             for (Press run : runs) {
                 do {
@@ -241,14 +310,51 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
                 } while ((mask & (1 << (finger - 1))) == 0);
                 presses.add(new Press(finger, run.fret(), run.lowString(), run.highString()));
             }
-            Effort effort = effort(presses, ease, silences);
-            if (possible(presses)
-                    && presses.containsAll(staying)
-                    && (best == null || effort.total() < best.effort())) {
+            if (!possible(presses) || !pairsReach(presses) || !presses.containsAll(staying)) {
+                return;
+            }
+            Effort effort = Fingering.effort(presses, ease, silences, ringing(shape, presses));
+            if (best == null || effort.total() < best.effort()) {
                 best = new Fingering(presses, effort, reach);
             }
         }
-        return best;
+
+        /** Every two fingers reach as far apart as they lie. */
+        private boolean pairsReach(List<Press> presses) {
+            for (int i = 0; i < presses.size(); i++) {
+                for (int j = i + 1; j < presses.size(); j++) {
+                    Press a = presses.get(i);
+                    Press b = presses.get(j);
+                    double apart =
+                            board.spanMm(
+                                    Math.min(a.fret(), b.fret()), Math.max(a.fret(), b.fret()));
+                    if (apart > hand.limitMm(a.finger(), b.finger())) {
+                        return false;
+                    }
+                }
+            }
+            return true;
+        }
+    }
+
+    /** Open strings between held ones, and beside a barre. */
+    private static double ringing(Shape shape, List<Press> presses) {
+        int low = shape.strings();
+        int high = -1;
+        for (Press p : presses) {
+            low = Math.min(low, p.lowString());
+            high = Math.max(high, p.highString());
+        }
+        double sum = 0;
+        for (int s = low + 1; s < shape.strings(); s++) {
+            if (shape.fret(s) == 0) {
+                sum += s < high ? RINGS_INSIDE : 0;
+                for (Press p : presses) {
+                    sum += p.barre() && s == p.highString() + 1 ? BARRE_BESIDE_RINGING : 0;
+                }
+            }
+        }
+        return sum;
     }
 
     /** A barre with another fret inside it needs the index finger. */
@@ -265,7 +371,8 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
         return true;
     }
 
-    private static Effort effort(List<Press> presses, double ease, double silences) {
+    private static Effort effort(
+            List<Press> presses, double ease, double silences, double ringing) {
         double fingers = PER_FINGER * presses.size();
         double barres = 0;
         double spread = 0;
@@ -282,7 +389,7 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
             }
         }
         fingers += presses.get(0).finger() == 1 ? 0 : INDEX_FREE;
-        return new Effort(fingers, barres, spread, ease, silences, 0);
+        return new Effort(fingers, barres, spread, ease, silences, ringing, 0);
     }
 
     /**
@@ -296,7 +403,7 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
             return Optional.empty();
         }
         double reach = board.spanMm(shape.lowestFretted(), shape.highestFretted());
-        if (reach > hand.limitMm()) {
+        if (!hand.withinReach(board, shape.lowestFretted(), shape.highestFretted())) {
             return Optional.of(
                     "needs "
                             + Math.round(reach)

@@ -43,13 +43,34 @@ public record Hand(String name, double comfortMm) implements Playability {
         return comfortMm * LIMIT_OVER_COMFORT;
     }
 
+    /**
+     * How far a fingertip, 10 to 15 mm wide, lies from the fret wire that it presses against, or
+     * behind it: what a stretch gains, in mm (from memory).
+     */
+    private static final double FINGERTIP_MM = 5;
+
+    /** Shares of the farthest reach that two fingers have, index to little (from memory). */
+    private static final double[][] SHARES = {
+        {0, 0.6, 0.85, 1}, {0.6, 0, 0.5, 0.8}, {0.85, 0.5, 0, 0.55}, {1, 0.8, 0.55, 0}
+    };
+
+    /**
+     * Farthest that two fingers lie apart along the neck, in mm.
+     *
+     * @param a finger 1 (index) to 4 (little finger)
+     * @param b another
+     */
+    public double limitMm(int a, int b) {
+        return limitMm() * SHARES[a - 1][b - 1] + FINGERTIP_MM;
+    }
+
     @Override
     public boolean withinReach(Fretboard board, int low, int high) {
-        return board.spanMm(low, high) <= limitMm();
+        return board.spanMm(low, high) <= limitMm(1, 4);
     }
 
     @Override
     public boolean playable(Fretboard board, Shape shape) {
-        return Fingering.of(board, shape, this).isPresent();
+        return Fingering.of(board, shape, this).filter(Fingering::quick).isPresent();
     }
 }

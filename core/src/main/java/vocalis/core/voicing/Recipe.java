@@ -1,45 +1,47 @@
 package vocalis.core.voicing;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import vocalis.core.instrument.Shape;
 
 /**
- * What a family asks of a voicing; one exhaustive search serves them all. Degrees are semitones
- * above the root, 0 to 11.
+ * What a family asks of a voicing; one exhaustive search serves them all. A set of degrees is a
+ * mask of twelve bits, bit n for n semitones above the root.
  *
- * @param allowed degrees that may sound (with drones: that may be fretted)
- * @param required degrees that must sound
- * @param bass degrees that the lowest note may be
+ * @param chords the sets of degrees that may sound (with drones: that may be fretted)
+ * @param bass the degrees that the lowest note may be
  * @param voices fewest and most sounded strings
  * @param innerSilences fewest and most silent strings between sounded ones
- * @param steps semitones that neighbouring sounded strings may lie apart; empty for any above zero
+ * @param steps semitones that neighbouring sounded strings may lie apart; empty for any
  * @param opens what open strings may do
- * @param usualVoices the thickness that players take where nothing else is said
  */
 public record Recipe(
-        Set<Integer> allowed,
-        Set<Integer> required,
-        Set<Integer> bass,
+        Set<Integer> chords,
+        int bass,
         Range voices,
         Range innerSilences,
         Set<Integer> steps,
-        Opens opens,
-        int usualVoices) {
+        Opens opens) {
 
     /** What open strings may do. */
     public enum Opens {
-        /** Sound like fretted notes, where their degree is allowed. */
+        /** Sound like fretted notes: each string at least as high as the one below it. */
         AS_FRETTED,
-        /** The same, and a thicker string may sound above a thinner one. */
-        CROSSING,
         /**
-         * Ring as drones of any degree above, below or inside a fretted shape of two notes or more.
+         * The same, but an open string may lie lower or higher than its neighbours; beside a shape
+         * past the fifth fret it rings only where the hand holds three notes or more within four
+         * frets, one fewer for each silent string inside, in one place over an open bass, in two
+         * otherwise (common practice: what lies under the hand).
          */
-        DRONES,
-        /** One drone of any degree, strictly between two fretted notes. */
-        DRONE_INSIDE,
-        /** At least one must sound, and nothing lies past the fourth fret: open-position forms. */
-        OPEN_POSITION
+        CROSSING,
+        /** Any string may sound above or below its neighbours. */
+        FREE,
+        /**
+         * Ring as drones of any degree above, below or inside a fretted shape of two notes or more,
+         * wherever they lie.
+         */
+        DRONES
     }
 
     /** Both ends inclusive. */
@@ -55,38 +57,33 @@ public record Recipe(
         }
     }
 
-    /** Last fret of an open-position form. */
-    static final int OPEN_POSITION_FRETS = 4;
+    /** Any degree. */
+    static final int ALL = 0xFFF;
 
     public Recipe {
-        allowed = Set.copyOf(allowed);
-        required = Set.copyOf(required);
-        bass = Set.copyOf(bass);
+        chords = Set.copyOf(chords);
         steps = Set.copyOf(steps);
-        if (!allowed.containsAll(required) || !allowed.containsAll(bass)) {
-            throw new IllegalArgumentException(
-                    "required and bass degrees must be among the allowed ones");
+        if (chords.isEmpty() || chords.stream().anyMatch(c -> c < 1 || c > ALL)) {
+            throw new IllegalArgumentException("a recipe asks for sets of the twelve degrees");
         }
         if (voices.least() < 1) {
             throw new IllegalArgumentException("a voicing has a voice at least");
         }
     }
 
-    /** All of {@code degrees} must sound, with any of {@code bass} lowest. */
-    static Recipe all(Set<Integer> degrees, Set<Integer> bass, Range voices, int innerSilences) {
-        return new Recipe(
-                degrees,
-                degrees,
-                bass,
-                voices,
-                new Range(0, innerSilences),
-                Set.of(),
-                Opens.AS_FRETTED,
-                voices.least());
+    /** The mask of some degrees in semitones above the root. */
+    public static int mask(int... degrees) {
+        int mask = 0;
+        for (int d : degrees) {
+            mask |= 1 << d;
+        }
+        return mask;
     }
 
-    Recipe opening(Opens how) {
-        return new Recipe(allowed, required, bass, voices, innerSilences, steps, how, usualVoices);
+    /** Full chords: up to one silent string inside them, open strings where they fall. */
+    static Recipe chords(Set<Integer> chords, int bass, int least, int most) {
+        return new Recipe(
+                chords, bass, new Range(least, most), new Range(0, 1), Set.of(), Opens.CROSSING);
     }
 
     /** Whether a finished voicing satisfies the recipe; the search prunes with the same rules. */
@@ -97,72 +94,90 @@ public record Recipe(
         }
         Sounding lowest = notes.get(0);
         int own = 0;
+        int fretted = 0;
         for (int i = 0; i < notes.size(); i++) {
             Sounding n = notes.get(i);
-            int degree = degree(n, voicing.root());
-            if (!mayStand(degree, n.open())
-                    || (i > 0 && !stepAllowed(n.midi() - notes.get(i - 1).midi()))) {
+            if (i > 0
+                    && !mayFollow(
+                            notes.get(i - 1).midi(), notes.get(i - 1).open(), n.midi(), n.open())) {
                 return false;
             }
-            own |= n.open() && drones() ? 0 : 1 << degree;
+            own |= n.open() && opens == Opens.DRONES ? 0 : 1 << degree(n, voicing.root());
+            fretted += n.open() ? 0 : 1;
             lowest = n.midi() < lowest.midi() ? n : lowest;
         }
+        boolean drone = opens == Opens.DRONES;
         boolean bassFits =
-                bass.contains(degree(lowest, voicing.root()))
-                        || (opens == Opens.DRONES && lowest.open());
-        for (int degree : required) {
-            if ((own >> degree & 1) == 0) {
-                return false;
-            }
-        }
-        return bassFits && opensFit(voicing, notes);
+                (bass >> degree(lowest, voicing.root()) & 1) != 0 || drone && lowest.open();
+        return chords.contains(own)
+                && bassFits
+                && (!drone || fretted >= 2 && fretted < notes.size())
+                && (opens != Opens.CROSSING || liesUnderTheHand(voicing, fretted));
     }
 
-    private boolean opensFit(Voicing voicing, List<Sounding> notes) {
-        int open = 0;
-        for (Sounding n : notes) {
-            open += n.open() ? 1 : 0;
+    private static boolean liesUnderTheHand(Voicing voicing, int fretted) {
+        Shape shape = voicing.shape();
+        int places = 0;
+        for (int s = 0; s < shape.strings(); s++) {
+            boolean begins = shape.fret(s) > 0 && (s == 0 || shape.fret(s - 1) <= 0);
+            places += begins ? 1 : 0;
         }
-        int fretted = notes.size() - open;
+        int opens = voicing.voices() - fretted;
+        boolean openBass = shape.fret(shape.sounded().get(0)) == 0;
+        return opens == 0
+                || shape.highestFretted() <= OPEN_POSITION_FRETS
+                || fretted >= LEAST_FRETTED
+                        && mayLie(
+                                shape.lowestFretted(),
+                                shape.highestFretted(),
+                                openBass ? places + 1 : places,
+                                voicing.innerSilences());
+    }
+
+    /** Fewest fretted notes of a chord past the open position that has open strings. */
+    static final int LEAST_FRETTED = 3;
+
+    /**
+     * Whether open strings may ring beside fretted ones past the open position.
+     *
+     * @param places groups of neighbouring fretted strings, an open bass counting as one
+     * @param silences silent strings between sounded ones
+     */
+    static boolean mayLie(int lowFret, int highFret, int places, int silences) {
+        return highFret <= OPEN_POSITION_FRETS
+                || highFret - lowFret + silences < FRETS_UNDER_HAND && places <= 2;
+    }
+
+    /** Last fret of an open position. */
+    static final int OPEN_POSITION_FRETS = 5;
+
+    private static final int FRETS_UNDER_HAND = 4;
+
+    /** Whether a string may sound above the sounded string before it. */
+    boolean mayFollow(int midiBefore, boolean openBefore, int midi, boolean open) {
+        int step = midi - midiBefore;
+        if (!steps.isEmpty() && !steps.contains(step)) {
+            return false;
+        }
         return switch (opens) {
-            case AS_FRETTED, CROSSING -> true;
-            case DRONES -> open >= 1 && fretted >= 2;
-            case DRONE_INSIDE ->
-                    open == 1
-                            && fretted == 2
-                            && !notes.get(0).open()
-                            && !notes.get(notes.size() - 1).open();
-            case OPEN_POSITION ->
-                    open >= 1
-                            && fretted >= 1
-                            && voicing.shape().highestFretted() <= OPEN_POSITION_FRETS;
+            case AS_FRETTED -> step >= 0;
+            case CROSSING -> step >= 0 || open || openBefore;
+            case FREE, DRONES -> true;
         };
-    }
-
-    /** Whether open strings may be of any degree. */
-    boolean drones() {
-        return opens == Opens.DRONES || opens == Opens.DRONE_INSIDE;
-    }
-
-    /** Whether the lowest string need not sound the lowest note. */
-    boolean crosses() {
-        return drones() || opens == Opens.CROSSING;
-    }
-
-    /** Whether a note of a degree may sound on a string that is open or fretted. */
-    boolean mayStand(int degree, boolean open) {
-        return (open && drones()) || allowed.contains(degree);
-    }
-
-    /** Whether neighbouring sounded strings may lie this many semitones apart. */
-    boolean stepAllowed(int semitones) {
-        if (crosses()) {
-            return semitones != 0;
-        }
-        return semitones > 0 && (steps.isEmpty() || steps.contains(semitones));
     }
 
     static int degree(Sounding note, int root) {
         return Math.floorMod(note.midi() - root, 12);
+    }
+
+    /** Every union of one set of each list. */
+    static Set<Integer> combined(Set<Integer> stems, Set<Integer> additions) {
+        Set<Integer> all = new HashSet<>();
+        for (int stem : stems) {
+            for (int addition : additions) {
+                all.add(stem | addition);
+            }
+        }
+        return all;
     }
 }
