@@ -8,8 +8,15 @@ import vocalis.core.voicing.Voicing;
  *
  * @param voicing the voicing
  * @param fingering easiest fingering
+ * @param charge what it costs beside the form that its family is for, unitless, 0 where nothing is
+ *     asked
  */
-public record Candidate(Voicing voicing, Fingering fingering) {
+public record Candidate(Voicing voicing, Fingering fingering, double charge) {
+
+    /** One that no family offers. */
+    public Candidate(Voicing voicing, Fingering fingering) {
+        this(voicing, fingering, 0);
+    }
 
     /** Middle of the hand's position: lowest fretted fret, or 0 for open strings alone. */
     public int position() {

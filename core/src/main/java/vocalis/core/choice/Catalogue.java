@@ -1,16 +1,21 @@
 package vocalis.core.choice;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
+import vocalis.core.harmony.HeardRoot;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Playability;
+import vocalis.core.voicing.Voicing;
 import vocalis.core.voicing.VoicingSearch;
 
 /**
@@ -19,18 +24,71 @@ import vocalis.core.voicing.VoicingSearch;
  */
 public final class Catalogue {
 
-    private static final int REMEMBERED = 2000;
+    /** Candidates remembered over all queries; one takes about 400 bytes. */
+    private static final int REMEMBERED = 300_000;
+
+    /** How many of each position lead: enough for every card that is looked at. */
+    private static final int LEADING = 120;
 
     private record Query(Fretboard board, Hand hand, Family family, int root) {}
 
-    private final Map<Query, List<Candidate>> found = new ConcurrentHashMap<>();
+    /**
+     * What was found.
+     *
+     * @param all best first by effort and by what the family is for
+     * @param leading the first of each position, in the same order
+     */
+    private record Found(List<Candidate> all, List<Candidate> leading) {}
 
-    /** Every playable voicing of a family on a root (pitch class 0 to 11), unranked. */
+    private final Map<Query, Found> found = new LinkedHashMap<>(64, 0.75f, true);
+    private int remembered;
+
+    /**
+     * Every playable voicing of a family on a root (pitch class 0 to 11), best first by effort and
+     * by what the family is for.
+     */
     public List<Candidate> candidates(Fretboard board, Hand hand, Family family, int root) {
-        if (found.size() > REMEMBERED) {
-            found.clear();
+        return found(new Query(board, hand, family, root)).all;
+    }
+
+    /** Those among which a choice beside neighbours is made: the first of each position. */
+    public List<Candidate> leading(Fretboard board, Hand hand, Family family, int root) {
+        return found(new Query(board, hand, family, root)).leading;
+    }
+
+    /** The first of each position of candidates that come best first. */
+    public static List<Candidate> leading(List<Candidate> bestFirst) {
+        int[] taken = new int[64];
+        List<Candidate> out = new ArrayList<>();
+        for (Candidate c : bestFirst) {
+            int at = Math.min(c.position(), taken.length - 1);
+            if (taken[at]++ < LEADING) {
+                out.add(c);
+            }
         }
-        return found.computeIfAbsent(new Query(board, hand, family, root), Catalogue::search);
+        return List.copyOf(out);
+    }
+
+    private Found found(Query q) {
+        synchronized (found) {
+            Found known = found.get(q);
+            if (known != null) {
+                return known;
+            }
+        }
+        List<Candidate> all = search(q);
+        Found made = new Found(all, leading(all));
+        synchronized (found) {
+            if (found.put(q, made) == null) {
+                remembered += all.size();
+            }
+            Iterator<Found> oldest = found.values().iterator();
+            while (remembered > REMEMBERED && found.size() > 1) {
+                remembered -= oldest.next().all.size();
+                oldest.remove();
+            }
+        }
+        return made;
     }
 
     /** The search asks for a fingering of every shape it finishes; the one it got is kept. */
@@ -55,7 +113,14 @@ public final class Catalogue {
                     }
                 };
         return VoicingSearch.all(q.family, q.board, q.root, remembering).stream()
-                .map(v -> new Candidate(v, held.get(v.shape())))
+                .map(v -> candidate(q.family, v, held.get(v.shape())))
+                .sorted(
+                        Comparator.comparingDouble(Ranking::alone)
+                                .thenComparing(c -> c.voicing().shape().text()))
                 .toList();
+    }
+
+    private static Candidate candidate(Family family, Voicing v, Fingering f) {
+        return new Candidate(v, f, Purpose.charge(family, v) + HeardRoot.behind(v));
     }
 }

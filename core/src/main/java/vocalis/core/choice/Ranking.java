@@ -11,74 +11,63 @@ import vocalis.core.instrument.Shape;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.ShapeClass;
+import vocalis.core.voicing.Voicing;
 
 /**
- * Orders candidates: easiest and nearest first, the usual thickness preferred, then grouped by
- * shape class and spread over the neck so that the first few differ. The weights are set by hand
- * and published in docs/figures.md.
+ * Orders candidates: what the family is for ({@link Purpose}), easiest and nearest first, by their
+ * place in the key; then grouped by shape class and spread over the neck so that the first few
+ * differ. The weights are set by hand and published in docs/figures.md.
  */
 public final class Ranking {
 
-    private static final double PER_VOICE_OFF_USUAL = 0.9;
-    private static final double FIFTH_UNDER_TRIAD = 0.8;
-    private static final double PER_NOTE_OUTSIDE = 1.2;
+    private static final double PER_NOTE_OUTSIDE = 2.6;
+    private static final double DOMINANT_ON_FIVE = 0.8;
+    private static final double TRITONE_ON_FIVE = 1.0;
     private static final double PER_100_MM_TRAVEL = 0.9;
     private static final double PER_ANCHOR = 0.25;
     private static final double PER_SEMITONE_OF_REGISTER = 0.08;
     private static final double PER_FRET = 0.05;
-    private static final double PER_FRET_PAST_NINE = 0.1;
-    private static final double PER_STRING_FROM_LOWEST = 0.15;
-    private static final double PER_OPEN_STRING = 0.3;
-    private static final double OPEN_BESIDE_FRETTED = 0.35;
-    private static final double SAME_STRINGS = 0.8;
-    private static final double SAME_POSITION = 0.3;
+    private static final double PER_FRET_PAST_NINE = 0.25;
+    private static final double PER_STRING_FROM_LOWEST = 0.2;
+    private static final double EFFORT = 0.45;
+    private static final double EASY_ENOUGH = 1.5;
+    private static final double SAME_NOTES = 0.45;
+    private static final int MOST_ALIKE = 3;
+    private static final int MOST_NEAR = 2;
+    private static final double SAME_PLACE = 0.5;
+    private static final double SAME_STRINGS = 0.3;
     private static final int SPREAD = 24;
 
     private final Family family;
-    private final boolean[] inScale = new boolean[12];
+    private final int scale;
+    private final int tonic;
     private final List<Shape> neighbours;
 
     /**
-     * @param family whose usual thickness counts
+     * @param family what is chosen from
      * @param neighbours shapes before and after, to which the hand should stay near; may be empty
      * @param key whose scale the notes should be in
      */
     public Ranking(Family family, List<Shape> neighbours, Key key) {
-        for (int pc = 0; pc < 12; pc++) {
-            inScale[pc] = key.contains(pc);
-        }
         this.family = family;
+        this.scale = key.mask();
+        this.tonic = key.tonic().pitchClass();
         this.neighbours = List.copyOf(neighbours);
+    }
+
+    /** The cost of a candidate without key and neighbours, unitless; less is better. */
+    static double alone(Candidate c) {
+        return c.charge()
+                + EFFORT * Math.max(EASY_ENOUGH, c.fingering().effort())
+                + PER_FRET * c.position()
+                + PER_FRET_PAST_NINE * Math.max(0, c.position() - 9)
+                + PER_STRING_FROM_LOWEST * c.lowString();
     }
 
     /** The cost of a candidate, unitless; less is better. */
     public double cost(Candidate c) {
         Shape shape = c.voicing().shape();
-        double cost = c.fingering().effort();
-        cost += PER_VOICE_OFF_USUAL * Math.abs(c.voicing().voices() - family.usualVoices());
-        cost += PER_FRET * c.position() + PER_FRET_PAST_NINE * Math.max(0, c.position() - 9);
-        cost += PER_STRING_FROM_LOWEST * c.lowString();
-        int open = 0;
-        int outside = 0;
-        for (int string = 0; string < shape.strings(); string++) {
-            int fret = shape.fret(string);
-            if (fret >= 0) {
-                open += fret == 0 ? 1 : 0;
-                outside |=
-                        inScale[c.voicing().board().midi(string, fret) % 12]
-                                ? 0
-                                : 1 << c.voicing().board().midi(string, fret) % 12;
-            }
-        }
-        if (family == Family.TRIAD
-                && Math.floorMod(c.voicing().bass() - c.voicing().root(), 12) == 7) {
-            cost -= FIFTH_UNDER_TRIAD;
-        }
-        cost += PER_NOTE_OUTSIDE * Integer.bitCount(outside);
-        cost += PER_OPEN_STRING * open;
-        if (open > 0 && shape.highestFretted() > 4) {
-            cost += OPEN_BESIDE_FRETTED * (shape.highestFretted() - 4);
-        }
+        double cost = alone(c) + role(c.voicing());
         for (Shape n : neighbours) {
             Move move = Move.between(c.voicing().board(), n, shape);
             cost += PER_100_MM_TRAVEL * move.travelMm() / 100 / neighbours.size();
@@ -89,6 +78,34 @@ public final class Ranking {
             cost += PER_SEMITONE_OF_REGISTER * shift / 2 / neighbours.size();
         }
         return cost;
+    }
+
+    /**
+     * What a chord's place in the key asks: notes of the scale; on the fifth degree a dominant, its
+     * third included, and what stands in for one.
+     */
+    private double role(Voicing v) {
+        int notes = 0;
+        for (int string = 0; string < v.shape().strings(); string++) {
+            int fret = v.shape().fret(string);
+            notes |= fret < 0 ? 0 : 1 << v.board().midi(string, fret) % 12;
+        }
+        boolean onFive = (v.root() + 5) % 12 == tonic;
+        boolean raised = onFive && (notes >> (v.root() + 4) % 12 & 1) != 0;
+        boolean seventh = (notes >> (v.root() + 10) % 12 & 1) != 0;
+        int outside = notes & ~scale;
+        double cost = 0;
+        if (family == Family.SUBSTITUTE) {
+            boolean tritone = (notes >> (v.root() + 6) % 12 & 1) != 0;
+            cost += tritone && onFive ? -TRITONE_ON_FIVE : tritone ? TRITONE_ON_FIVE : 0;
+            // It surprises: what is outside costs half.
+            return cost + PER_NOTE_OUTSIDE / 2 * Integer.bitCount(outside);
+        }
+        if (raised) {
+            outside &= ~(1 << (v.root() + 4) % 12);
+            cost -= family == Family.EXTENDED && seventh ? DOMINANT_ON_FIVE : 0;
+        }
+        return cost + PER_NOTE_OUTSIDE * Integer.bitCount(outside);
     }
 
     /** A candidate with its cost, reckoned once. */
@@ -139,25 +156,52 @@ public final class Ranking {
     private static final class Offered {
         final Card card;
         final int strings;
+        final int notes;
         final int position;
+        final boolean opens;
+        final boolean known;
         double cost;
+        private int near;
+        private int alike;
+        private boolean sameStrings;
 
         Offered(Card card, double cost) {
             this.card = card;
             this.cost = cost;
             this.position = card.first().position();
             int bits = 0;
+            int sounding = 0;
             Shape shape = card.first().voicing().shape();
             for (int s = 0; s < shape.strings(); s++) {
-                bits |= shape.sounds(s) ? 1 << s : 0;
+                if (shape.sounds(s)) {
+                    bits |= 1 << s;
+                    sounding |= 1 << card.first().voicing().board().midi(s, shape.fret(s)) % 12;
+                }
             }
             this.strings = bits;
+            // With or without its fifth a chord is of one kind.
+            this.notes = sounding & ~(1 << (card.first().voicing().root() + 7) % 12);
+            this.opens = shape.frets().contains(0);
+            this.known = KnownForms.has(card.first().voicing());
         }
 
-        /** The charge for what a card before it already shows. */
-        double likeness(Offered shown) {
-            double charge = strings == shown.strings ? SAME_STRINGS : 0;
-            return Math.abs(position - shown.position) <= 2 ? charge + SAME_POSITION : charge;
+        /**
+         * Charges what a card before it already shows: the same kind of chord, from the second on
+         * and up to a bound; more where it lies in the same place, with open strings or without,
+         * unless it is a form that players know by heart; once, one on the same strings.
+         */
+        void charge(Offered shown) {
+            if (notes == shown.notes) {
+                boolean here = Math.abs(position - shown.position) <= 1 && opens == shown.opens;
+                near += here && !known ? 1 : 0;
+                alike++;
+                cost += here && !known && near <= MOST_NEAR ? SAME_PLACE : 0;
+                cost += alike > 1 && alike <= MOST_ALIKE ? SAME_NOTES : 0;
+            }
+            if (strings == shown.strings && !sameStrings) {
+                sameStrings = true;
+                cost += SAME_STRINGS;
+            }
         }
     }
 
@@ -174,7 +218,7 @@ public final class Ranking {
             rest.remove(next);
             out.add(next.card);
             for (Offered o : rest) {
-                o.cost += o.likeness(next);
+                o.charge(next);
             }
         }
         rest.forEach(o -> out.add(o.card));

@@ -39,6 +39,14 @@ public record HeardRoot(int root, List<Supported> ranking, boolean ambiguous, St
         ranking = List.copyOf(ranking);
     }
 
+    /**
+     * How far the root that a voicing is built for lies behind the one that is heard in it, without
+     * a key, as a share of that one's support: 0 where it is the one, at most 1.
+     */
+    public static double behind(Voicing voicing) {
+        return Support.of(Notes.of(voicing), Optional.empty()).behind(voicing.root());
+    }
+
     /** The heard root of a voicing, with or without a key. */
     public static HeardRoot of(Voicing voicing, Optional<Key> key) {
         Notes notes = Notes.of(voicing);

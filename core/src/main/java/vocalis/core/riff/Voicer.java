@@ -1,12 +1,10 @@
 package vocalis.core.riff;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
 import vocalis.core.choice.BassUnder;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
@@ -30,7 +28,6 @@ import vocalis.core.voicing.Voicing;
 final class Voicer {
 
     private static final double OTHER_STRING = 5;
-    private static final double OTHER_CLASS = 1000;
     private static final int REMEMBERED = 8192;
 
     /** All that the choice of a voicing depends on. */
@@ -149,32 +146,38 @@ final class Voicer {
         }
 
         private Candidate found() {
-            List<Candidate> all = catalogue.candidates(ask.board, ask.hand, ask.family, ask.root);
-            if (all.isEmpty()) {
+            List<Candidate> leading = catalogue.leading(ask.board, ask.hand, ask.family, ask.root);
+            if (leading.isEmpty()) {
                 return fallback();
             }
             if (ask.member.orElse(null) instanceof Member.Found chosen) {
-                ToDoubleFunction<Candidate> distance = c -> distance(c, chosen);
-                Candidate nearest =
-                        all.stream()
-                                .min(
-                                        Comparator.comparingDouble(distance)
-                                                .thenComparing(c -> c.voicing().shape().text()))
-                                .orElseThrow();
-                if (distance(nearest, chosen) < OTHER_CLASS) {
-                    return nearest;
+                Optional<Candidate> nearest = nearest(chosen);
+                if (nearest.isPresent()) {
+                    return nearest.get();
                 }
                 troubles.add(chord -> new Finding.MemberGone(chord, ask.family, ask.root));
             }
             List<Shape> near = ask.before.map(List::of).orElse(List.of());
-            return new Ranking(ask.family, near, ask.key).best(all).orElseThrow();
+            return new Ranking(ask.family, near, ask.key).best(leading).orElseThrow();
         }
 
-        private static double distance(Candidate c, Member.Found chosen) {
-            double far = c.voicing().shapeClass().equals(chosen.shapeClass()) ? 0 : OTHER_CLASS;
-            return far
-                    + OTHER_STRING * Math.abs(c.lowString() - chosen.lowString())
-                    + Math.abs(c.position() - chosen.nearFret());
+        /** The place of a shape class that lies nearest to where it was chosen. */
+        private Optional<Candidate> nearest(Member.Found chosen) {
+            Candidate best = null;
+            double least = Double.POSITIVE_INFINITY;
+            int strings = chosen.shapeClass().steps().size();
+            for (Candidate c : catalogue.candidates(ask.board, ask.hand, ask.family, ask.root)) {
+                double far =
+                        OTHER_STRING * Math.abs(c.lowString() - chosen.lowString())
+                                + Math.abs(c.position() - chosen.nearFret());
+                if (far < least
+                        && c.voicing().voices() == strings
+                        && c.voicing().shapeClass().equals(chosen.shapeClass())) {
+                    best = c;
+                    least = far;
+                }
+            }
+            return Optional.ofNullable(best);
         }
 
         private Optional<Candidate> byHand() {

@@ -7,6 +7,7 @@ import java.util.function.Consumer;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import vocalis.core.choice.Candidate;
+import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Card;
 import vocalis.core.choice.Filter;
 import vocalis.core.choice.Finder;
@@ -80,11 +81,17 @@ public final class CardOffer {
         Hand hand = model.hand();
         channel.request(
                 () -> {
-                    List<Candidate> all =
-                            model.catalogue().candidates(ground.board(), hand, wanted, root);
+                    Catalogue catalogue = model.catalogue();
+                    Ranking ranking = new Ranking(wanted, near, ground.key());
+                    if (passing.equals(Filter.NONE)) {
+                        return ranking.cards(
+                                catalogue.leading(ground.board(), hand, wanted, root));
+                    }
                     List<Candidate> kept =
-                            all.stream().filter(c -> passing.accepts(c, hand)).toList();
-                    return new Ranking(wanted, near, ground.key()).cards(kept);
+                            catalogue.candidates(ground.board(), hand, wanted, root).stream()
+                                    .filter(c -> passing.accepts(c, hand))
+                                    .toList();
+                    return ranking.cards(Catalogue.leading(kept));
                 });
     }
 

@@ -1,0 +1,75 @@
+package vocalis.core.choice;
+
+import java.util.HashSet;
+import java.util.Set;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.instrument.Instrument;
+import vocalis.core.instrument.Shape;
+import vocalis.core.instrument.Tuning;
+import vocalis.core.theory.Spelling;
+import vocalis.core.voicing.ShapeClass;
+import vocalis.core.voicing.Voicing;
+
+/**
+ * The forms that guitarists know by heart (common practice, no source): open chords, barres with
+ * their root on the two lowest strings, shells, and the four-string sevenths and ninths. A row is a
+ * root and its shapes in standard tuning; a form without open strings is known at every fret of its
+ * strings, counted from the highest.
+ */
+final class KnownForms {
+
+    private static final String ROWS =
+            """
+            C x-3-2-0-1-0 x-3-2-3-1-0 x-3-2-0-0-0 x-3-2-0-3-0 x-3-2-0-3-3 x-3-3-0-1-1 x-3-0-0-1-0
+            A x-0-2-2-2-0 x-0-2-2-1-0 x-0-2-0-2-0 x-0-2-0-1-0 x-0-2-1-2-0 x-0-2-2-3-0 x-0-2-2-0-0
+            A x-0-2-0-3-0 x-0-2-2-2-2 x-0-2-4-1-0 x-0-2-2-2-3
+            G 3-2-0-0-0-3 3-2-0-0-3-3 3-2-0-0-0-1 3-2-0-0-0-2 3-x-0-2-0-3
+            E 0-2-2-1-0-0 0-2-2-0-0-0 0-2-0-1-0-0 0-2-0-0-0-0 0-2-2-2-0-0 0-2-4-0-0-0 0-2-0-2-0-0
+            E 0-2-2-0-2-0 0-2-1-1-0-0 0-2-2-1-2-0
+            D x-x-0-2-3-2 x-x-0-2-3-1 x-x-0-2-1-2 x-x-0-2-1-1 x-x-0-2-2-2 x-x-0-2-3-3 x-x-0-2-3-0
+            D x-x-0-2-1-3 x-x-0-2-0-2
+            B x-2-1-2-0-2
+            F x-x-3-2-1-0
+            F 1-3-3-2-1-1 1-3-3-1-1-1 1-3-1-2-1-1 1-3-1-1-1-1 1-3-2-2-1-1 1-3-1-3-1-1 1-3-3-3-1-1
+            Bb x-1-3-3-3-1 x-1-3-3-2-1 x-1-3-1-3-1 x-1-3-1-2-1 x-1-3-2-3-1 x-1-3-1-4-1 x-1-3-3-4-1
+            Bb x-1-3-3-1-1 x-1-3-3-3-3
+            G 3-x-3-4-x-x 3-x-3-3-x-x 3-x-4-4-x-x 3-x-3-4-3-x 3-x-3-3-3-x 3-x-4-4-3-x 3-x-3-3-2-x
+            G 3-x-3-4-5-x
+            C x-3-2-3-x-x x-3-1-3-x-x x-3-2-4-x-x x-3-2-3-3-x x-3-2-3-3-3 x-3-1-3-3-x x-3-2-4-3-x
+            C x-3-2-3-4-x x-3-2-3-2-x x-3-4-3-4-x
+            B x-2-3-2-3-x x-2-3-4-3-x
+            F x-x-3-2-1-1 x-x-3-1-1-1
+            D x-x-0-1-0-1
+            A 5-7-9-x-x-x
+            D x-5-7-9-x-x
+            C x-x-x-5-5-3 x-x-x-9-8-8 x-x-5-5-5-x x-x-x-5-4-3 x-x-x-8-8-8 x-x-5-5-4-x
+            """;
+
+    /** A form on its strings: how many there are from its lowest one up. */
+    private record Form(ShapeClass shape, int stringsUp) {
+        static Form of(Voicing v) {
+            int lowest = v.shape().sounded().get(0);
+            return new Form(v.shapeClass(), v.shape().strings() - lowest);
+        }
+    }
+
+    private static final Set<Form> ALL = new HashSet<>();
+
+    static {
+        Fretboard standard = new Fretboard(Instrument.of(Tuning.STANDARD), 0);
+        for (String row : ROWS.strip().split("\n")) {
+            String[] words = row.strip().split(" +");
+            int root = Spelling.parse(words[0]).pitchClass();
+            for (int i = 1; i < words.length; i++) {
+                ALL.add(Form.of(new Voicing(Shape.parse(words[i]), standard, root)));
+            }
+        }
+    }
+
+    private KnownForms() {}
+
+    /** Whether a voicing is one of them, wherever it lies. */
+    static boolean has(Voicing v) {
+        return ALL.contains(Form.of(v));
+    }
+}

@@ -1,0 +1,290 @@
+package vocalis.core.choice;
+
+import java.util.List;
+import vocalis.core.instrument.Shape;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Sounding;
+import vocalis.core.voicing.Voicing;
+
+/**
+ * What a family is for, as a charge on a voicing: 0 for the form that players think of first, more
+ * the farther from it, whichever key and neighbours. Set by hand after common practice and
+ * published in docs/figures.md.
+ */
+final class Purpose {
+
+    private static final double KNOWN = -2.0;
+    private static final int POWER = mask(0, 7);
+    private static final int MAJOR = mask(0, 4, 7);
+    private static final int MINOR = mask(0, 3, 7);
+
+    private final Voicing v;
+    private final int[] degrees;
+    private final int all;
+    private final int own;
+    private final int opens;
+    private final int bass;
+
+    private Purpose(Voicing v) {
+        this.v = v;
+        List<Sounding> notes = v.soundings();
+        degrees = new int[notes.size()];
+        int sounding = 0;
+        int fretted = 0;
+        int open = 0;
+        for (int i = 0; i < degrees.length; i++) {
+            degrees[i] = Math.floorMod(notes.get(i).midi() - v.root(), 12);
+            sounding |= 1 << degrees[i];
+            fretted |= notes.get(i).open() ? 0 : 1 << degrees[i];
+            open += notes.get(i).open() ? 1 : 0;
+        }
+        all = sounding;
+        own = fretted;
+        opens = open;
+        bass = Math.floorMod(v.bass() - v.root(), 12);
+    }
+
+    /** The charge of a voicing in a family. */
+    static double charge(Family family, Voicing v) {
+        Purpose p = new Purpose(v);
+        return switch (family) {
+            case POWER -> p.power();
+            case FOURTH -> p.fourth();
+            case THIRD -> p.third();
+            case OCTAVE -> p.octave();
+            case TRIAD -> p.triad();
+            case SUSPENDED -> p.suspended();
+            case EXTENDED -> p.extended();
+            case DRONE -> p.drone();
+            case SUBSTITUTE -> p.substitute();
+        };
+    }
+
+    private static int mask(int... degrees) {
+        int mask = 0;
+        for (int d : degrees) {
+            mask |= 1 << d;
+        }
+        return mask;
+    }
+
+    private boolean has(int degree) {
+        return (all >> degree & 1) != 0;
+    }
+
+    private int voices() {
+        return degrees.length;
+    }
+
+    /** 1-5-8 on neighbouring strings, then the bare fifth, then stacks. */
+    private double power() {
+        boolean neighbours = v.innerSilences() == 0;
+        boolean plain =
+                voices() == 3
+                        && neighbours
+                        && degrees[0] == 0
+                        && degrees[1] == 7
+                        && degrees[2] == 0;
+        if (plain) {
+            return -0.3;
+        }
+        return ringsPastOpenPosition()
+                + (voices() == 2 && neighbours ? 0.4 : 0.9 + 0.3 * Math.abs(voices() - 3));
+    }
+
+    private double fourth() {
+        return 0.9 * (voices() - 2) + ringsPastOpenPosition();
+    }
+
+    /**
+     * The close third on two strings, then its sixth and tenth, then doublings and sixths above.
+     */
+    private double third() {
+        if (voices() > 2) {
+            return 1.2 + 0.4 * (voices() - 3) + ringsPastOpenPosition();
+        }
+        int span = v.midi().get(1) - v.midi().get(0);
+        boolean tenth = span > 12 && bass == 0;
+        double form = has(8) || has(9) ? 1.0 : span <= 4 ? 0 : tenth ? -0.4 : 0.2;
+        return form + ringsPastOpenPosition();
+    }
+
+    /** Two notes across one or two silent strings; a string ringing inside; unisons. */
+    private double octave() {
+        if (opens == 0 && voices() == 2) {
+            return v.midi().get(0).equals(v.midi().get(1)) ? 1.0 : 0;
+        }
+        boolean plain = all == 1;
+        return plain ? 0.9 : 0.8 + 0.3 * Math.abs(voices() - 3);
+    }
+
+    /** Closed on three neighbouring strings, above all 5-1-3; the full barre and open forms. */
+    private double triad() {
+        double type = all == MAJOR || all == MINOR ? 0 : 1.6;
+        boolean five13 = voices() == 3 && v.innerSilences() == 0 && bass == 7;
+        return type + form(type == 0) - (five13 ? 0.6 : 0);
+    }
+
+    /** Suspensions and added ninths, in thin and full forms, over their root. */
+    private double suspended() {
+        double cost = bass == 0 ? 0 : bass == 7 ? 0.7 : 1.6;
+        boolean suspended = all == mask(0, 2, 7) || all == mask(0, 5, 7);
+        boolean added = all == mask(0, 2, 4, 7) || all == mask(0, 2, 3, 7);
+        boolean sixth = all == mask(0, 4, 7, 9) || all == mask(0, 3, 7, 9);
+        boolean sharp = all == mask(0, 6, 7) || all == mask(0, 7, 9);
+        boolean sixNine = all == mask(0, 2, 4, 7, 9);
+        cost += suspended ? 0 : added ? 0.1 : sixth || sixNine ? 0.3 : sharp ? 0.6 : 1.4;
+        return cost + form(suspended || added || sixth);
+    }
+
+    /** Sevenths that have a third, with or without fifth; then ninths; then the rest. */
+    private double extended() {
+        double cost = bass == 0 ? 0 : bass == 7 ? 0.9 : 1.6;
+        boolean third = has(3) || has(4);
+        boolean seventh = has(10) || has(11);
+        int rest = all & ~mask(0, 3, 4, 7, 10, 11);
+        if (third && seventh) {
+            cost += tensions(rest);
+        } else if (has(5) && has(10)) {
+            cost += (rest & ~mask(5)) == 0 ? 0.2 : 1.2;
+        } else if (all == mask(0, 3, 6) || all == mask(0, 4, 8) || all == mask(0, 3, 6, 9)) {
+            cost += 0.6;
+        } else {
+            cost += voices() == 2 ? 1.0 : 1.3;
+        }
+        boolean plain = third && seventh && rest == 0 && !(has(3) && has(4));
+        return cost + form(plain || (all & ~mask(7)) == mask(0, 5, 10));
+    }
+
+    private double tensions(int rest) {
+        if (has(3) && has(4)) {
+            return rest == 0 ? 0.1 : 1.2;
+        }
+        double cost = has(3) && has(11) ? 0.6 : 0;
+        if (rest == mask(9) || rest == mask(2, 9)) {
+            return cost + 0.4;
+        }
+        if (rest == mask(2) || rest == mask(6) && has(3)) {
+            return cost + 0.2;
+        }
+        if (rest == mask(1) || rest == mask(6) || rest == mask(8)) {
+            return cost + 0.6;
+        }
+        if ((rest & mask(5)) != 0) {
+            return cost + (has(4) ? 1.5 : 0.6);
+        }
+        return cost + (rest == 0 ? 0 : 1.0);
+    }
+
+    /**
+     * How near a chord is to a form that players know by heart: every string from the root up in
+     * open position or under a barre at the root, three or four neighbouring strings, a bass with
+     * the rest a string away.
+     *
+     * @param plain whether it is a chord that is known in its full forms
+     */
+    private double form(boolean plain) {
+        if (voices() > 2 && KnownForms.has(v)) {
+            return voices() < 5 ? KNOWN : opens > 0 ? KNOWN - 1.1 : KNOWN - 0.4;
+        }
+        Shape shape = v.shape();
+        int bassString = shape.sounded().get(0);
+        int bassFret = shape.fret(bassString);
+        boolean gap = v.innerSilences() == 1 && !shape.sounds(bassString + 1) && bassFret > 0;
+        boolean closed = v.innerSilences() == 0;
+        boolean reachesTop = shape.sounds(shape.strings() - 1) && bass == 0 && voices() >= 4;
+        if (opens > 0) {
+            if (shape.highestFretted() > 4) {
+                return ringsPastOpenPosition() + 0.6;
+            }
+            if (reachesTop && knownByHeart() && (closed || gap)) {
+                return (closed ? -1.0 : -0.7)
+                        + (plain ? 0 : 0.4)
+                        + (shape.highestFretted() == 4 ? 0.3 : 0);
+            }
+            return 0.6 + (shape.sounds(shape.strings() - 1) ? 0 : 0.5) + (bass == 0 ? 0 : 0.3);
+        }
+        boolean underBarre = bassFret == shape.lowestFretted();
+        if (reachesTop && closed && voices() >= 5) {
+            return underBarre ? plain ? -1.0 : 0.2 : 0.6;
+        }
+        if (closed) {
+            return voices() <= 4 ? reachesTop ? -0.3 : 0 : 0.4;
+        }
+        return gap && bass == 0 && voices() <= 4 ? -0.3 : 0.9;
+    }
+
+    /**
+     * Fingers in one place or two, or single ones; not one below an open string and the rest above
+     * it.
+     */
+    private boolean knownByHeart() {
+        int groups = 0;
+        int first = 0;
+        int largest = 0;
+        int size = 0;
+        for (int s = 0; s < v.shape().strings(); s++) {
+            boolean held = v.shape().fret(s) > 0;
+            groups += held && size == 0 ? 1 : 0;
+            size = held ? size + 1 : 0;
+            largest = Math.max(largest, size);
+            first = groups == 1 ? Math.max(first, size) : first;
+        }
+        return groups <= 1 || groups == 2 && (first > 1 || largest == 1) || largest == 1;
+    }
+
+    /** Open strings belong beside a shape in open position, or to the drones. */
+    private double ringsPastOpenPosition() {
+        return opens > 0 && v.shape().highestFretted() > 4 ? 1.6 : 0;
+    }
+
+    /** A shape that slides on neighbouring strings under strings that ring above or below it. */
+    private double drone() {
+        int first = -1;
+        int last = -1;
+        int held = 0;
+        for (int s = 0; s < v.shape().strings(); s++) {
+            if (v.shape().fret(s) > 0) {
+                first = first < 0 ? s : first;
+                last = s;
+                held++;
+            }
+        }
+        int inside = last - first + 1 - held;
+        int above = 0;
+        for (int s = last + 1; s < v.shape().strings(); s++) {
+            above += v.shape().fret(s) == 0 ? 1 : 0;
+        }
+        // The power chord that players slide, then triads, thirds and octaves.
+        boolean plain =
+                held == 3
+                        && inside == 0
+                        && own == POWER
+                        && degrees[indexOf(first)] == 0
+                        && degrees[indexOf(last)] == 0;
+        double cost = plain ? -1.0 : own == POWER || own == MAJOR || own == MINOR ? 0 : 0.5;
+        cost += 0.7 * inside + (v.innerSilences() > 0 ? 0.7 : 0);
+        // In open position it is a chord of its own, not a shape that slides.
+        cost += v.shape().lowestFretted() <= 1 ? 1.2 : 0;
+        cost += voices() > 5 ? 0.1 : 0.3 * (5 - voices());
+        cost += above == opens ? 0 : above == 0 ? 0.6 : 0.3;
+        boolean rootUnder = bass == 0 || degrees[indexOf(first)] == 0;
+        return cost + (rootUnder ? 0 : 0.7);
+    }
+
+    /** Where a string stands among the sounded ones. */
+    private int indexOf(int string) {
+        return v.shape().sounded().indexOf(string);
+    }
+
+    /** The seventh a tritone away, then the triads and sevenths on the other notes. */
+    private double substitute() {
+        boolean tritone = has(6) && has(10) && has(4);
+        boolean known = KnownForms.has(new Voicing(v.shape(), v.board(), (v.root() + 6) % 12));
+        double cost = tritone ? known ? -1.2 : 0 : 0.8;
+        cost += Integer.bitCount(all) >= 4 && !tritone ? 0.3 : 0;
+        boolean position = v.shape().highestFretted() <= 4;
+        cost += opens == 0 ? 0 : position ? 0.5 : ringsPastOpenPosition();
+        return cost + 0.3 * v.innerSilences() + 0.4 * Math.max(0, voices() - 4);
+    }
+}
