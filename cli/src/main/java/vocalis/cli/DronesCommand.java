@@ -24,7 +24,9 @@ final class DronesCommand implements Callable<Integer> {
 
     @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
 
-    @Mixin private GroundOptions ground;
+    @Mixin private NeckOptions ground;
+
+    @Mixin private JsonOption json;
 
     @Option(
             names = "--mode",
@@ -49,7 +51,7 @@ final class DronesCommand implements Callable<Integer> {
         }
         for (DroneMap.Cell c : map.rows().get(ground.capo()).cells()) {
             int best = map.rescue(c.key().tonic().pitchClass());
-            if (ground.json()) {
+            if (json.on()) {
                 ObjectNode n = mapper.createObjectNode();
                 n.put("key", c.key().tonic().ascii() + " " + m.name()).put("capo", c.capo());
                 ArrayNode roles = n.putArray("strings");

@@ -17,7 +17,6 @@ import vocalis.core.arrange.Controls;
 import vocalis.core.choice.PlainPower;
 import vocalis.core.harmony.ChordNamer;
 import vocalis.core.harmony.HeardRoot;
-import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
@@ -44,7 +43,11 @@ final class GainCommand implements Callable<Integer> {
     @Parameters(paramLabel = "SHAPE", description = "Frets from the lowest string, x-4-2-x-x-x.")
     private String shape;
 
-    @Mixin private GroundOptions options;
+    @Mixin private NeckOptions options;
+
+    @Mixin private KeyOption keyed;
+
+    @Mixin private JsonOption json;
 
     @Option(
             names = "--tone",
@@ -59,10 +62,10 @@ final class GainCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         Voicing v = new Voicing(Shape.parse(shape), options.board(), 0);
-        Optional<Key> key = options.key();
+        Optional<Key> key = keyed.key();
         Ground ground =
                 new Ground(
-                        Instrument.of(options.tuning()),
+                        options.instrument(),
                         options.capo(),
                         key.orElseGet(() -> Key.parse("C major")),
                         tone,
@@ -71,7 +74,7 @@ final class GainCommand implements Callable<Integer> {
         double[] cents = pure ? GainReadings.pure(v, root) : new double[0];
         GainReadings.Against a = new GainReadings().of(v, root, ground, Controls.USUAL, cents);
         PrintWriter out = spec.commandLine().getOut();
-        if (options.json()) {
+        if (json.on()) {
             out.println(MAPPER.writeValueAsString(json(v, root, a, key)));
         } else {
             words(out, v, a, key, cents);

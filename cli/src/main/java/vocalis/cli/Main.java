@@ -3,6 +3,7 @@ package vocalis.cli;
 import java.io.PrintWriter;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import vocalis.core.voicing.Family;
 
 /** The command line. Exit 0, or 2 for bad input with one line on standard error. */
 @Command(
@@ -12,6 +13,7 @@ import picocli.CommandLine.Command;
         subcommands = {
             NameCommand.class,
             VoicingsCommand.class,
+            SeriesCommand.class,
             DronesCommand.class,
             GainCommand.class,
             RenderCommand.class
@@ -34,20 +36,39 @@ public final class Main implements Runnable {
     /** The same with its standard output elsewhere; null for the process's own. */
     static int run(PrintWriter out, String... args) {
         CommandLine line = new CommandLine(new Main()).setCaseInsensitiveEnumValuesAllowed(true);
+        line.registerConverter(Family.class, new FamilyConverter());
         if (out != null) {
             line.setOut(out);
         }
         line.setExecutionExceptionHandler(
                 (e, commandLine, result) -> {
-                    commandLine.getErr().println("vocalis: " + e.getMessage());
+                    commandLine.getErr().println("vocalis: " + line(e));
                     return 2;
                 });
         line.setParameterExceptionHandler(
                 (e, a) -> {
-                    e.getCommandLine().getErr().println("vocalis: " + e.getMessage());
+                    boolean command =
+                            e.getCommandLine() == line && a.length > 0 && !a[0].startsWith("-");
+                    if (command) {
+                        line.getErr()
+                                .println(
+                                        "vocalis: \""
+                                                + a[0]
+                                                + "\" is no command and no file; commands are "
+                                                + String.join(
+                                                        ", ", line.getSubcommands().keySet()));
+                        return 2;
+                    }
+                    e.getCommandLine().getErr().println("vocalis: " + line(e));
                     return 2;
                 });
         return line.execute(args);
+    }
+
+    /** What went wrong, in one line. */
+    private static String line(Exception e) {
+        String message = e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage();
+        return message.lines().findFirst().orElse(message);
     }
 
     @Override

@@ -47,7 +47,13 @@ final class NameCommand implements Callable<Integer> {
                     "Frets from the lowest string, x-5-7-7-x-x; - reads shapes from standard input.")
     private List<String> shapes;
 
-    @Mixin private GroundOptions ground;
+    @Mixin private NeckOptions neck;
+
+    @Mixin private KeyOption keyed;
+
+    @Mixin private HandOption hand;
+
+    @Mixin private JsonOption json;
 
     @Option(names = "--pedal", paramLabel = "D", description = "A bass under every shape.")
     private String pedal;
@@ -55,35 +61,55 @@ final class NameCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         PrintWriter out = spec.commandLine().getOut();
+        int code = 0;
         if (shapes.equals(List.of("-"))) {
             BufferedReader in =
                     new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
             for (String line = in.readLine(); line != null; line = in.readLine()) {
-                if (!line.isBlank()) {
-                    out.println(json(line.strip()));
+                if (!line.isBlank() && !answered(line.strip(), out)) {
+                    code = 2;
                 }
             }
         } else {
             for (String shape : shapes) {
-                out.println(ground.json() ? json(shape) : words(shape));
+                out.println(json.on() ? json(shape) : words(shape));
             }
         }
         out.flush();
-        return 0;
+        return code;
+    }
+
+    /** Answers a line in its place, a bad one with what is wrong with it. */
+    private boolean answered(String line, PrintWriter out) throws IOException {
+        boolean good = true;
+        String answer;
+        try {
+            answer = json(line);
+        } catch (IllegalArgumentException e) {
+            good = false;
+            answer =
+                    MAPPER.writeValueAsString(
+                            MAPPER.createObjectNode()
+                                    .put("shape", line)
+                                    .put("error", e.getMessage()));
+        }
+        out.println(answer);
+        out.flush();
+        return good;
     }
 
     private Voicing voicing(String text) {
-        return new Voicing(Shape.parse(text), ground.board(), 0);
+        return new Voicing(Shape.parse(text), neck.board(), 0);
     }
 
     private Optional<String> overPedal(Voicing v) {
         return Optional.ofNullable(pedal)
-                .map(p -> ChordNamer.over(v, Spelling.parse(p).pitchClass(), ground.key()).ascii());
+                .map(p -> ChordNamer.over(v, Spelling.parse(p).pitchClass(), keyed.key()).ascii());
     }
 
     private String json(String text) throws IOException {
         Voicing v = voicing(text);
-        Optional<Key> key = ground.key();
+        Optional<Key> key = keyed.key();
         HeardRoot heard = HeardRoot.of(v, key);
         ObjectNode n = MAPPER.createObjectNode();
         n.put("shape", v.shape().text());
@@ -95,6 +121,8 @@ final class NameCommand implements Callable<Integer> {
         }
         n.put("heardRoot", spell(heard.root(), key).ascii());
         n.put("ambiguous", heard.ambiguous());
+        key.ifPresent(k -> n.put("key", k.tonic().ascii() + " " + k.mode().name()));
+        Hands.put(n, v, hand.hand());
         overPedal(v).ifPresent(p -> n.put("overPedal", p));
         ArrayNode readings = n.putArray("readings");
         for (Reading r : Reading.all(v, key)) {
@@ -118,9 +146,10 @@ final class NameCommand implements Callable<Integer> {
     private String words(String text) {
         Voicing v = voicing(text);
         List<String> lines = new ArrayList<>();
-        List<Reading> readings = Reading.all(v, ground.key());
+        List<Reading> readings = Reading.all(v, keyed.key());
         lines.add(v.shape().text() + "  " + readings.get(0).name());
-        lines.add("  " + HeardRoot.of(v, ground.key()).reason());
+        lines.add("  " + HeardRoot.of(v, keyed.key()).reason() + " Named " + keyed.assumed() + ".");
+        lines.add("  " + Hands.words(v, hand.hand()));
         for (Reading r : readings) {
             String degrees =
                     r.degrees().stream().map(Degree::symbol).collect(Collectors.joining(" "));

@@ -11,7 +11,6 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Chords;
 import vocalis.core.riff.Ground;
@@ -67,7 +66,7 @@ final class RenderCommand implements Callable<Integer> {
             description = "How long a shape is left to ring.")
     private double seconds;
 
-    @Mixin private GroundOptions options;
+    @Mixin private NeckOptions options;
 
     @Option(
             names = "--treatment",
@@ -94,6 +93,8 @@ final class RenderCommand implements Callable<Integer> {
             throw new IllegalArgumentException(
                     "name a riff's file, or a shape with --shape, and not both");
         }
+        refuse(file != null, "a riff's file", "--tuning", "--capo", "--seconds");
+        refuse(shape != null, "--shape", "--treatment", "--times");
         if (file != null && SafeFiles.same(file, out)) {
             throw new IllegalArgumentException(
                     "the sound would be written over the riff " + file + "; name another file");
@@ -108,6 +109,15 @@ final class RenderCommand implements Callable<Integer> {
         return 0;
     }
 
+    /** Options that would do nothing are refused. */
+    private void refuse(boolean given, String beside, String... options) {
+        for (String o : options) {
+            if (given && spec.commandLine().getParseResult().hasMatchedOption(o)) {
+                throw new IllegalArgumentException(o + " does nothing beside " + beside);
+            }
+        }
+    }
+
     private float[] shape() {
         if (!(seconds > 0 && seconds <= 120)) {
             throw new IllegalArgumentException(
@@ -116,9 +126,9 @@ final class RenderCommand implements Callable<Integer> {
         Voicing v = new Voicing(Shape.parse(shape), options.board(), 0);
         Ground ground =
                 new Ground(
-                        Instrument.of(options.tuning()),
+                        options.instrument(),
                         options.capo(),
-                        options.key().orElseGet(() -> Key.parse("C major")),
+                        Key.parse("C major"),
                         Optional.ofNullable(tone).orElse(Tone.GAIN),
                         Pitch.STANDARD_A4_HZ);
         return OfflineRender.shape(v.shape(), ground, seconds);

@@ -38,39 +38,64 @@ final class VoicingsCommand implements Callable<Integer> {
             names = "--family",
             required = true,
             paramLabel = "F",
-            description = "${COMPLETION-CANDIDATES}")
+            description =
+                    "1 power, 2 fourth, 3 third, 4 octave, 5 triad, 6 suspended, 7 extended,"
+                            + " 8 drone, 9 substitute; the digit or the name.")
     private Family family;
 
     @Option(
-            names = "--hand",
-            defaultValue = "medium",
-            paramLabel = "H",
-            description = "small, medium or large.")
-    private String hand;
+            names = "--first",
+            defaultValue = "0",
+            paramLabel = "N",
+            description = "Only the first N shapes; all of them unless said otherwise.")
+    private int first;
 
-    @Mixin private GroundOptions ground;
+    @Mixin private NeckOptions neck;
+
+    @Mixin private KeyOption keyed;
+
+    @Mixin private HandOption hand;
+
+    @Mixin private JsonOption json;
 
     @Override
     public Integer call() throws IOException {
         PrintWriter out = spec.commandLine().getOut();
+        if (first < 0) {
+            throw new IllegalArgumentException("--first is 0 for all, or more, but is " + first);
+        }
         Spelling spelled = Spelling.parse(root);
-        Hand player = GroundOptions.hand(hand);
-        Key key = ground.key().orElseGet(() -> new Key(spelled, Mode.named("minor").orElseThrow()));
+        Hand player = hand.hand();
+        Key key = keyed.key().orElseGet(() -> new Key(spelled, Mode.named("minor").orElseThrow()));
         List<Candidate> all =
-                new Catalogue().candidates(ground.board(), player, family, spelled.pitchClass());
+                new Catalogue().candidates(neck.board(), player, family, spelled.pitchClass());
+        if (!json.on()) {
+            out.printf(
+                    "%d voicings of %s, %s, in %s%s, a %s hand%n",
+                    all.size(),
+                    spelled.symbol(),
+                    family.label(),
+                    key.symbol(),
+                    keyed.key().isEmpty() ? " (assumed)" : "",
+                    player.name());
+        }
         ObjectMapper mapper = new ObjectMapper();
+        int printed = 0;
         for (Card card : new Ranking(family, List.of(), key).cards(all)) {
             for (Candidate c : card.places()) {
+                if (first > 0 && printed++ >= first) {
+                    break;
+                }
                 String shape = c.voicing().shape().text();
                 String name = Readout.nameOf(c.voicing(), key).ascii();
-                if (ground.json()) {
+                if (json.on()) {
                     ObjectNode n = mapper.createObjectNode();
                     n.put("shape", shape).put("name", name).put("class", card.shapeClass().text());
-                    n.put("fingers", c.fingering().inWords());
-                    n.put("reachMm", Math.round(c.fingering().reachMm()));
+                    n.put("key", key.tonic().ascii() + " " + key.mode().name());
+                    Hands.put(n, c.voicing(), player);
                     out.println(mapper.writeValueAsString(n));
                 } else {
-                    out.printf("%-20s %-18s %s%n", shape, name, c.fingering().inWords());
+                    out.printf("%-20s %-18s %s%n", shape, name, Hands.words(c.voicing(), player));
                 }
             }
         }

@@ -25,6 +25,6 @@ public record Candidate(Voicing voicing, Fingering fingering, double charge) {
 
     /** Lowest sounded string. */
     public int lowString() {
-        return voicing.shape().sounded().get(0);
+        return voicing.shape().lowestSounded();
     }
 }

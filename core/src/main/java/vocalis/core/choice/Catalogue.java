@@ -102,6 +102,11 @@ public final class Catalogue {
                     }
 
                     @Override
+                    public boolean mayHold(int[] frets, int decided) {
+                        return q.hand.mayHold(frets, decided);
+                    }
+
+                    @Override
                     public boolean playable(Fretboard board, Shape shape) {
                         if (held.containsKey(shape)) {
                             return true;
@@ -113,12 +118,22 @@ public final class Catalogue {
                     }
                 };
         return VoicingSearch.all(q.family, q.board, q.root, remembering).stream()
-                .map(v -> candidate(q.family, v, held.get(v.shape())))
-                .sorted(
-                        Comparator.comparingDouble(Ranking::alone)
-                                .thenComparing(c -> c.voicing().shape().text()))
+                .map(v -> Weighed.of(candidate(q.family, v, held.get(v.shape()))))
+                .sorted(BEST_FIRST)
+                .map(Weighed::candidate)
                 .toList();
     }
+
+    /** A candidate with its cost, reckoned once. */
+    private record Weighed(Candidate candidate, double cost) {
+        static Weighed of(Candidate c) {
+            return new Weighed(c, Ranking.alone(c));
+        }
+    }
+
+    private static final Comparator<Weighed> BEST_FIRST =
+            Comparator.comparingDouble(Weighed::cost)
+                    .thenComparing(w -> w.candidate.voicing().shape().text());
 
     private static Candidate candidate(Family family, Voicing v, Fingering f) {
         return new Candidate(v, f, Purpose.charge(family, v) + HeardRoot.behind(v));

@@ -48,8 +48,7 @@ final class KnownForms {
     /** A form on its strings: how many there are from its lowest one up. */
     private record Form(ShapeClass shape, int stringsUp) {
         static Form of(Voicing v) {
-            int lowest = v.shape().sounded().get(0);
-            return new Form(v.shapeClass(), v.shape().strings() - lowest);
+            return new Form(v.shapeClass(), v.shape().strings() - v.shape().lowestSounded());
         }
     }
 

@@ -188,7 +188,7 @@ final class Purpose {
             return voices() < 5 ? KNOWN : opens > 0 ? KNOWN - 1.1 : KNOWN - 0.4;
         }
         Shape shape = v.shape();
-        int bassString = shape.sounded().get(0);
+        int bassString = shape.lowestSounded();
         int bassFret = shape.fret(bassString);
         boolean gap = v.innerSilences() == 1 && !shape.sounds(bassString + 1) && bassFret > 0;
         boolean closed = v.innerSilences() == 0;

@@ -3,7 +3,6 @@ package vocalis.core.hands;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.TreeMap;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 
@@ -113,16 +112,16 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
     /** The easiest fingering in which the given presses stay as they are. */
     static Optional<Fingering> of(Fretboard board, Shape shape, Hand hand, List<Press> staying) {
         Fingering best = withFingers(board, shape, hand, staying);
-        Fingering thumb = withThumb(board, shape, hand, staying);
         // Beside a held string 5 the thumb is a last resort.
-        boolean wanted = shape.strings() > 1 && shape.fret(1) <= 0;
-        boolean over = thumb != null && (best == null || wanted && thumb.effort() < best.effort());
+        boolean thumbWanted = best == null || shape.strings() > 1 && shape.fret(1) <= 0;
+        Fingering thumb = thumbWanted ? withThumb(board, shape, hand, staying) : null;
+        boolean over = thumb != null && (best == null || thumb.effort() < best.effort());
         return Optional.ofNullable(over ? thumb : best);
     }
 
     private static Fingering withFingers(
             Fretboard board, Shape shape, Hand hand, List<Press> staying) {
-        double silences = INNER_SILENCE * innerSilences(shape);
+        double silences = INNER_SILENCE * shape.innerSilences();
         int low = shape.lowestFretted();
         if (low == 0) {
             return new Fingering(List.of(), new Effort(0, 0, 0, 0, silences, 0, 0), 0);
@@ -131,35 +130,43 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
         if (!hand.withinReach(board, low, high)) {
             return null;
         }
-        if (fewestFingers(shape) > 4) {
+        if (fewestFingers(frets(shape), 0, shape.strings()) > 4) {
             return null;
         }
-        TreeMap<Integer, List<Integer>> byFret = new TreeMap<>();
-        for (int string : shape.sounded()) {
-            if (shape.fret(string) > 0) {
-                byFret.computeIfAbsent(shape.fret(string), f -> new ArrayList<>()).add(string);
-            }
-        }
-        List<List<Press>> cuts = new ArrayList<>();
-        cut(shape, new ArrayList<>(byFret.entrySet()), 0, new ArrayList<>(), cuts);
         Search search = new Search(board, shape, hand, silences, staying);
-        cuts.forEach(search::tryRuns);
+        search.cut(low, 0);
         return search.best;
     }
 
-    /** Fingers that a shape takes when every finger lies as far as it can. */
-    private static int fewestFingers(Shape shape) {
+    /**
+     * Whether four fingers, and the thumb on the lowest string, may hold what is decided so far:
+     * every finger lies as far as it can, and more strings only want more.
+     */
+    static boolean mayHold(int[] frets, int decided) {
+        return fewestFingers(frets, 0, decided) <= 4
+                || frets[0] > 0 && fewestFingers(frets, 1, decided) <= 4;
+    }
+
+    private static int[] frets(Shape shape) {
+        int[] frets = new int[shape.strings()];
+        for (int s = 0; s < frets.length; s++) {
+            frets[s] = shape.fret(s);
+        }
+        return frets;
+    }
+
+    private static int fewestFingers(int[] frets, int from, int to) {
         int fingers = 0;
-        for (int s = 0; s < shape.strings(); s++) {
-            int fret = shape.fret(s);
+        for (int s = from; s < to; s++) {
+            int fret = frets[s];
             if (fret <= 0) {
                 continue;
             }
             int before = s - 1;
-            while (before >= 0 && shape.fret(before) > fret) {
+            while (before >= from && frets[before] > fret) {
                 before--;
             }
-            fingers += before >= 0 && shape.fret(before) == fret ? 0 : 1;
+            fingers += before >= from && frets[before] == fret ? 0 : 1;
         }
         return fingers;
     }
@@ -176,7 +183,9 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
     private static Fingering withThumb(
             Fretboard board, Shape shape, Hand hand, List<Press> staying) {
         int fret = shape.fret(0);
-        if (fret <= 0 || fret > LAST_THUMB_FRET || fret > shape.highestFretted()) {
+        if (fret <= 0
+                || fret > LAST_THUMB_FRET
+                || fewestFingers(frets(shape), 1, shape.strings()) > 4) {
             return null;
         }
         Shape rest = shape.with(0, Shape.SILENT);
@@ -214,64 +223,10 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
         return finger;
     }
 
-    private static int innerSilences(Shape shape) {
-        List<Integer> sounded = shape.sounded();
-        if (sounded.isEmpty()) {
-            return 0;
-        }
-        return sounded.get(sounded.size() - 1) - sounded.get(0) + 1 - sounded.size();
-    }
-
-    private static void cut(
-            Shape shape,
-            List<java.util.Map.Entry<Integer, List<Integer>>> frets,
-            int index,
-            List<Press> soFar,
-            List<List<Press>> out) {
-        if (soFar.size() > 4) {
-            return;
-        }
-        if (index == frets.size()) {
-            out.add(List.copyOf(soFar));
-            return;
-        }
-        cutFret(shape, frets, index, 0, soFar, out);
-    }
-
-    private static void cutFret(
-            Shape shape,
-            List<java.util.Map.Entry<Integer, List<Integer>>> frets,
-            int index,
-            int from,
-            List<Press> soFar,
-            List<List<Press>> out) {
-        int fret = frets.get(index).getKey();
-        List<Integer> strings = frets.get(index).getValue();
-        if (from == strings.size()) {
-            cut(shape, frets, index + 1, soFar, out);
-            return;
-        }
-        for (int to = from; to < strings.size(); to++) {
-            if (to > from && !canLie(shape, fret, strings.get(from), strings.get(to))) {
-                break;
-            }
-            soFar.add(new Press(0, fret, strings.get(from), strings.get(to)));
-            cutFret(shape, frets, index, to + 1, soFar, out);
-            soFar.remove(soFar.size() - 1);
-        }
-    }
-
-    /** A finger can lie where every string between sounds at its fret or higher. */
-    private static boolean canLie(Shape shape, int fret, int lowString, int highString) {
-        for (int s = lowString; s <= highString; s++) {
-            if (shape.fret(s) < fret) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    /** Tries fingers on cuts of one shape and keeps the easiest. */
+    /**
+     * Cuts one shape into runs that a finger can hold, in every way, tries every choice of fingers
+     * on them and keeps the easiest.
+     */
     private static final class Search {
         private final Fretboard board;
         private final Hand hand;
@@ -280,6 +235,12 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
         private final double reach;
         private final List<Press> staying;
         private final Shape shape;
+        private final int[] runFret = new int[4];
+        private final int[] runLow = new int[4];
+        private final int[] runHigh = new int[4];
+        private final int[] fingers = new int[4];
+        private int runs;
+        private double least;
         private Fingering best;
 
         Search(Fretboard board, Shape shape, Hand hand, double silences, List<Press> staying) {
@@ -292,104 +253,165 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
             ease = ease(reach, hand);
         }
 
-        void tryRuns(List<Press> runs) {
-            int n = runs.size();
-            for (int mask = 1; n <= 4 && mask < 16; mask++) {
-                if (Integer.bitCount(mask) == n) {
-                    tryFingers(runs, mask);
+        /** Cuts the strings from one up at a fret, and then the frets above, into runs. */
+        void cut(int fret, int from) {
+            int string = from;
+            while (string < shape.strings() && shape.fret(string) != fret) {
+                string++;
+            }
+            if (string == shape.strings()) {
+                int next = nextFret(fret);
+                if (next == 0) {
+                    tryRuns();
+                } else {
+                    cut(next, 0);
+                }
+                return;
+            }
+            if (runs == 4) {
+                return;
+            }
+            int run = runs++;
+            runFret[run] = fret;
+            runLow[run] = string;
+            for (int to = string; to < shape.strings() && shape.fret(to) >= fret; to++) {
+                if (shape.fret(to) == fret) {
+                    runHigh[run] = to;
+                    cut(fret, to + 1);
+                }
+            }
+            runs--;
+        }
+
+        /** The next fret up that is held; 0 where there is none. */
+        private int nextFret(int above) {
+            int next = 0;
+            for (int s = 0; s < shape.strings(); s++) {
+                int fret = shape.fret(s);
+                next = fret > above && (next == 0 || fret < next) ? fret : next;
+            }
+            return next;
+        }
+
+        private void tryRuns() {
+            double ringing = ringing();
+            for (int mask = 1; mask < 16; mask++) {
+                if (Integer.bitCount(mask) == runs) {
+                    number(mask);
+                    if (possible() && pairsReach() && stays()) {
+                        weigh(ringing);
+                    }
                 }
             }
         }
 
-        private void tryFingers(List<Press> runs, int mask) {
-            List<Press> presses = new ArrayList<>(runs.size());
-            int finger = 0;
-            for (Press run : runs) {
-                do {
-                    finger++;
-                } while ((mask & (1 << (finger - 1))) == 0);
-                presses.add(new Press(finger, run.fret(), run.lowString(), run.highString()));
-            }
-            if (!possible(presses) || !pairsReach(presses) || !presses.containsAll(staying)) {
-                return;
-            }
-            Effort effort = Fingering.effort(presses, ease, silences, ringing(shape, presses));
-            if (best == null || effort.total() < best.effort()) {
-                best = new Fingering(presses, effort, reach);
+        /** Gives the runs the fingers of a mask, bit 0 for the index, ascending. */
+        private void number(int mask) {
+            int run = 0;
+            for (int finger = 1; finger <= 4; finger++) {
+                if ((mask >> (finger - 1) & 1) != 0) {
+                    fingers[run++] = finger;
+                }
             }
         }
 
-        /** Every two fingers reach as far apart as they lie. */
-        private boolean pairsReach(List<Press> presses) {
-            for (int i = 0; i < presses.size(); i++) {
-                for (int j = i + 1; j < presses.size(); j++) {
-                    Press a = presses.get(i);
-                    Press b = presses.get(j);
-                    double apart =
-                            board.spanMm(
-                                    Math.min(a.fret(), b.fret()), Math.max(a.fret(), b.fret()));
-                    if (apart > hand.limitMm(a.finger(), b.finger())) {
+        private boolean barre(int run) {
+            return runHigh[run] > runLow[run];
+        }
+
+        /** A barre with another fret inside it needs the index finger. */
+        private boolean possible() {
+            for (int p = 0; p < runs; p++) {
+                for (int q = 0; q < runs; q++) {
+                    boolean crossed = runLow[q] > runLow[p] && runLow[q] < runHigh[p];
+                    if (barre(p) && crossed && fingers[p] != 1) {
                         return false;
                     }
                 }
             }
             return true;
         }
-    }
 
-    /** Open strings between held ones, and beside a barre. */
-    private static double ringing(Shape shape, List<Press> presses) {
-        int low = shape.strings();
-        int high = -1;
-        for (Press p : presses) {
-            low = Math.min(low, p.lowString());
-            high = Math.max(high, p.highString());
-        }
-        double sum = 0;
-        for (int s = low + 1; s < shape.strings(); s++) {
-            if (shape.fret(s) == 0) {
-                sum += s < high ? RINGS_INSIDE : 0;
-                for (Press p : presses) {
-                    sum += p.barre() && s == p.highString() + 1 ? BARRE_BESIDE_RINGING : 0;
+        /** Every two fingers reach as far apart as they lie. */
+        private boolean pairsReach() {
+            for (int i = 0; i < runs; i++) {
+                for (int j = i + 1; j < runs; j++) {
+                    double apart = board.spanMm(runFret[i], runFret[j]);
+                    if (apart > hand.limitMm(fingers[i], fingers[j])) {
+                        return false;
+                    }
                 }
             }
+            return true;
         }
-        return sum;
-    }
 
-    /** A barre with another fret inside it needs the index finger. */
-    private static boolean possible(List<Press> presses) {
-        for (Press p : presses) {
-            boolean crossed = false;
-            for (Press q : presses) {
-                crossed |= q.lowString() > p.lowString() && q.lowString() < p.highString();
+        private boolean stays() {
+            for (Press p : staying) {
+                boolean there = false;
+                for (int run = 0; run < runs; run++) {
+                    there |= press(run).equals(p);
+                }
+                if (!there) {
+                    return false;
+                }
             }
-            if (p.barre() && crossed && p.finger() != 1) {
-                return false;
-            }
+            return true;
         }
-        return true;
-    }
 
-    private static Effort effort(
-            List<Press> presses, double ease, double silences, double ringing) {
-        double fingers = PER_FINGER * presses.size();
-        double barres = 0;
-        double spread = 0;
-        for (int i = 0; i < presses.size(); i++) {
-            Press p = presses.get(i);
-            if (p.barre()) {
-                barres += PER_BARRE + (p.finger() == 1 ? 0 : BARRE_NOT_INDEX);
+        private Press press(int run) {
+            return new Press(fingers[run], runFret[run], runLow[run], runHigh[run]);
+        }
+
+        /** Open strings between held ones, and beside a barre. */
+        private double ringing() {
+            int low = shape.strings();
+            int high = -1;
+            for (int run = 0; run < runs; run++) {
+                low = Math.min(low, runLow[run]);
+                high = Math.max(high, runHigh[run]);
             }
-            fingers += p.finger() == 4 ? LITTLE_FINGER : 0;
-            if (i > 0) {
-                Press before = presses.get(i - 1);
-                int natural = p.finger() - before.finger();
-                spread += OFF_ITS_FRET * Math.abs(p.fret() - before.fret() - natural);
+            double sum = 0;
+            for (int s = low + 1; s < shape.strings(); s++) {
+                if (shape.fret(s) == 0) {
+                    sum += s < high ? RINGS_INSIDE : 0;
+                    for (int run = 0; run < runs; run++) {
+                        sum += barre(run) && s == runHigh[run] + 1 ? BARRE_BESIDE_RINGING : 0;
+                    }
+                }
+            }
+            return sum;
+        }
+
+        /** Reckons the effort of what is tried, and keeps it where it is the least so far. */
+        private void weigh(double ringing) {
+            double down = PER_FINGER * runs;
+            double barres = 0;
+            double spread = 0;
+            for (int i = 0; i < runs; i++) {
+                if (barre(i)) {
+                    barres += PER_BARRE + (fingers[i] == 1 ? 0 : BARRE_NOT_INDEX);
+                }
+                down += fingers[i] == 4 ? LITTLE_FINGER : 0;
+                if (i > 0) {
+                    int natural = fingers[i] - fingers[i - 1];
+                    spread += OFF_ITS_FRET * Math.abs(runFret[i] - runFret[i - 1] - natural);
+                }
+            }
+            down += fingers[0] == 1 ? 0 : INDEX_FREE;
+            double total = down + barres + spread + ease + silences + ringing;
+            if (best == null || total < least) {
+                least = total;
+                Press[] presses = new Press[runs];
+                for (int run = 0; run < runs; run++) {
+                    presses[run] = press(run);
+                }
+                best =
+                        new Fingering(
+                                List.of(presses),
+                                new Effort(down, barres, spread, ease, silences, ringing, 0),
+                                reach);
             }
         }
-        fingers += presses.get(0).finger() == 1 ? 0 : INDEX_FREE;
-        return new Effort(fingers, barres, spread, ease, silences, ringing, 0);
     }
 
     /**

@@ -70,6 +70,11 @@ public record Hand(String name, double comfortMm) implements Playability {
     }
 
     @Override
+    public boolean mayHold(int[] frets, int decided) {
+        return Fingering.mayHold(frets, decided);
+    }
+
+    @Override
     public boolean playable(Fretboard board, Shape shape) {
         return Fingering.of(board, shape, this).filter(Fingering::quick).isPresent();
     }

@@ -8,7 +8,7 @@ import vocalis.core.instrument.Shape;
  * What silences each string that is not sounded, and how the shape may be struck. Rules of the
  * trade (common practice): a fingertip touches the next thicker string; the flat of the index lies
  * on thinner strings; the thumb reaches over to the thickest; the striking hand rests on strings
- * thicker than those that sound.
+ * thicker than those that sound; a fretting hand with nothing to fret touches what it likes.
  *
  * @param strings number of strings of the instrument
  * @param silences one per unsounded string, lowest first
@@ -22,6 +22,8 @@ public record Muting(int strings, List<Silence> silences, List<School> schools) 
         FLAT_OF_FINGER,
         THUMB,
         STRIKING_HAND,
+        /** A fretting hand with nothing to fret, its fingers laid on the strings. */
+        IDLE_HAND,
         NOTHING
     }
 
@@ -88,6 +90,9 @@ public record Muting(int strings, List<Silence> silences, List<School> schools) 
         }
         if (string < lowest) {
             return new Silence(string, By.STRIKING_HAND, 0);
+        }
+        if (f.presses().isEmpty()) {
+            return new Silence(string, By.IDLE_HAND, 0);
         }
         return new Silence(string, By.NOTHING, 0);
     }
@@ -190,6 +195,7 @@ public record Muting(int strings, List<Silence> silences, List<School> schools) 
                                 case FLAT_OF_FINGER -> "flat of the " + fingers[finger];
                                 case THUMB -> "thumb";
                                 case STRIKING_HAND -> "striking hand";
+                                case IDLE_HAND -> "idle fretting hand";
                                 case NOTHING -> "no hand is free for";
                             };
                     parts.add(

@@ -107,39 +107,64 @@ public final class Context {
     }
 
     /**
-     * A key that a set of notes fits.
+     * A key that the notes of a riff fit.
      *
      * @param key tonic and mode
-     * @param outside notes of the set that it lacks
+     * @param outside notes that it lacks
+     * @param inside share of the time that sounds in its notes, 0 to 1
      */
-    public record Fit(Key key, List<Integer> outside) {}
+    public record Fit(Key key, List<Integer> outside, double inside) {}
+
+    private static final double FIRST_ROOT = 0.12;
+    private static final double LAST_ROOT = 0.08;
+    private static final double TONIC_TIME = 0.3;
+    private static final double FIFTH_TIME = 0.1;
+    private static final double PER_SCALE_NOTE = 0.004;
+    private static final double PER_NOTE_UNHEARD = 0.006;
 
     /**
-     * The keys that hold most of a set of notes, best first: fewest notes outside, then those whose
-     * tonic and fifth are among them, then the smaller scale.
+     * The keys that the notes of a riff fit, best first: by the share of time that sounds inside
+     * them; then by how long the tonic and its fifth sound, and whether the riff begins or ends on
+     * the tonic; then the smaller scale with the fewer notes that never sound. Weights set by hand.
      *
-     * @param pitchClasses the notes of the riff
+     * @param time how long each of the twelve pitch classes sounds, in any unit
+     * @param first root of the first chord, pitch class
+     * @param last root of the last chord
      * @param modes the modes to try
      */
-    public static List<Fit> modes(TreeSet<Integer> pitchClasses, List<Mode> modes) {
-        List<Fit> fits = new ArrayList<>();
+    public static List<Fit> modes(double[] time, int first, int last, List<Mode> modes) {
+        double all = 0;
+        for (double t : time) {
+            all += t;
+        }
+        record Ranked(Fit fit, double score) {}
+        List<Ranked> ranked = new ArrayList<>();
         for (Mode mode : modes) {
             for (int pc = 0; pc < 12; pc++) {
                 Key key = new Key(Spelling.plain(pc), mode);
-                fits.add(
-                        new Fit(key, pitchClasses.stream().filter(p -> !key.contains(p)).toList()));
+                double inside = 0;
+                int unheard = 0;
+                List<Integer> outside = new ArrayList<>();
+                for (int n = 0; n < 12; n++) {
+                    boolean holds = key.contains(n);
+                    inside += holds && all > 0 ? time[n] / all : 0;
+                    unheard += holds && time[n] == 0 ? 1 : 0;
+                    if (!holds && time[n] > 0) {
+                        outside.add(n);
+                    }
+                }
+                double score = inside - PER_SCALE_NOTE * mode.size() - PER_NOTE_UNHEARD * unheard;
+                score += pc == first ? FIRST_ROOT : 0;
+                score += pc == last ? LAST_ROOT : 0;
+                if (all > 0) {
+                    score += TONIC_TIME * time[pc] / all;
+                    score += FIFTH_TIME * time[(pc + 7) % 12] / all;
+                }
+                ranked.add(new Ranked(new Fit(key, List.copyOf(outside), inside), score));
             }
         }
-        fits.sort(
-                Comparator.comparingInt((Fit f) -> f.outside().size())
-                        .thenComparingInt(f -> -anchors(f.key(), pitchClasses))
-                        .thenComparingInt(f -> f.key().mode().size()));
-        return fits;
-    }
-
-    private static int anchors(Key key, TreeSet<Integer> notes) {
-        int tonic = key.tonic().pitchClass();
-        return (notes.contains(tonic) ? 2 : 0) + (notes.contains((tonic + 7) % 12) ? 1 : 0);
+        ranked.sort(Comparator.comparingDouble(Ranked::score).reversed());
+        return ranked.stream().map(Ranked::fit).toList();
     }
 
     /**

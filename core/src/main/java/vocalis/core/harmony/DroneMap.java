@@ -113,7 +113,13 @@ public record DroneMap(Tuning tuning, Mode mode, List<Row> rows) {
         return above == 7 ? Role.FIFTH : Role.COLOUR;
     }
 
-    /** The capo with which the open strings carry a tonic best; the lowest of several. */
+    /** How much better a capo must carry a tonic than open strings do to be worth its while. */
+    private static final int MARGIN = 3;
+
+    /**
+     * The capo with which the open strings carry a tonic best; the lowest of several, and none
+     * where no capo is better than the bare neck by {@link #MARGIN}.
+     */
     public int rescue(int tonic) {
         int best = 0;
         for (Row r : rows) {
@@ -121,6 +127,8 @@ public record DroneMap(Tuning tuning, Mode mode, List<Row> rows) {
                 best = r.capo();
             }
         }
-        return best;
+        int gained =
+                rows.get(best).cells().get(tonic).score() - rows.get(0).cells().get(tonic).score();
+        return gained < MARGIN ? 0 : best;
     }
 }

@@ -21,6 +21,10 @@ import java.util.List;
 record Quality(String suffix, int modifiers, double cost) {
 
     private static final int MOST_WAYS = 3;
+
+    /** How much more a further way may cost than the best. */
+    private static final double NEARLY_AS_PLAIN = 0.6;
+
     private static final List<List<Quality>> TABLE = new ArrayList<>(1 << 12);
 
     static {
@@ -34,7 +38,7 @@ record Quality(String suffix, int modifiers, double cost) {
         return TABLE.get(mask).get(0);
     }
 
-    /** The ways to say a set, three at most, the best first. */
+    /** The ways to say a set, the best first, and those that are nearly as plain. */
     static List<Quality> all(int mask) {
         return TABLE.get(mask);
     }
@@ -72,7 +76,8 @@ record Quality(String suffix, int modifiers, double cost) {
             }
         }
         all.sort(Comparator.comparingDouble(Quality::cost).thenComparing(q -> q.suffix.length()));
-        return List.copyOf(all.subList(0, Math.min(MOST_WAYS, all.size())));
+        double most = all.get(0).cost + NEARLY_AS_PLAIN;
+        return all.stream().filter(q -> q.cost <= most).limit(MOST_WAYS).toList();
     }
 
     private static boolean has(int mask, int semitones) {

@@ -37,6 +37,20 @@ public record Instrument(Tuning tuning, int frets, double scaleMm, boolean leftH
      * seventeenth-and-a-bit (1/17.817) of the remaining length further.
      */
     public double fretMm(double fret) {
-        return scaleMm * (1 - Math.pow(2, -fret / 12));
+        int whole = (int) fret;
+        double left =
+                whole == fret && whole >= 0 && whole < LEFT.length
+                        ? LEFT[whole]
+                        : Math.pow(2, -fret / 12);
+        return scaleMm * (1 - left);
+    }
+
+    /** What is left of the string at each fret, as a share. */
+    private static final double[] LEFT = new double[40];
+
+    static {
+        for (int fret = 0; fret < LEFT.length; fret++) {
+            LEFT[fret] = Math.pow(2, -fret / 12.0);
+        }
     }
 }

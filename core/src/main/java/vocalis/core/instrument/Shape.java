@@ -3,7 +3,6 @@ package vocalis.core.instrument;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 
 /**
  * A fret or a silence for every string, lowest string first, written {@code x-5-7-7-x-x}.
@@ -30,7 +29,11 @@ public record Shape(List<Integer> frets) {
 
     /** A shape from frets, lowest string first, -1 for silence. */
     public static Shape of(int... frets) {
-        return new Shape(IntStream.of(frets).boxed().toList());
+        Integer[] boxed = new Integer[frets.length];
+        for (int s = 0; s < frets.length; s++) {
+            boxed[s] = frets[s];
+        }
+        return new Shape(List.of(boxed));
     }
 
     /** All strings silent. */
@@ -39,12 +42,13 @@ public record Shape(List<Integer> frets) {
     }
 
     /**
-     * Reads {@code x-9-11-11-0-0}.
+     * Reads {@code x-9-11-11-0-0}; without hyphens, {@code x02210}, every sign is a string.
      *
      * @throws IllegalArgumentException naming the place that cannot be read
      */
     public static Shape parse(String text) {
-        String[] parts = text.strip().split("-", -1);
+        boolean bare = text.strip().matches("[xX0-9]{4,9}");
+        String[] parts = bare ? text.strip().split("") : text.strip().split("-", -1);
         List<Integer> frets = new ArrayList<>();
         for (int i = 0; i < parts.length; i++) {
             String p = parts[i].strip();
@@ -91,17 +95,61 @@ public record Shape(List<Integer> frets) {
 
     /** Sounded strings, lowest first. */
     public List<Integer> sounded() {
-        return IntStream.range(0, frets.size()).filter(this::sounds).boxed().toList();
+        List<Integer> sounded = new ArrayList<>(frets.size());
+        for (int s = 0; s < frets.size(); s++) {
+            if (sounds(s)) {
+                sounded.add(s);
+            }
+        }
+        return sounded;
+    }
+
+    /** The lowest sounded string; -1 where all are silent. */
+    public int lowestSounded() {
+        for (int s = 0; s < frets.size(); s++) {
+            if (sounds(s)) {
+                return s;
+            }
+        }
+        return -1;
+    }
+
+    /** Number of sounded strings. */
+    public int voices() {
+        int voices = 0;
+        for (int s = 0; s < frets.size(); s++) {
+            voices += sounds(s) ? 1 : 0;
+        }
+        return voices;
+    }
+
+    /** Silent strings between the lowest and the highest sounded one. */
+    public int innerSilences() {
+        int inner = 0;
+        int since = 0;
+        for (int s = lowestSounded() + 1; s > 0 && s < frets.size(); s++) {
+            inner += sounds(s) ? since : 0;
+            since = sounds(s) ? 0 : since + 1;
+        }
+        return inner;
     }
 
     /** Lowest fretted (not open) fret, or 0 when no string is fretted. */
     public int lowestFretted() {
-        return frets.stream().filter(f -> f > 0).min(Integer::compare).orElse(0);
+        int low = 0;
+        for (int f : frets) {
+            low = f > 0 && (low == 0 || f < low) ? f : low;
+        }
+        return low;
     }
 
     /** Highest fretted fret, or 0 when no string is fretted. */
     public int highestFretted() {
-        return frets.stream().filter(f -> f > 0).max(Integer::compare).orElse(0);
+        int high = 0;
+        for (int f : frets) {
+            high = Math.max(high, f);
+        }
+        return high;
     }
 
     /**

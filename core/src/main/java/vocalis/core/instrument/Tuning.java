@@ -2,6 +2,8 @@ package vocalis.core.instrument;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Collectors;
 import vocalis.core.theory.Note;
 import vocalis.core.theory.Spelling;
@@ -67,30 +69,78 @@ public record Tuning(String name, List<Integer> open) {
         return List.copyOf(all);
     }
 
+    /** What players call tunings beside the names offered (common practice). */
+    private static final Map<String, String> ALSO =
+            Map.of(
+                    "drop d", "low D",
+                    "dropped d", "low D",
+                    "half step down", "a half step down",
+                    "eb standard", "a half step down",
+                    "whole step down", "a whole step down",
+                    "d standard", "a whole step down",
+                    "drop c", "low C",
+                    "dadgad", "D A D G A D");
+
+    /**
+     * A tuning as players name it: one that is offered, another common name of it, or the letters
+     * of its strings, with or without spaces: {@code drop D}, {@code DADGAD}, {@code C G C F A D}.
+     *
+     * @throws IllegalArgumentException saying what cannot be read and what could
+     */
+    public static Tuning named(String text) {
+        String wanted = text.strip().toLowerCase(Locale.ROOT);
+        String name = ALSO.getOrDefault(wanted, wanted);
+        for (Tuning t : offered()) {
+            if (t.name.equalsIgnoreCase(name)) {
+                return t;
+            }
+        }
+        if (wanted.matches("([a-g][#b♯♭]?){4,9}")) {
+            return parse(text, text.strip().replaceAll("(?<=.)(?=[A-Ga-g])(?![b♭])", " "));
+        }
+        try {
+            return parse(text, text);
+        } catch (IllegalArgumentException e) {
+            throw new IllegalArgumentException(
+                    "\""
+                            + text
+                            + "\" is no tuning: write a name ("
+                            + offered().stream().map(Tuning::name).collect(Collectors.joining(", "))
+                            + ") or its notes from the lowest string, such as D A D G B E",
+                    e);
+        }
+    }
+
     /**
      * Reads a tuning by its notes from the lowest string up, {@code D2 A2 D3 G3 B3 E4}; without
-     * octave numbers, {@code D A D G B E}, the lowest string is the one from G1 up and each other
-     * the next above it.
+     * octave numbers, {@code D A D G B E}, each string takes the octave nearest to what it has in
+     * standard tuning.
      *
      * @throws IllegalArgumentException saying which note cannot be read
      */
     public static Tuning parse(String name, String notes) {
         List<Integer> open = new ArrayList<>();
-        for (String n : notes.strip().split("[\\s,-]+")) {
+        String[] words = notes.strip().split("[\\s,-]+");
+        for (int i = 0; i < words.length; i++) {
+            String n = words[i];
             boolean octave = !n.isEmpty() && Character.isDigit(n.charAt(n.length() - 1));
             Spelling spelling = Spelling.parse(octave ? n.substring(0, n.length() - 1) : n);
             if (octave) {
                 open.add(new Note(spelling, n.charAt(n.length() - 1) - '0').midi());
             } else {
-                int from = open.isEmpty() ? LOWEST_WITHOUT_OCTAVE : open.get(open.size() - 1) + 1;
-                open.add(from + Math.floorMod(spelling.pitchClass() - from, 12));
+                int usual = usual(words.length, i);
+                int up = Math.floorMod(spelling.pitchClass() - usual, 12);
+                open.add(usual + (up > 6 ? up - 12 : up));
             }
         }
         return new Tuning(name, open);
     }
 
-    /** G1: where the lowest string of a tuning written without octaves is looked for. */
-    private static final int LOWEST_WITHOUT_OCTAVE = 31;
+    /** The note of a string in standard tuning, fourths and a third downward past the sixth. */
+    private static int usual(int strings, int string) {
+        int[] fromHighest = {64, 59, 55, 50, 45, 40, 35, 30, 25};
+        return fromHighest[Math.min(strings - 1 - string, fromHighest.length - 1)];
+    }
 
     /** Number of strings. */
     public int strings() {

@@ -18,13 +18,17 @@ public record Key(Spelling tonic, Mode mode) {
     }
 
     /**
-     * Reads {@code "G minor"}, {@code "F# phrygian dominant"}.
+     * Reads {@code "G minor"}, {@code "F# phrygian dominant"}; {@code Gm} is G minor, {@code G}
+     * alone G major.
      *
      * @throws IllegalArgumentException when the tonic or the mode is unknown; the message says
      *     which
      */
     public static Key parse(String text) {
         String[] parts = text.strip().split("\\s+", 2);
+        if (parts.length == 1 && parts[0].matches("[A-Ga-g][#b♯♭]{0,2}(m|min|-)")) {
+            parts = new String[] {parts[0].replaceAll("(m|min|-)$", ""), "minor"};
+        }
         Spelling tonic = Spelling.parse(parts[0]);
         String name = parts.length == 1 ? "major" : parts[1];
         Mode mode =

@@ -12,6 +12,17 @@ public interface Playability {
      */
     boolean withinReach(Fretboard board, int low, int high);
 
+    /**
+     * Whether a shape may still be held whose strings are decided from the lowest up. Must not be
+     * stricter than {@link #playable}, for the search prunes with it.
+     *
+     * @param frets fret per string, {@link Shape#SILENT} for silence
+     * @param decided how many strings, the lowest first, are decided
+     */
+    default boolean mayHold(int[] frets, int decided) {
+        return true;
+    }
+
     /** Whether the finished shape can be held. */
     boolean playable(Fretboard board, Shape shape);
 }

@@ -123,7 +123,7 @@ public record Recipe(
             places += begins ? 1 : 0;
         }
         int opens = voicing.voices() - fretted;
-        boolean openBass = shape.fret(shape.sounded().get(0)) == 0;
+        boolean openBass = shape.fret(shape.lowestSounded()) == 0;
         return opens == 0
                 || shape.highestFretted() <= OPEN_POSITION_FRETS
                 || fretted >= LEAST_FRETTED

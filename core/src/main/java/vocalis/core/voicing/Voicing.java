@@ -31,10 +31,10 @@ public record Voicing(Shape shape, Fretboard board, int root) {
                             + " strings, the instrument has "
                             + board.strings());
         }
-        if (shape.sounded().isEmpty()) {
+        if (shape.lowestSounded() < 0) {
             throw new IllegalArgumentException("shape " + shape + " sounds no string");
         }
-        if (shape.frets().stream().anyMatch(f -> f > board.frets())) {
+        if (shape.highestFretted() > board.frets()) {
             throw new IllegalArgumentException(
                     "shape " + shape + " goes past the last fret, " + board.frets());
         }
@@ -57,12 +57,16 @@ public record Voicing(Shape shape, Fretboard board, int root) {
 
     /** Number of sounded strings. */
     public int voices() {
-        return shape.sounded().size();
+        return shape.voices();
     }
 
     /** MIDI number of the lowest note. */
     public int bass() {
-        return midi().get(0);
+        int bass = Integer.MAX_VALUE;
+        for (int s = 0; s < shape.strings(); s++) {
+            bass = shape.sounds(s) ? Math.min(bass, board.midi(s, shape.fret(s))) : bass;
+        }
+        return bass;
     }
 
     /** Different pitch classes, ascending. */
@@ -77,8 +81,7 @@ public record Voicing(Shape shape, Fretboard board, int root) {
 
     /** Silent strings between the lowest and the highest sounded one. */
     public int innerSilences() {
-        List<Integer> sounded = shape.sounded();
-        return sounded.get(sounded.size() - 1) - sounded.get(0) + 1 - sounded.size();
+        return shape.innerSilences();
     }
 
     /**

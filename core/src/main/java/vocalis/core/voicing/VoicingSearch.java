@@ -29,7 +29,7 @@ public final class VoicingSearch {
     private final int[] missing;
     private final int[][] offered;
     private final boolean[][] reach;
-    private final Integer[] frets;
+    private final int[] frets;
     private final List<Voicing> found = new ArrayList<>();
 
     // The branch that is being tried, set and put back by place.
@@ -48,7 +48,7 @@ public final class VoicingSearch {
         this.root = root;
         this.hand = hand;
         this.drones = recipe.opens() == Recipe.Opens.DRONES;
-        this.frets = new Integer[board.strings()];
+        this.frets = new int[board.strings()];
         java.util.Arrays.fill(frets, Shape.SILENT);
         this.missing = missing(recipe);
         this.offered = new int[board.strings()][];
@@ -156,7 +156,7 @@ public final class VoicingSearch {
                 openBass = lastMidi < 0 ? open : openBass;
                 opens += open ? 1 : 0;
                 places += !open && begins ? 1 : 0;
-                if (mayLie()) {
+                if (mayLie() && hand.mayHold(frets, string + 1)) {
                     place(string + 1, midi, open, 0);
                 }
                 opens -= open ? 1 : 0;
@@ -196,7 +196,7 @@ public final class VoicingSearch {
         if (!opensFit || !bassFits()) {
             return;
         }
-        Shape shape = new Shape(List.of(frets));
+        Shape shape = Shape.of(frets);
         if (hand.playable(board, shape)) {
             found.add(new Voicing(shape, board, root));
         }

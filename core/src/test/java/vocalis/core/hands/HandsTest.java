@@ -43,11 +43,11 @@ class HandsTest {
         assertThat(plan("x-5-7-7-x-x"))
                 .isEqualTo("tip of the index: string 6; flat of the index: strings 2, 1");
         assertThat(plan("x-5-x-7-x-x")).contains("string 4");
-        assertThat(plan("0-x-x-x-0-0")).isEqualTo("no hand is free for strings 5, 4, 3");
+        assertThat(plan("0-x-x-x-0-0")).isEqualTo("idle fretting hand: strings 5, 4, 3");
         assertThat(plan("0-2-2-1-0-0")).isEmpty();
         Muting octave = muting("x-5-x-7-x-x");
         assertThat(octave.schools()).contains(Muting.School.SWING, Muting.School.PLUCK);
-        assertThat(muting("0-x-x-x-0-0").schools()).containsExactly(Muting.School.PLUCK);
+        assertThat(muting("0-x-x-x-0-0").schools()).contains(Muting.School.SWING);
         assertThat(Muting.pluckedBy(Shape.parse("x-5-x-7-x-x"))).isEqualTo("pick 5, middle 3");
         assertThat(Muting.pluckedBy(Shape.parse("0-2-2-1-0-0"))).isEmpty();
     }

@@ -7,8 +7,8 @@ import java.util.function.Consumer;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import vocalis.core.choice.Candidate;
-import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Card;
+import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Filter;
 import vocalis.core.choice.Finder;
 import vocalis.core.choice.OwnShape;
@@ -84,8 +84,7 @@ public final class CardOffer {
                     Catalogue catalogue = model.catalogue();
                     Ranking ranking = new Ranking(wanted, near, ground.key());
                     if (passing.equals(Filter.NONE)) {
-                        return ranking.cards(
-                                catalogue.leading(ground.board(), hand, wanted, root));
+                        return ranking.cards(catalogue.leading(ground.board(), hand, wanted, root));
                     }
                     List<Candidate> kept =
                             catalogue.candidates(ground.board(), hand, wanted, root).stream()

@@ -20,6 +20,7 @@ import javafx.scene.layout.VBox;
 import vocalis.core.harmony.Context;
 import vocalis.core.harmony.DroneMap;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.riff.Derived;
 import vocalis.core.riff.Ground;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.theory.Degree;
@@ -246,13 +247,22 @@ public final class Sheets {
     /** The keys that the riff's notes fit; choosing one sets the key. */
     public static void modeFinder(WriteModel model, SheetHost host) {
         TreeSet<Integer> notes = new TreeSet<>();
+        double[] time = new double[12];
         for (ScoreNote n : model.derived().score().notes()) {
-            notes.add(model.riff().ground().board().midi(n.string(), n.fret()) % 12);
+            int pitchClass = model.riff().ground().board().midi(n.string(), n.fret()) % 12;
+            notes.add(pitchClass);
+            time[pitchClass] += n.length();
         }
         GridPane grid = new GridPane();
         grid.getStyleClass().add("figures");
         SheetHost.Sheet[] stage = new SheetHost.Sheet[1];
-        List<Context.Fit> fits = Context.modes(notes, Mode.builtIn());
+        List<Derived.Chord> chords = model.derived().chords();
+        List<Context.Fit> fits =
+                Context.modes(
+                        time,
+                        chords.get(0).root(),
+                        chords.get(chords.size() - 1).root(),
+                        Mode.builtIn());
         for (Context.Fit fit : fits.subList(0, Math.min(MOST_FITS, fits.size()))) {
             String outside =
                     fit.outside().isEmpty()
@@ -260,7 +270,9 @@ public final class Sheets {
                             : fit.outside().stream()
                                             .map(pc -> fit.key().spell(pc).symbol())
                                             .collect(Collectors.joining(", "))
-                                    + " outside";
+                                    + " outside, "
+                                    + Math.round(100 * fit.inside())
+                                    + " % of the time inside";
             Button b = new Button(fit.key().symbol());
             b.getStyleClass().add("quiet-button");
             b.setOnAction(
