@@ -49,7 +49,13 @@ class MainTest {
         assertThat(first.get("kind").asText()).isEqualTo("exact");
         assertThat(first.get("name").asText()).isEqualTo("F#7sus4");
         assertThat(first.get("degrees").toString()).isEqualTo("[\"1\",\"5\",\"1\",\"4\",\"b7\"]");
-        assertThat(output("name", "x-x-4-4-x-x")).contains("B5/F♯").contains("upper note");
+        assertThat(output("name", "x-x-4-4-x-x"))
+                .contains("B fourth")
+                .contains("B5/F♯")
+                .contains("upper note")
+                .contains("without a key")
+                .contains("index 4 laid flat")
+                .contains("reach 0 mm");
         assertThat(output("name", "x-4-2-x-x-x", "--pedal", "D")).contains("over D");
     }
 
@@ -61,6 +67,70 @@ class MainTest {
                 .allMatch(l -> l.startsWith("{\"shape\""));
         assertThat(output("drones", "--mode", "minor").lines()).hasSize(12);
         assertThat(output("drones", "--tuning", "D A D G B E", "--json")).contains("bestCapo");
+    }
+
+    /** Tunings, keys, shapes and families as players say them (common practice). */
+    @Test
+    void whatPlayersSayIsUnderstood() throws Exception {
+        ObjectMapper mapper = new ObjectMapper();
+        String lowest = "/midi/0";
+        String[][] rows = {
+            {"drop D", "38"},
+            {"half step down", "39"},
+            {"DADGAD", "38"},
+            {"C G C F A D", "36"},
+            {"D A D F# A D", "38"},
+            {"B E A D G B E", "35"}
+        };
+        for (String[] row : rows) {
+            String shape = row[0].startsWith("B E") ? "0000000" : "000000";
+            JsonNode n = mapper.readTree(output("name", shape, "--tuning", row[0], "--json"));
+            assertThat(n.at(lowest).asText()).as(row[0]).isEqualTo(row[1]);
+        }
+        assertThat(output("name", "x02210", "--key", "Am")).contains("Am").contains("A minor");
+        assertThat(output("voicings", "G", "--family", "1", "--first", "1"))
+                .contains("3-5-5-x-x-x")
+                .contains("(assumed)")
+                .contains("ring 5");
+        assertThat(output("series", "x-5-7-7-0-0", "--key", "Em").lines())
+                .hasSizeGreaterThan(15)
+                .anyMatch(l -> l.startsWith("x-3-5-5-0-0") && l.contains("Cmaj7"));
+    }
+
+    /** A bad line of standard input is answered in its place, and the next ones too. */
+    @Test
+    void standardInputIsAnsweredLineByLine() throws Exception {
+        java.io.InputStream before = System.in;
+        try {
+            System.setIn(
+                    new java.io.ByteArrayInputStream(
+                            "x-0-2-2-1-0\nnonsense\n320003\n"
+                                    .getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+            java.io.StringWriter out = new java.io.StringWriter();
+            assertThat(Main.run(new java.io.PrintWriter(out), "name", "-")).isEqualTo(2);
+            java.util.List<String> lines = out.toString().lines().toList();
+            assertThat(lines).hasSize(3);
+            assertThat(lines.get(0)).contains("\"Am\"");
+            assertThat(lines.get(1)).contains("error").contains("nonsense");
+            assertThat(lines.get(2)).contains("\"G\"");
+        } finally {
+            System.setIn(before);
+        }
+    }
+
+    @Test
+    void optionsThatWouldDoNothingAreRefused() throws Exception {
+        Path riff = folder.resolve("r.vocalis.json");
+        PieceFiles.write(Demo.pieces().get(0), Extras.NONE, riff, null);
+        String wav = folder.resolve("x.wav").toString();
+        assertThat(Main.run("render", riff.toString(), "-o", wav, "--capo", "2")).isEqualTo(2);
+        assertThat(Main.run("render", "--shape", "022100", "-o", wav, "--times", "2")).isEqualTo(2);
+        assertThat(Main.run("drones", "--key", "G")).isEqualTo(2);
+        assertThat(Main.run("name", "022100", "--capo", "99")).isEqualTo(2);
+        assertThat(Main.run("name", "022100", "--capo", "two")).isEqualTo(2);
+        assertThat(Main.run("name", "022100", "--tuning", "wobble")).isEqualTo(2);
+        assertThat(Main.run("voicings", "G", "--family", "12")).isEqualTo(2);
+        assertThat(Files.exists(Path.of(wav))).isFalse();
     }
 
     @Test

@@ -126,6 +126,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
             case FLAT_OF_FINGER -> "a finger laid flat touches it";
             case THUMB -> "the thumb touches it";
             case STRIKING_HAND -> "the striking hand lies on it, or leaves it out";
+            case IDLE_HAND -> "the fretting hand, with nothing to fret, touches it";
             case NOTHING -> "but nothing keeps it so; it will answer the others";
         };
     }
