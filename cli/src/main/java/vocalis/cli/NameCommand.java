@@ -19,6 +19,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import vocalis.core.harmony.Around;
 import vocalis.core.harmony.ChordNamer;
 import vocalis.core.harmony.HeardRoot;
 import vocalis.core.harmony.Reading;
@@ -122,6 +123,7 @@ final class NameCommand implements Callable<Integer> {
         n.put("heardRoot", spell(heard.root(), key).ascii());
         n.put("ambiguous", heard.ambiguous());
         key.ifPresent(k -> n.put("key", k.tonic().ascii() + " " + k.mode().name()));
+        ChordNamer.ofFingering(v, Around.NOTHING).ifPresent(f -> n.put("fingeredAs", f.ascii()));
         Hands.put(n, v, hand.hand());
         overPedal(v).ifPresent(p -> n.put("overPedal", p));
         ArrayNode readings = n.putArray("readings");
@@ -149,6 +151,14 @@ final class NameCommand implements Callable<Integer> {
         List<Reading> readings = Reading.all(v, keyed.key());
         lines.add(v.shape().text() + "  " + readings.get(0).name());
         lines.add("  " + HeardRoot.of(v, keyed.key()).reason() + " Named " + keyed.assumed() + ".");
+        ChordNamer.ofFingering(v, Around.NOTHING)
+                .ifPresent(
+                        n ->
+                                lines.add(
+                                        "  "
+                                                + n.symbol()
+                                                + " shape, sounds "
+                                                + readings.get(0).name()));
         lines.add("  " + Hands.words(v, hand.hand()));
         for (Reading r : readings) {
             String degrees =

@@ -285,7 +285,7 @@ final class Shell {
         add(view, "names", "scale", "theme", "explain");
         Menu harmony = menu("H_armony", "compare");
         harmony.getItems().add(thinMenu());
-        add(harmony, "idle", "basses", "drones", "modes", "findings");
+        add(harmony, "idle", "series", "dark", "basses", "drones", "modes", "findings");
         Menu sound = menu("_Sound", "tone", "along", "pure", "prove", "tune", "output", "mute");
         Menu help = menu("He_lp", "help", "explain");
         menuBar.getMenus().setAll(file, edit, view, harmony, sound, help);

@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -19,7 +18,9 @@ import vocalis.sound.engine.Program;
 /**
  * Files that version 0.1 wrote, beside the events that version 0.1 played for them, dumped from its
  * own program: the three demo riffs and five random ones with every touch, manner, meter and
- * companion of the format.
+ * companion of the format. All their chords leave the shape to the program, and the program chooses
+ * otherwise now: so the shapes may differ, and with them which strings are struck and what a touch
+ * leads to; when something is played, how hard, and all that bass and kit play may not.
  */
 class Format1Test {
 
@@ -35,24 +36,14 @@ class Format1Test {
                 "random-4",
                 "random-5"
             })
-    void oldFilesComeOutTheSameToTheEar(String name) throws IOException, FormatException {
+    void oldFilesKeepTheirRhythmDynamicsAndCompanions(String name)
+            throws IOException, FormatException {
         Piece piece = PieceCodec.read(bytes(name + ".json")).piece();
         Workspace workspace = new Workspace(new Catalogue(), piece);
         Program program = SoundEvents.program(workspace.heard());
         List<String> before =
                 new String(bytes(name + ".events"), StandardCharsets.UTF_8).lines().toList();
         assertThat(sorted(dump(program), name)).isEqualTo(sorted(before, name));
-    }
-
-    /** The riffs of the demo are still those of the files. */
-    @ParameterizedTest
-    @ValueSource(ints = {0, 1, 2})
-    void theDemoSoundsAsItDid(int which) throws IOException {
-        Piece piece = Demo.pieces().get(which);
-        String name = piece.title().toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
-        Program program = SoundEvents.program(new Workspace(new Catalogue(), piece).heard());
-        assertThat(dump(program).stream().collect(Collectors.joining("\n")) + "\n")
-                .isEqualTo(new String(bytes(name + ".events"), StandardCharsets.UTF_8));
     }
 
     private static List<String> dump(Program p) {
@@ -68,8 +59,15 @@ class Format1Test {
         boolean sevenEight = name.equals("random-2");
         return lines.stream()
                 .filter(l -> !(sevenEight && l.contains(" bass ") && l.endsWith("0.750")))
+                .filter(l -> l.matches("\\d+ (strike|hit|bass) .*"))
+                .map(Format1Test::withoutShape)
                 .sorted()
                 .toList();
+    }
+
+    /** A strike without its frets, and without what depends on which strings are struck. */
+    private static String withoutShape(String line) {
+        return line.replaceAll("\\[.*?\\]", "[…]");
     }
 
     private byte[] bytes(String name) throws IOException {

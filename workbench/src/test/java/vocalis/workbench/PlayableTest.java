@@ -42,7 +42,7 @@ class PlayableTest {
         Random random = new Random(11);
         Catalogue catalogue = new Catalogue();
         int accepted = 0;
-        for (int i = 0; i < 4000; i++) {
+        for (int i = 0; i < 1500; i++) {
             JsonNode tree = seeds.get(random.nextInt(seeds.size())).deepCopy();
             String what = "";
             for (int c = 0; c <= random.nextInt(2); c++) {
@@ -57,7 +57,7 @@ class PlayableTest {
             accepted++;
             play(piece, catalogue, what, accepted % 12 == 0);
         }
-        assertThat(accepted).isGreaterThan(600);
+        assertThat(accepted).isGreaterThan(250);
     }
 
     private static void play(Piece piece, Catalogue catalogue, String what, boolean render) {

@@ -2,7 +2,7 @@ package vocalis.core.choice;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -93,7 +93,8 @@ public final class Catalogue {
 
     /** The search asks for a fingering of every shape it finishes; the one it got is kept. */
     private static List<Candidate> search(Query q) {
-        Map<Shape, Fingering> held = new HashMap<>();
+        // By identity: the search asks about the very shape that it then keeps.
+        Map<Shape, Fingering> held = new IdentityHashMap<>();
         Playability remembering =
                 new Playability() {
                     @Override
@@ -108,9 +109,6 @@ public final class Catalogue {
 
                     @Override
                     public boolean playable(Fretboard board, Shape shape) {
-                        if (held.containsKey(shape)) {
-                            return true;
-                        }
                         Optional<Fingering> f =
                                 Fingering.of(board, shape, q.hand).filter(Fingering::quick);
                         f.ifPresent(x -> held.put(shape, x));

@@ -1,7 +1,11 @@
 package vocalis.core.choice;
 
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
+import vocalis.core.voicing.Voicing;
 
 /**
  * Narrows what is offered.
@@ -10,14 +14,122 @@ import vocalis.core.instrument.Shape;
  * @param position where on the neck the lowest fretted fret lies
  * @param thickness how many strings sound
  * @param strings which strings are used
+ * @param top which degree of the root the highest note is
+ * @param colour what its notes do among themselves
  * @param comfortable only reaches inside comfort
  */
 public record Filter(
-        Open open, Position position, Thickness thickness, Strings strings, boolean comfortable) {
+        Open open,
+        Position position,
+        Thickness thickness,
+        Strings strings,
+        Top top,
+        Colour colour,
+        boolean comfortable) {
 
     /** Everything. */
     public static final Filter NONE =
-            new Filter(Open.ANY, Position.ANY, Thickness.ANY, Strings.ANY, false);
+            new Filter(
+                    Open.ANY, Position.ANY, Thickness.ANY, Strings.ANY, Top.ANY, Colour.ANY, false);
+
+    public Filter with(Open other) {
+        return new Filter(other, position, thickness, strings, top, colour, comfortable);
+    }
+
+    public Filter with(Position other) {
+        return new Filter(open, other, thickness, strings, top, colour, comfortable);
+    }
+
+    public Filter with(Thickness other) {
+        return new Filter(open, position, other, strings, top, colour, comfortable);
+    }
+
+    public Filter with(Strings other) {
+        return new Filter(open, position, thickness, other, top, colour, comfortable);
+    }
+
+    public Filter with(Top other) {
+        return new Filter(open, position, thickness, strings, other, colour, comfortable);
+    }
+
+    public Filter with(Colour other) {
+        return new Filter(open, position, thickness, strings, top, other, comfortable);
+    }
+
+    public Filter comfortable(boolean only) {
+        return new Filter(open, position, thickness, strings, top, colour, only);
+    }
+
+    /** The degree of the root that the highest note is. */
+    public enum Top {
+        ANY("any note on top"),
+        ROOT("root on top", 0),
+        THIRD("third on top", 3, 4),
+        FIFTH("fifth on top", 6, 7, 8),
+        SEVENTH("sixth or seventh on top", 9, 10, 11),
+        COLOUR("second or fourth on top", 1, 2, 5);
+
+        private final String words;
+        private final Set<Integer> degrees = new HashSet<>();
+
+        Top(String words, int... degrees) {
+            this.words = words;
+            for (int d : degrees) {
+                this.degrees.add(d);
+            }
+        }
+
+        public String words() {
+            return words;
+        }
+
+        private boolean accepts(Voicing v) {
+            List<Integer> midi = v.midi();
+            int top = Math.floorMod(midi.get(midi.size() - 1) - v.root(), 12);
+            return this == ANY || degrees.contains(top);
+        }
+    }
+
+    /** What the notes of a voicing do among themselves. */
+    public enum Colour {
+        ANY("of any colour"),
+        /** One note at one pitch on two strings. */
+        UNISON("with a unison"),
+        /** A tritone, a minor second or a minor sixth from the root, with the fifth at most. */
+        DARK("dark: ♭5, ♭9 or ♭6 on the root, with its fifth at most");
+
+        private static final Set<Integer> DARK_DEGREES = Set.of(1, 6, 8);
+
+        private final String words;
+
+        Colour(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        private boolean accepts(Voicing v) {
+            return switch (this) {
+                case ANY -> true;
+                case UNISON -> v.midi().stream().distinct().count() < v.voices();
+                case DARK -> dark(v);
+            };
+        }
+
+        private static boolean dark(Voicing v) {
+            int dark = 0;
+            for (int pc : v.pitchClasses()) {
+                int degree = Math.floorMod(pc - v.root(), 12);
+                dark += DARK_DEGREES.contains(degree) ? 1 : 0;
+                if (degree != 0 && degree != 7 && !DARK_DEGREES.contains(degree)) {
+                    return false;
+                }
+            }
+            return dark == 1;
+        }
+    }
 
     /** Open strings. */
     public enum Open {
@@ -108,6 +220,12 @@ public record Filter(
         boolean low = c.lowString() <= 1;
         boolean on = strings == Strings.ANY || low == (strings == Strings.THICK);
         boolean reach = !comfortable || c.fingering().reachMm() <= hand.comfortMm();
-        return opens && place && thick && on && reach;
+        return opens
+                && place
+                && thick
+                && on
+                && reach
+                && top.accepts(c.voicing())
+                && colour.accepts(c.voicing());
     }
 }

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import vocalis.core.instrument.Fretboard;
 import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
@@ -67,6 +68,25 @@ public final class ChordNamer {
     public static ChordName name(Voicing voicing, Optional<Key> key, Around around) {
         Notes notes = Notes.of(voicing);
         return new Speller(key).spell(best(candidates(notes, key, around)), notes.bassClass());
+    }
+
+    /**
+     * What the fingering of a voicing under a capo is called without it: an A shape over a capo at
+     * the second fret sounds B, and is still an A shape. Empty without a capo.
+     */
+    public static Optional<ChordName> ofFingering(Voicing v, Around around) {
+        int capo = v.board().capo();
+        if (capo == 0) {
+            return Optional.empty();
+        }
+        Fretboard bare = new Fretboard(v.board().instrument(), 0);
+        int root = Math.floorMod(v.root() - capo, 12);
+        boolean chosen = around.chosen().isPresent();
+        return Optional.of(
+                name(
+                        new Voicing(v.shape(), bare, root),
+                        Optional.empty(),
+                        chosen ? Around.root(root) : Around.NOTHING));
     }
 
     /** The best name of a voicing over another bass, a pitch class that need not sound in it. */

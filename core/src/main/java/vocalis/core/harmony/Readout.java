@@ -16,6 +16,7 @@ import vocalis.core.voicing.Voicing;
  *
  * @param name best exact name
  * @param otherNames further exact names, best first
+ * @param fingered what the fingering is called without the capo, where there is one
  * @param voices the sounded notes from the lowest up
  * @param different number of different notes (pitch classes)
  * @param steps intervals between neighbouring voices in semitones, from the lowest up
@@ -27,6 +28,7 @@ import vocalis.core.voicing.Voicing;
 public record Readout(
         ChordName name,
         List<ChordName> otherNames,
+        Optional<ChordName> fingered,
         List<Voice> voices,
         int different,
         List<Integer> steps,
@@ -83,6 +85,7 @@ public record Readout(
         return new Readout(
                 names.get(0),
                 names.subList(1, names.size()),
+                ChordNamer.ofFingering(voicing, around),
                 voices,
                 voicing.pitchClasses().size(),
                 steps,

@@ -136,14 +136,23 @@ class HandsTest {
         Candidate low = candidate("5-7-7-x-x-x", 9);
         Candidate open = candidate("x-0-2-2-x-x", 9);
         Filter with =
-                new Filter(
-                        Filter.Open.WITH,
-                        Filter.Position.LOW,
-                        Filter.Thickness.THREE,
-                        Filter.Strings.THICK,
-                        true);
+                Filter.NONE
+                        .with(Filter.Open.WITH)
+                        .with(Filter.Position.LOW)
+                        .with(Filter.Thickness.THREE)
+                        .with(Filter.Strings.THICK)
+                        .comfortable(true);
         assertThat(with.accepts(open, Hand.MEDIUM)).isTrue();
         assertThat(with.accepts(low, Hand.MEDIUM)).isFalse();
+        assertThat(Filter.NONE.with(Filter.Top.ROOT).accepts(low, Hand.MEDIUM)).isTrue();
+        assertThat(Filter.NONE.with(Filter.Top.FIFTH).accepts(low, Hand.MEDIUM)).isFalse();
+        Filter dark = Filter.NONE.with(Filter.Colour.DARK);
+        assertThat(dark.accepts(candidate("5-6-x-x-x-x", 9), Hand.MEDIUM)).isTrue();
+        assertThat(dark.accepts(candidate("x-7-8-x-x-x", 4), Hand.MEDIUM)).isTrue();
+        assertThat(dark.accepts(low, Hand.MEDIUM)).isFalse();
+        Filter unison = Filter.NONE.with(Filter.Colour.UNISON);
+        assertThat(unison.accepts(candidate("5-0-x-x-x-x", 9), Hand.MEDIUM)).isTrue();
+        assertThat(unison.accepts(low, Hand.MEDIUM)).isFalse();
         assertThat(Filter.NONE.accepts(low, Hand.SMALL)).isTrue();
     }
 

@@ -277,6 +277,16 @@ class NamesTest {
         }
     }
 
+    /** Common practice: shapes of A over a capo at the second fret sound in B. */
+    @Test
+    void underACapoAShapeKeepsItsOwnName() {
+        Fretboard two = new Fretboard(Instrument.of(Tuning.STANDARD), 2);
+        Voicing v = new Voicing(Shape.parse("x-0-2-2-2-0"), two, 11);
+        assertThat(ChordNamer.name(v, Optional.empty()).symbol()).isEqualTo("B");
+        assertThat(ChordNamer.ofFingering(v, Around.NOTHING)).map(ChordName::symbol).contains("A");
+        assertThat(ChordNamer.ofFingering(standard("x-0-2-2-2-0"), Around.NOTHING)).isEmpty();
+    }
+
     /** Names of one list spell one note one way. */
     @Test
     void aListSpellsARootOneWay() {

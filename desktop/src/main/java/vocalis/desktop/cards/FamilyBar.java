@@ -2,6 +2,7 @@ package vocalis.desktop.cards;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
@@ -10,9 +11,9 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.RadioMenuItem;
-import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
@@ -138,37 +139,23 @@ public final class FamilyBar extends VBox {
     private MenuButton filters() {
         filters.getStyleClass().add("quiet-button");
         filters.setId("filters");
-        choices(
-                Filter.Open.values(),
-                Filter.Open::words,
-                f -> v -> new Filter(v, f.position(), f.thickness(), f.strings(), f.comfortable()));
-        choices(
-                Filter.Position.values(),
-                Filter.Position::words,
-                f -> v -> new Filter(f.open(), v, f.thickness(), f.strings(), f.comfortable()));
+        choices(Filter.Open.values(), Filter.Open::words, Filter::open, Filter::with);
+        choices(Filter.Position.values(), Filter.Position::words, Filter::position, Filter::with);
         choices(
                 Filter.Thickness.values(),
                 Filter.Thickness::words,
-                f -> v -> new Filter(f.open(), f.position(), v, f.strings(), f.comfortable()));
-        choices(
-                Filter.Strings.values(),
-                Filter.Strings::words,
-                f -> v -> new Filter(f.open(), f.position(), f.thickness(), v, f.comfortable()));
+                Filter::thickness,
+                Filter::with);
+        choices(Filter.Strings.values(), Filter.Strings::words, Filter::strings, Filter::with);
+        choices(Filter.Top.values(), Filter.Top::words, Filter::top, Filter::with);
+        choices(Filter.Colour.values(), Filter.Colour::words, Filter::colour, Filter::with);
         CheckMenuItem comfortable = new CheckMenuItem("inside comfort only");
         comfortable
                 .selectedProperty()
                 .addListener(
                         o -> {
-                            Filter f = model.offer().filterProperty().get();
-                            model.offer()
-                                    .filterProperty()
-                                    .set(
-                                            new Filter(
-                                                    f.open(),
-                                                    f.position(),
-                                                    f.thickness(),
-                                                    f.strings(),
-                                                    comfortable.isSelected()));
+                            var filter = model.offer().filterProperty();
+                            filter.set(filter.get().comfortable(comfortable.isSelected()));
                         });
         filters.getItems().add(comfortable);
         model.offer()
@@ -182,23 +169,31 @@ public final class FamilyBar extends VBox {
         return filters;
     }
 
+    /** One question of the filter: a menu of its own with its answers, the chosen one marked. */
     private <T> void choices(
-            T[] values, Function<T, String> words, Function<Filter, Function<T, Filter>> change) {
+            T[] values,
+            Function<T, String> words,
+            Function<Filter, T> now,
+            BiFunction<Filter, T, Filter> change) {
+        Menu menu = new Menu(words.apply(values[0]));
         ToggleGroup group = new ToggleGroup();
+        var filter = model.offer().filterProperty();
         for (T value : values) {
             RadioMenuItem item = new RadioMenuItem(words.apply(value));
             item.setToggleGroup(group);
-            item.setSelected(value == values[0]);
-            item.setOnAction(
-                    e ->
-                            model.offer()
-                                    .filterProperty()
-                                    .set(
-                                            change.apply(model.offer().filterProperty().get())
-                                                    .apply(value)));
-            filters.getItems().add(item);
+            item.setSelected(value == now.apply(filter.get()));
+            item.setOnAction(e -> filter.set(change.apply(filter.get(), value)));
+            menu.getItems().add(item);
+            filter.addListener(
+                    o -> {
+                        boolean chosen = value == now.apply(filter.get());
+                        item.setSelected(chosen);
+                        if (chosen) {
+                            menu.setText(words.apply(value));
+                        }
+                    });
         }
-        filters.getItems().add(new SeparatorMenuItem());
+        filters.getItems().add(menu);
     }
 
     /** Opens the filter's menu. */

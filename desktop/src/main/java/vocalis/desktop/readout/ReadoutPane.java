@@ -117,8 +117,14 @@ public final class ReadoutPane extends VBox {
                         .collect(Collectors.joining(", "));
         boolean plain = r.different() == 2 && r.bass().midi() % 12 == r.root();
         boolean say = !others.isEmpty() && !plain;
-        also.setText(say ? "also " + others : "");
-        also.setManaged(say);
+        String fingered =
+                r.fingered()
+                        .map(n -> n.symbol() + " shape, sounds " + r.name().symbol())
+                        .orElse("");
+        String besides = say ? "also " + others : "";
+        String both = fingered + (fingered.isEmpty() || !say ? "" : "; ") + besides;
+        also.setText(both);
+        also.setManaged(!both.isEmpty());
         reason.setText(namedFrom(r) + r.heard().reason());
         Explain.means(reason, "R shows the numbers behind it");
         fit.setText(fitInWords(r));

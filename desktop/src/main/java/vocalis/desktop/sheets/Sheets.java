@@ -1,6 +1,7 @@
 package vocalis.desktop.sheets;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -17,6 +18,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import vocalis.core.choice.Series;
 import vocalis.core.harmony.Context;
 import vocalis.core.harmony.DroneMap;
 import vocalis.core.instrument.Tuning;
@@ -230,6 +232,55 @@ public final class Sheets {
                 new VBox(10, text(v.shape().text() + " over the twelve basses", "help-head"), grid);
         content.getStyleClass().add("help");
         host.open("Bass sweep", content, 700);
+    }
+
+    /** The shape shown, slid along the neck under its open strings; a row takes it there. */
+    public static void series(WriteModel model, SheetHost host) {
+        Voicing v = model.shownProperty().get();
+        if (v.shape().lowestFretted() == 0) {
+            host.open(
+                    "Along the neck",
+                    new VBox(text("Nothing of this shape is fretted: it cannot slide.", "caption")),
+                    420);
+            return;
+        }
+        Key key = model.key();
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("figures");
+        SheetHost.Sheet[] stage = new SheetHost.Sheet[1];
+        for (Series.Step s : Series.of(v, Optional.of(key), model.hand()).steps()) {
+            Button b = new Button(s.voicing().shape().text());
+            b.getStyleClass().add("quiet-button");
+            b.setOnAction(
+                    e -> {
+                        model.take(s.voicing().shape());
+                        stage[0].close();
+                    });
+            boolean inside = s.outside() == 0;
+            String fit =
+                    (inside ? "in the key" : s.outside() + " outside")
+                            + (s.playable() ? "" : ", out of reach");
+            grid.addRow(
+                    grid.getRowCount(),
+                    text("fret " + s.fret(), "caption"),
+                    b,
+                    text(s.name().symbol(), inside ? "figure-value" : "caption"),
+                    text(fit, "caption"));
+        }
+        boolean rings = v.shape().frets().contains(0);
+        VBox content =
+                new VBox(
+                        10,
+                        text(
+                                v.shape().text()
+                                        + (rings
+                                                ? " along the neck under its open strings"
+                                                : " along the neck"),
+                                "help-head"),
+                        text("Choosing a place takes the shape there, on this chord.", "caption"),
+                        grid);
+        content.getStyleClass().add("help");
+        stage[0] = host.open("Along the neck", content, 640);
     }
 
     /** The open strings that give a bass, or those of them that the shape leaves free. */

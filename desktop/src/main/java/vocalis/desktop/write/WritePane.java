@@ -15,8 +15,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import vocalis.core.choice.Filter;
 import vocalis.core.hands.IdleFingers;
 import vocalis.core.harmony.Readout;
+import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.band.VoiceBand;
 import vocalis.desktop.cards.CardRow;
@@ -299,6 +301,19 @@ public final class WritePane extends BorderPane {
         @Override
         public void droneMap() {
             Sheets.droneMap(model, host());
+        }
+
+        @Override
+        public void series() {
+            Sheets.series(model, host());
+        }
+
+        @Override
+        public void dark() {
+            var filter = model.offer().filterProperty();
+            boolean on = filter.get().colour() == Filter.Colour.DARK;
+            model.familyProperty().set(Family.EXTENDED);
+            filter.set(filter.get().with(on ? Filter.Colour.ANY : Filter.Colour.DARK));
         }
 
         @Override
