@@ -157,6 +157,7 @@ class HarmonyWindowTest extends WindowDriver {
         assertThat(robot.lookup("#figure-effort").query().getParent().isVisible()).isTrue();
         assertThat(robot.lookup("#figure-notes").query().getParent().isVisible()).isFalse();
         find(robot, "1-x-9-x-x-x");
+        await("why not", () -> robot.lookup("#figure-hand").tryQuery().isPresent());
         assertThat(readout(robot, "figure-hand"))
                 .startsWith("unplayable: needs")
                 .contains("fret 1 to fret 9");
@@ -188,18 +189,49 @@ class HarmonyWindowTest extends WindowDriver {
                 .allSatisfy(c -> assertThat(c.voicing().root()).isEqualTo(root));
     }
 
+    /** Dark voicings under one key; the shape along the neck, taken to another place. */
+    @Test
+    void darkOnesAndTheSeriesByKey(FxRobot robot) {
+        choose(robot, "#tuning", Tuning.STANDARD);
+        press(robot, KeyCode.SHIFT, KeyCode.D);
+        await(
+                "dark cards",
+                () ->
+                        fx(
+                                () ->
+                                        model().cardsProperty().get().stream().limit(8).count() > 2
+                                                && model().cardsProperty().get().stream()
+                                                        .flatMap(c -> c.places().stream())
+                                                        .allMatch(
+                                                                c ->
+                                                                        model().offer()
+                                                                                .filterProperty()
+                                                                                .get()
+                                                                                .accepts(
+                                                                                        c,
+                                                                                        model().hand()))));
+        press(robot, KeyCode.SHIFT, KeyCode.D);
+        assertThat(fx(() -> model().offer().filterProperty().get()))
+                .isEqualTo(vocalis.core.choice.Filter.NONE);
+        find(robot, "x-5-7-7-0-0");
+        press(robot, KeyCode.L);
+        await("the series", () -> robot.lookup("x-3-5-5-0-0").tryQuery().isPresent());
+        robot.clickOn("x-3-5-5-0-0");
+        await(
+                "taken there",
+                () -> fx(() -> model().shownProperty().get().shape().text().equals("x-3-5-5-0-0")));
+    }
+
     @Test
     void theHandDecidesWhatIsOffered(FxRobot robot) {
         await("cards", () -> fx(() -> !model().cardsProperty().get().isEmpty()));
-        int medium = fx(() -> offered());
+        press(robot, KeyCode.DIGIT5);
+        awaitCards(Family.TRIAD);
+        int medium = fx(() -> model().offer().all());
         robot.interact(() -> shell.workspace().setHand(vocalis.core.hands.Hand.SMALL));
-        await("fewer", () -> fx(() -> offered()) < medium);
+        await("fewer", () -> fx(() -> model().offer().all()) < medium);
         robot.interact(() -> shell.workspace().setHand(vocalis.core.hands.Hand.LARGE));
-        await("more", () -> fx(() -> offered()) > medium);
-    }
-
-    private int offered() {
-        return model().cardsProperty().get().stream().mapToInt(c -> c.places().size()).sum();
+        await("more", () -> fx(() -> model().offer().all()) > medium);
     }
 
     @Test

@@ -299,7 +299,7 @@ class KeysWalkTest extends WindowDriver {
         Riff before = riff();
         for (Zone zone : List.of(Zone.BAND, Zone.LANE, Zone.CARDS, Zone.NECK)) {
             for (KeyCode code :
-                    List.of(KeyCode.Q, KeyCode.Y, KeyCode.Z, KeyCode.F7, KeyCode.F9, KeyCode.L)) {
+                    List.of(KeyCode.Q, KeyCode.Y, KeyCode.Z, KeyCode.F7, KeyCode.F9, KeyCode.F)) {
                 fx(
                         () -> {
                             model().zoneProperty().set(zone);

@@ -93,7 +93,12 @@ final class Purpose {
     }
 
     private double fourth() {
-        return 0.9 * (voices() - 2) + ringsPastOpenPosition();
+        return 0.9 * (voices() - 2) + rings();
+    }
+
+    /** A dyad moves; a string that rings beside one held does not. */
+    private double rings() {
+        return opens > 0 && opens < voices() ? 0.2 + ringsPastOpenPosition() : 0;
     }
 
     /**
@@ -101,12 +106,12 @@ final class Purpose {
      */
     private double third() {
         if (voices() > 2) {
-            return 1.2 + 0.4 * (voices() - 3) + ringsPastOpenPosition();
+            return 1.2 + 0.4 * (voices() - 3) + rings();
         }
         int span = v.midi().get(1) - v.midi().get(0);
         boolean tenth = span > 12 && bass == 0;
-        double form = has(8) || has(9) ? 1.0 : span <= 4 ? 0 : tenth ? -0.4 : 0.2;
-        return form + ringsPastOpenPosition();
+        double form = has(8) || has(9) ? 1.4 : span <= 4 ? 0 : tenth ? -0.4 : 0.2;
+        return form + rings();
     }
 
     /** Two notes across one or two silent strings; a string ringing inside; unisons. */

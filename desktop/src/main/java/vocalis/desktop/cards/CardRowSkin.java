@@ -7,8 +7,10 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Paint;
 import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.choice.Card;
+import vocalis.core.harmony.ChordNamer;
 import vocalis.core.harmony.Readout;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.voicing.Sounding;
@@ -113,14 +115,23 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
             g.setLineWidth(c.isFocused() ? 2 : 1.5);
             g.strokeRoundRect(x + 1, 1, cardWidth - 2, h - 2, 8, 8);
         }
-        String name = Readout.nameOf(v, model.key()).symbol();
+        String name =
+                ChordNamer.name(
+                                v,
+                                Optional.of(model.key()),
+                                model.currentChord().around().on(v.root()))
+                        .symbol();
         String shape = v.shape().text();
-        double room = cardWidth - 33 - width(shape, c.smallMonoFont());
-        String fitting = fit(name, room, c.boldFont());
+        // A long name has the line to itself; the shape then stands at the foot.
+        boolean beside =
+                width(name, c.boldFont()) <= cardWidth - 33 - width(shape, c.smallMonoFont());
+        String fitting = fit(name, cardWidth - 23, c.boldFont());
         text(g, fitting, x + 12, 18, c.boldFont(), c.ink(), TextAlignment.LEFT);
-        text(g, shape, x + cardWidth - 11, 18, c.smallMonoFont(), c.dim(), TextAlignment.RIGHT);
+        if (beside) {
+            text(g, shape, x + cardWidth - 11, 18, c.smallMonoFont(), c.dim(), TextAlignment.RIGHT);
+        }
         paintStrip(g, v, x + 12, x + cardWidth - 12, 42);
-        paintFoot(g, card, v, x, h);
+        paintFoot(g, card, v, x, h, beside ? "" : shape);
         means(
                 x,
                 0,
@@ -133,12 +144,18 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
                         + " all cards share, low at the left.");
     }
 
-    private void paintFoot(GraphicsContext g, int card, Voicing v, double x, double h) {
+    private void paintFoot(
+            GraphicsContext g, int card, Voicing v, double x, double h, String shape) {
         CardRow c = getSkinnable();
         boolean inRiff = v.shape().equals(model.currentChord().candidate().voicing().shape());
         String left = inRiff ? "in the riff" : "";
         if (card == WriteModel.BY_HAND) {
             left = inRiff ? "by hand, in the riff" : "by hand";
+        }
+        if (!shape.isEmpty()) {
+            Font mono = c.smallMonoFont();
+            double from = left.isEmpty() ? 0 : width(left, c.smallFont()) + 10;
+            text(g, shape, x + 12 + from, h - 13, mono, c.dim(), TextAlignment.LEFT);
         }
         text(
                 g,

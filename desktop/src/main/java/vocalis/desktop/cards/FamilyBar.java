@@ -235,7 +235,10 @@ public final class FamilyBar extends VBox {
                         .found()
                         .map(f -> "found for " + f + ": ")
                         .orElse(chosen.label() + " on " + key.spell(chord.root()) + ": ");
-        count.setText(what + voicings + " in " + cards + (cards == 1 ? " shape" : " shapes"));
+        int all = model.offer().all();
+        String of =
+                all > voicings ? "the first " + voicings + " of " + all : String.valueOf(voicings);
+        count.setText(what + of + " in " + cards + (cards == 1 ? " shape" : " shapes"));
         use.setDisable(model.shownIsInRiff());
     }
 }

@@ -67,8 +67,23 @@ public final class Commands {
             return this;
         }
 
-        /** Adds the command. */
+        /**
+         * Adds the command.
+         *
+         * @throws IllegalArgumentException when another has one of its keys in the same place
+         */
         public void does(Runnable action) {
+            for (Combo key : keys) {
+                for (Command c : all) {
+                    boolean same =
+                            zones.isEmpty() && c.zones().isEmpty()
+                                    || c.zones().stream().anyMatch(zones::contains);
+                    if (same && c.has(key)) {
+                        throw new IllegalArgumentException(
+                                key.printed() + " is asked for by " + c.id() + " and by " + id);
+                    }
+                }
+            }
             all.add(
                     new Command(
                             id,

@@ -383,7 +383,7 @@ public final class WriteCommands {
         look("compare", "set this voicing beside others", "C", screen::compare);
         look("drones", "which open strings suit which key", "D", screen::droneMap);
         look("basses", "the shape over the twelve basses", "B", screen::bassSweep);
-        look("series", "the shape along the neck, named fret by fret", "W", screen::series);
+        look("series", "the shape along the neck, named fret by fret", "L", screen::series);
         look("dark", "dark voicings of this root: ♭5, ♭9, ♭6", "shift D", screen::dark);
         look("modes", "which keys the riff's notes fit", "K", screen::modeFinder);
         look("findings", "what could not be played as written", "G", screen::findings);

@@ -32,6 +32,9 @@ public final class CardOffer {
     private final ObjectProperty<Filter> filter = new SimpleObjectProperty<>(Filter.NONE);
     private String found;
 
+    /** Written by the worker before it hands over its cards. */
+    private volatile int all;
+
     CardOffer(WriteModel model, Consumer<List<Card>> offered) {
         this.model = model;
         this.channel = model.background().channel("looking for voicings", offered);
@@ -40,6 +43,11 @@ public final class CardOffer {
     /** What is let through of the cards. */
     public ObjectProperty<Filter> filterProperty() {
         return filter;
+    }
+
+    /** How many voicings there are for what is asked, of which the best are offered. */
+    public int all() {
+        return all;
     }
 
     /** What was searched for, while its answers stand in the row. */
@@ -65,9 +73,11 @@ public final class CardOffer {
         List<Shape> near = neighbours();
         Family nearest = model.familyProperty().get();
         channel.request(
-                () ->
-                        new Ranking(nearest, near, ground.key())
-                                .cards(Finder.candidates(query, ground.board(), model.hand())));
+                () -> {
+                    List<Candidate> some = Finder.candidates(query, ground.board(), model.hand());
+                    all = some.size();
+                    return new Ranking(nearest, near, ground.key()).cards(some);
+                });
     }
 
     /** Offers the voicings of the chosen family on the chord's root, as the filter lets through. */
@@ -84,12 +94,14 @@ public final class CardOffer {
                     Catalogue catalogue = model.catalogue();
                     Ranking ranking = new Ranking(wanted, near, ground.key());
                     if (passing.equals(Filter.NONE)) {
+                        all = catalogue.candidates(ground.board(), hand, wanted, root).size();
                         return ranking.cards(catalogue.leading(ground.board(), hand, wanted, root));
                     }
                     List<Candidate> kept =
                             catalogue.candidates(ground.board(), hand, wanted, root).stream()
                                     .filter(c -> passing.accepts(c, hand))
                                     .toList();
+                    all = kept.size();
                     return ranking.cards(Catalogue.leading(kept));
                 });
     }

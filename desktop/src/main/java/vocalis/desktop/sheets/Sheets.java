@@ -259,7 +259,8 @@ public final class Sheets {
             boolean inside = s.outside() == 0;
             String fit =
                     (inside ? "in the key" : s.outside() + " outside")
-                            + (s.playable() ? "" : ", out of reach");
+                            + (s.playable() ? "" : ", out of reach")
+                            + (s.voicing().shape().equals(v.shape()) ? ", where it is" : "");
             grid.addRow(
                     grid.getRowCount(),
                     text("fret " + s.fret(), "caption"),

@@ -96,6 +96,17 @@ class CommandsTest {
         assertThat(commands.status(Zone.NECK)).isEmpty();
     }
 
+    /** A place's own key may stand before the common one; two in one place may not. */
+    @Test
+    void noKeyIsAskedForTwiceInOnePlace() {
+        assertThatThrownBy(() -> commands.add("again", "").in(Zone.LANE).keys("K").does(() -> {}))
+                .hasMessageContaining("voices-up")
+                .hasMessageContaining("again");
+        assertThatThrownBy(() -> commands.add("again", "").keys("SPACE").does(() -> {}))
+                .hasMessageContaining("play");
+        commands.add("elsewhere", "").in(Zone.NECK).keys("K").does(() -> {});
+    }
+
     @Test
     void idsAreOneOfAKind() {
         assertThatThrownBy(() -> commands.add("play", "again"))
