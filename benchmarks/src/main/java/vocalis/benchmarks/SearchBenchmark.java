@@ -59,7 +59,7 @@ public class SearchBenchmark {
                 .map(
                         f ->
                                 new Ranking(f, List.of(), KEY)
-                                        .cards(catalogue.candidates(board, Hand.MEDIUM, f, 9)))
+                                        .cards(catalogue.leading(board, Hand.MEDIUM, f, 9)))
                 .toList();
     }
 

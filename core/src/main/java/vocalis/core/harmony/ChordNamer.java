@@ -46,7 +46,7 @@ public final class ChordNamer {
         List<Candidate> all = candidates(notes, key, around);
         all.sort(Comparator.comparingDouble(Candidate::cost));
         boolean plainOne = all.stream().anyMatch(c -> c.modifiers <= MOST_MODIFIERS);
-        Speller speller = new Speller(key);
+        Speller speller = new Speller(key, true);
         List<ChordName> names = new ArrayList<>();
         for (Candidate c : all) {
             if (!plainOne || c.modifiers <= MOST_MODIFIERS) {
@@ -67,7 +67,8 @@ public final class ChordNamer {
     /** The best exact name of a chord where it stands. */
     public static ChordName name(Voicing voicing, Optional<Key> key, Around around) {
         Notes notes = Notes.of(voicing);
-        return new Speller(key).spell(best(candidates(notes, key, around)), notes.bassClass());
+        return new Speller(key, false)
+                .spell(best(candidates(notes, key, around)), notes.bassClass());
     }
 
     /**
@@ -92,7 +93,7 @@ public final class ChordNamer {
     /** The best name of a voicing over another bass, a pitch class that need not sound in it. */
     public static ChordName over(Voicing voicing, int bass, Optional<Key> key) {
         Notes notes = Notes.of(voicing).over(bass);
-        return new Speller(key).spell(best(candidates(notes, key, Around.NOTHING)), bass);
+        return new Speller(key, false).spell(best(candidates(notes, key, Around.NOTHING)), bass);
     }
 
     private static Candidate best(List<Candidate> candidates) {
@@ -197,16 +198,21 @@ public final class ChordNamer {
      */
     private static final class Speller {
         private final Optional<Key> key;
+        private final boolean more;
         private ChordSymbol first;
 
-        Speller(Optional<Key> key) {
+        /**
+         * @param more whether names are to follow the first
+         */
+        Speller(Optional<Key> key, boolean more) {
             this.key = key;
+            this.more = more;
         }
 
         ChordName spell(Candidate c, int bass) {
             Spelling root = root(c);
             ChordSymbol symbol = first;
-            if (c.slash || key.isEmpty() && first == null) {
+            if (c.slash || more && key.isEmpty() && first == null) {
                 symbol = ChordSymbol.parse(root.symbol() + c.suffix);
             }
             first = first == null ? symbol : first;

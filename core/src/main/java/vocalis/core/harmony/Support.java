@@ -26,7 +26,7 @@ record Support(int[] weights, int[] order) {
             byKey[c] = c == tonic ? TONIC : (scale >> c & 1) * IN_SCALE;
             weights[c] = byKey[c] + (c == notes.bassClass() ? LOWEST : 0);
             for (int i = 0; i < 12; i++) {
-                weights[c] += WEIGHTS[i] * notes.count((c + i) % 12);
+                weights[c] += WEIGHTS[i] * notes.count(c + i < 12 ? c + i : c + i - 12);
             }
         }
         int[] order = new int[12];
