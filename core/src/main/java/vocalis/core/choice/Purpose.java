@@ -98,7 +98,7 @@ final class Purpose {
 
     /** A dyad moves; a string that rings beside one held does not. */
     private double rings() {
-        return opens > 0 && opens < voices() ? 0.2 + ringsPastOpenPosition() : 0;
+        return opens > 0 && opens < voices() ? 0.6 + ringsPastOpenPosition() : 0;
     }
 
     /**

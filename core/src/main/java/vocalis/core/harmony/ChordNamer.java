@@ -42,6 +42,19 @@ public final class ChordNamer {
 
     /** All exact names of a chord where it stands, best first; never empty. */
     public static List<ChordName> names(Voicing voicing, Optional<Key> key, Around around) {
+        return names(voicing, key, around, Double.POSITIVE_INFINITY);
+    }
+
+    /** How much a name that is said beside the best may cost more: past it nobody says it. */
+    private static final double SAID_BESIDE = 2.2;
+
+    /** The exact names of a chord where it stands that a player may say, best first. */
+    public static List<ChordName> said(Voicing voicing, Optional<Key> key, Around around) {
+        return names(voicing, key, around, SAID_BESIDE);
+    }
+
+    private static List<ChordName> names(
+            Voicing voicing, Optional<Key> key, Around around, double within) {
         Notes notes = Notes.of(voicing);
         List<Candidate> all = candidates(notes, key, around);
         all.sort(Comparator.comparingDouble(Candidate::cost));
@@ -49,6 +62,9 @@ public final class ChordNamer {
         Speller speller = new Speller(key, true);
         List<ChordName> names = new ArrayList<>();
         for (Candidate c : all) {
+            if (!names.isEmpty() && c.cost > all.get(0).cost + within) {
+                break;
+            }
             if (!plainOne || c.modifiers <= MOST_MODIFIERS) {
                 ChordName name = speller.spell(c, notes.bassClass());
                 if (!names.contains(name)) {

@@ -15,7 +15,7 @@ import vocalis.core.voicing.Voicing;
  * What a voicing is, in the figures and words that a player asks for.
  *
  * @param name best exact name
- * @param otherNames further exact names, best first
+ * @param otherNames further exact names that a player may say, best first
  * @param fingered what the fingering is called without the capo, where there is one
  * @param voices the sounded notes from the lowest up
  * @param different number of different notes (pitch classes)
@@ -64,7 +64,7 @@ public record Readout(
     /** Reads a voicing in a key, where it stands in a riff. */
     public static Readout of(Voicing voicing, Key key, Around around) {
         HeardRoot heard = HeardRoot.of(voicing, Optional.of(key));
-        List<ChordName> names = ChordNamer.names(voicing, Optional.of(key), around);
+        List<ChordName> names = ChordNamer.said(voicing, Optional.of(key), around);
         ChordSymbol symbol = ChordSymbol.parse(names.get(0).symbol());
         List<Voice> voices =
                 voicing.soundings().stream()

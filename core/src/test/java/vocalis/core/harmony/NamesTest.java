@@ -277,6 +277,17 @@ class NamesTest {
         }
     }
 
+    /** A plain chord has no other name that anybody says; Am7 is C6 over A. */
+    @Test
+    void besideAPlainNameOnlyWhatIsSaidIsSaid() {
+        assertThat(ChordNamer.said(standard("1-3-3-2-1-1"), Optional.empty(), Around.NOTHING))
+                .extracting(ChordName::symbol)
+                .containsExactly("F");
+        assertThat(ChordNamer.said(standard("x-0-2-0-1-0"), Optional.empty(), Around.NOTHING))
+                .extracting(ChordName::symbol)
+                .contains("Am7", "C6/A");
+    }
+
     /** Common practice: shapes of A over a capo at the second fret sound in B. */
     @Test
     void underACapoAShapeKeepsItsOwnName() {
