@@ -21,17 +21,9 @@ import vocalis.core.instrument.Shape;
  */
 public record Fingering(List<Press> presses, Effort parts, double reachMm) {
 
-    private static final double PER_FINGER = 0.6;
-    private static final double PER_BARRE = 0.3;
-    private static final double BARRE_NOT_INDEX = 1.2;
-    private static final double OFF_ITS_FRET = 0.45;
-    private static final double LITTLE_FINGER = 0.15;
-    private static final double INDEX_FREE = 0.3;
     private static final double REACH = 1.2;
-    private static final double THUMB = 0.9;
+    private static final double THUMB = 1.3;
     private static final double INNER_SILENCE = 0.8;
-    private static final double RINGS_INSIDE = 0.5;
-    private static final double BARRE_BESIDE_RINGING = 0.9;
 
     /**
      * One finger's work.
@@ -77,8 +69,9 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
             return fingers + barres + spread + reach + silences + ringing + thumb;
         }
 
-        Effort withThumb(double wholeReach) {
-            return new Effort(fingers, barres, spread, wholeReach, silences, ringing, THUMB);
+        /** The same with the thumb too, for the reach and the silences of the whole shape. */
+        Effort withThumb(double wholeReach, double allSilences) {
+            return new Effort(fingers, barres, spread, wholeReach, allSilences, ringing, THUMB);
         }
     }
 
@@ -133,9 +126,9 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
         if (fewestFingers(frets(shape), 0, shape.strings()) > 4) {
             return null;
         }
-        Search search = new Search(board, shape, hand, silences, staying);
-        search.cut(low, 0);
-        return search.best;
+        double reach = board.spanMm(low, high);
+        return new FingerSearch(board, shape, hand, silences, ease(reach, hand), reach, staying)
+                .best();
     }
 
     /**
@@ -201,7 +194,10 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
         List<Press> presses = new ArrayList<>(f.presses());
         presses.add(0, new Press(THUMB_FINGER, fret, 0, 0));
         double reach = board.spanMm(shape.lowestFretted(), shape.highestFretted());
-        return new Fingering(presses, f.parts.withThumb(ease(reach, hand)), reach);
+        return new Fingering(
+                presses,
+                f.parts.withThumb(ease(reach, hand), INNER_SILENCE * shape.innerSilences()),
+                reach);
     }
 
     /** How far up the neck a thumb reaches over. */
@@ -221,197 +217,6 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
             }
         }
         return finger;
-    }
-
-    /**
-     * Cuts one shape into runs that a finger can hold, in every way, tries every choice of fingers
-     * on them and keeps the easiest.
-     */
-    private static final class Search {
-        private final Fretboard board;
-        private final Hand hand;
-        private final double silences;
-        private final double ease;
-        private final double reach;
-        private final List<Press> staying;
-        private final Shape shape;
-        private final int[] runFret = new int[4];
-        private final int[] runLow = new int[4];
-        private final int[] runHigh = new int[4];
-        private final int[] fingers = new int[4];
-        private int runs;
-        private double least;
-        private Fingering best;
-
-        Search(Fretboard board, Shape shape, Hand hand, double silences, List<Press> staying) {
-            this.board = board;
-            this.shape = shape;
-            this.hand = hand;
-            this.silences = silences;
-            this.staying = staying;
-            reach = board.spanMm(shape.lowestFretted(), shape.highestFretted());
-            ease = ease(reach, hand);
-        }
-
-        /** Cuts the strings from one up at a fret, and then the frets above, into runs. */
-        void cut(int fret, int from) {
-            int string = from;
-            while (string < shape.strings() && shape.fret(string) != fret) {
-                string++;
-            }
-            if (string == shape.strings()) {
-                int next = nextFret(fret);
-                if (next == 0) {
-                    tryRuns();
-                } else {
-                    cut(next, 0);
-                }
-                return;
-            }
-            if (runs == 4) {
-                return;
-            }
-            int run = runs++;
-            runFret[run] = fret;
-            runLow[run] = string;
-            for (int to = string; to < shape.strings() && shape.fret(to) >= fret; to++) {
-                if (shape.fret(to) == fret) {
-                    runHigh[run] = to;
-                    cut(fret, to + 1);
-                }
-            }
-            runs--;
-        }
-
-        /** The next fret up that is held; 0 where there is none. */
-        private int nextFret(int above) {
-            int next = 0;
-            for (int s = 0; s < shape.strings(); s++) {
-                int fret = shape.fret(s);
-                next = fret > above && (next == 0 || fret < next) ? fret : next;
-            }
-            return next;
-        }
-
-        private void tryRuns() {
-            double ringing = ringing();
-            for (int mask = 1; mask < 16; mask++) {
-                if (Integer.bitCount(mask) == runs) {
-                    number(mask);
-                    if (possible() && pairsReach() && stays()) {
-                        weigh(ringing);
-                    }
-                }
-            }
-        }
-
-        /** Gives the runs the fingers of a mask, bit 0 for the index, ascending. */
-        private void number(int mask) {
-            int run = 0;
-            for (int finger = 1; finger <= 4; finger++) {
-                if ((mask >> (finger - 1) & 1) != 0) {
-                    fingers[run++] = finger;
-                }
-            }
-        }
-
-        private boolean barre(int run) {
-            return runHigh[run] > runLow[run];
-        }
-
-        /** A barre with another fret inside it needs the index finger. */
-        private boolean possible() {
-            for (int p = 0; p < runs; p++) {
-                for (int q = 0; q < runs; q++) {
-                    boolean crossed = runLow[q] > runLow[p] && runLow[q] < runHigh[p];
-                    if (barre(p) && crossed && fingers[p] != 1) {
-                        return false;
-                    }
-                }
-            }
-            return true;
-        }
-
-        /** Every two fingers reach as far apart as they lie. */
-        private boolean pairsReach() {
-            for (int i = 0; i < runs; i++) {
-                for (int j = i + 1; j < runs; j++) {
-                    double apart = board.spanMm(runFret[i], runFret[j]);
-                    if (apart > hand.limitMm(fingers[i], fingers[j])) {
-                        return false;
-                    }
-                }
-            }
-            return true;
-        }
-
-        private boolean stays() {
-            for (Press p : staying) {
-                boolean there = false;
-                for (int run = 0; run < runs; run++) {
-                    there |= press(run).equals(p);
-                }
-                if (!there) {
-                    return false;
-                }
-            }
-            return true;
-        }
-
-        private Press press(int run) {
-            return new Press(fingers[run], runFret[run], runLow[run], runHigh[run]);
-        }
-
-        /** Open strings between held ones, and beside a barre. */
-        private double ringing() {
-            int low = shape.strings();
-            int high = -1;
-            for (int run = 0; run < runs; run++) {
-                low = Math.min(low, runLow[run]);
-                high = Math.max(high, runHigh[run]);
-            }
-            double sum = 0;
-            for (int s = low + 1; s < shape.strings(); s++) {
-                if (shape.fret(s) == 0) {
-                    sum += s < high ? RINGS_INSIDE : 0;
-                    for (int run = 0; run < runs; run++) {
-                        sum += barre(run) && s == runHigh[run] + 1 ? BARRE_BESIDE_RINGING : 0;
-                    }
-                }
-            }
-            return sum;
-        }
-
-        /** Reckons the effort of what is tried, and keeps it where it is the least so far. */
-        private void weigh(double ringing) {
-            double down = PER_FINGER * runs;
-            double barres = 0;
-            double spread = 0;
-            for (int i = 0; i < runs; i++) {
-                if (barre(i)) {
-                    barres += PER_BARRE + (fingers[i] == 1 ? 0 : BARRE_NOT_INDEX);
-                }
-                down += fingers[i] == 4 ? LITTLE_FINGER : 0;
-                if (i > 0) {
-                    int natural = fingers[i] - fingers[i - 1];
-                    spread += OFF_ITS_FRET * Math.abs(runFret[i] - runFret[i - 1] - natural);
-                }
-            }
-            down += fingers[0] == 1 ? 0 : INDEX_FREE;
-            double total = down + barres + spread + ease + silences + ringing;
-            if (best == null || total < least) {
-                least = total;
-                Press[] presses = new Press[runs];
-                for (int run = 0; run < runs; run++) {
-                    presses[run] = press(run);
-                }
-                best =
-                        new Fingering(
-                                List.of(presses),
-                                new Effort(down, barres, spread, ease, silences, ringing, 0),
-                                reach);
-            }
-        }
     }
 
     /**
