@@ -61,9 +61,14 @@ public final class Context {
         return v.pitchClasses().contains(Math.floorMod(root + semitones, 12));
     }
 
+    private static final int FALLING_FIFTH = 2;
+    private static final int SEMITONE_STEP = 1;
+    private static final int RESOLVING_TRITONE = 2;
+
     /**
      * Pull of a chord into the next: 1 for each voice that can move by a semitone into a note of
-     * it, 2 more for each tritone of the chord both of whose notes do.
+     * it, 2 more for each tritone of the chord both of whose notes do; 2 for a root that falls a
+     * fifth, 1 for one that steps by a semitone. The roots are those the voicings are built for.
      */
     public static int pull(Voicing from, Voicing to) {
         TreeSet<Integer> next = new TreeSet<>(to.pitchClasses());
@@ -81,7 +86,9 @@ public final class Context {
                 tritones++;
             }
         }
-        return moving.size() + 2 * tritones;
+        int motion = Math.floorMod(to.root() - from.root(), 12);
+        int byRoot = motion == 5 ? FALLING_FIFTH : motion == 1 || motion == 11 ? SEMITONE_STEP : 0;
+        return moving.size() + RESOLVING_TRITONE * tritones + byRoot;
     }
 
     /** Tension of a voicing in its key, 0 to 100. */

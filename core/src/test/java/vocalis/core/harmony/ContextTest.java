@@ -122,6 +122,12 @@ class ContextTest {
         Voicing c = standard("x-3-2-0-1-0");
         assertThat(Context.pull(g7, c)).isEqualTo(4);
         assertThat(Context.pull(c, c)).isZero();
+        // With its roots said, G falls a fifth into C; D flat steps by a semitone.
+        Voicing onG = new Voicing(g7.shape(), g7.board(), 7);
+        assertThat(Context.pull(onG, c)).isEqualTo(6);
+        Voicing five = new Voicing(Shape.parse("x-4-6-6-x-x"), g7.board(), 1);
+        Voicing home = new Voicing(Shape.parse("x-3-5-5-x-x"), g7.board(), 0);
+        assertThat(Context.pull(five, home)).isEqualTo(3);
         assertThat(Context.pull(standard("x-3-5-5-x-x"), standard("x-3-5-5-x-x"))).isZero();
     }
 

@@ -2,6 +2,7 @@ package vocalis.desktop.readout;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
@@ -10,10 +11,13 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import vocalis.core.harmony.ChordName;
+import vocalis.core.harmony.ChordNamer;
 import vocalis.core.harmony.Context;
 import vocalis.core.harmony.Readout;
+import vocalis.core.riff.Derived;
 import vocalis.core.riff.Finding;
 import vocalis.core.theory.Degree;
+import vocalis.core.voicing.Voicing;
 import vocalis.desktop.model.Page;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Explain;
@@ -201,18 +205,15 @@ public final class ReadoutPane extends VBox {
                         + " bass that is not the root; docs/figures.md has the weights.");
         int n = model.derived().chords().size();
         if (n > 1) {
-            var next =
-                    model.derived()
-                            .chord((model.chordProperty().get() + 1) % n)
-                            .candidate()
-                            .voicing();
+            Derived.Chord after = model.derived().chord((model.chordProperty().get() + 1) % n);
+            Voicing next = after.candidate().voicing();
             int pull = Context.pull(v, next);
-            String into = Readout.nameOf(next, key).symbol();
+            String into = ChordNamer.name(next, Optional.of(key), after.around()).symbol();
             notes.row(
                     "pull",
                     (pull == 0 ? "none" : String.valueOf(pull)) + " into " + into,
                     "One for each voice that can move a semitone into the next chord, two more for a tritone that"
-                            + " resolves.");
+                            + " resolves; two where the root falls a fifth, one where it steps a semitone.");
         }
     }
 
