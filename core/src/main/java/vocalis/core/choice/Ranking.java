@@ -20,7 +20,7 @@ import vocalis.core.voicing.Voicing;
  */
 public final class Ranking {
 
-    private static final double PER_NOTE_OUTSIDE = 2.6;
+    private static final double PER_NOTE_OUTSIDE = 3.6;
     private static final double DOMINANT_ON_FIVE = 0.8;
     private static final double TRITONE_ON_FIVE = 1.0;
     private static final double PER_100_MM_TRAVEL = 0.9;
