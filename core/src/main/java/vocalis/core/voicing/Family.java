@@ -106,14 +106,4 @@ public enum Family {
     public boolean accepts(Voicing voicing) {
         return recipes.stream().anyMatch(r -> r.accepts(voicing));
     }
-
-    /** The thickness that players take where nothing else is said. */
-    public int usualVoices() {
-        return switch (this) {
-            case FOURTH, THIRD, OCTAVE -> 2;
-            case POWER, TRIAD, SUSPENDED, SUBSTITUTE -> 3;
-            case EXTENDED -> 4;
-            case DRONE -> 5;
-        };
-    }
 }
