@@ -1,6 +1,7 @@
 package vocalis.desktop.cards;
 
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -101,6 +102,11 @@ public final class FamilyBar extends VBox {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox row = new HBox(10, count, gap, whole, filters(), find, use);
+        // Where there is little room the count gives way, not the buttons.
+        count.setMinWidth(0);
+        for (Region kept : List.of(whole, filters, use)) {
+            kept.setMinWidth(Region.USE_PREF_SIZE);
+        }
         row.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(top, row);
         setSpacing(3);
@@ -236,9 +242,9 @@ public final class FamilyBar extends VBox {
                         .map(f -> "found for " + f + ": ")
                         .orElse(chosen.label() + " on " + key.spell(chord.root()) + ": ");
         int all = model.offer().all();
-        String of =
-                all > voicings ? "the first " + voicings + " of " + all : String.valueOf(voicings);
-        count.setText(what + of + " in " + cards + (cards == 1 ? " shape" : " shapes"));
+        String shapes = " in " + cards + (cards == 1 ? " shape" : " shapes");
+        boolean some = all > voicings;
+        count.setText(what + (some ? "best " + voicings + " of " + all : voicings + shapes));
         use.setDisable(model.shownIsInRiff());
     }
 }
