@@ -213,6 +213,12 @@ class HarmonyWindowTest extends WindowDriver {
         press(robot, KeyCode.SHIFT, KeyCode.D);
         assertThat(fx(() -> model().offer().filterProperty().get()))
                 .isEqualTo(vocalis.core.choice.Filter.NONE);
+        // Another family begins unfiltered.
+        press(robot, KeyCode.SHIFT, KeyCode.D);
+        press(robot, KeyCode.DIGIT5);
+        assertThat(fx(() -> model().offer().filterProperty().get()))
+                .isEqualTo(vocalis.core.choice.Filter.NONE);
+        awaitCards(Family.TRIAD);
         find(robot, "x-5-7-7-0-0");
         press(robot, KeyCode.L);
         await("the series", () -> robot.lookup("x-3-5-5-0-0").tryQuery().isPresent());

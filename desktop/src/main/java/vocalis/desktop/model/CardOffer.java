@@ -38,6 +38,14 @@ public final class CardOffer {
     CardOffer(WriteModel model, Consumer<List<Card>> offered) {
         this.model = model;
         this.channel = model.background().channel("looking for voicings", offered);
+        // Dark voicings were asked for in one family; in the next they would hide nearly all.
+        model.familyProperty()
+                .addListener(
+                        o -> {
+                            if (filter.get().colour() == Filter.Colour.DARK) {
+                                filter.set(filter.get().with(Filter.Colour.ANY));
+                            }
+                        });
     }
 
     /** What is let through of the cards. */

@@ -38,11 +38,12 @@ import vocalis.core.voicing.Family;
 import vocalis.formats.FormatException;
 
 /**
- * Reads files of version 1 as what they sounded like. There a pattern had one cell a bar and named
- * manners by the words of the interface; touches had a tick of the riff and a string, and each was
- * counted from the fret that the stroke struck. Cells become figures, equal ones the same; touches
- * are pinned to their string at their pass. A touch whose stroke was gone is kept on an event that
- * does not exist, and found missing as before.
+ * Reads files of version 1 with their rhythm, dynamics, roots and companions; a shape that they
+ * leave to the program is chosen as this version chooses. There a pattern had one cell a bar and
+ * named manners by the words of the interface; touches had a tick of the riff and a string, and
+ * each was counted from the fret that the stroke struck. Cells become figures, equal ones the same;
+ * touches are pinned to their string at their pass. A touch whose stroke was gone is kept on an
+ * event that does not exist, and found missing as before.
  */
 final class Format1 {
 

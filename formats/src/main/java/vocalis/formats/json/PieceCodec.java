@@ -21,7 +21,7 @@ import vocalis.formats.FormatException;
  * Reads and writes {@code .vocalis.json}; the schema is docs/vocalis-2.schema.json. Times are ticks
  * of a quarter note's 20160, which the file states. What was read equals what was written. Fields
  * that are not known are kept and written back. A file of a newer version is refused; one of
- * version 1 is read as what it sounded like. Input is bounded to 32 MB and 60 levels.
+ * version 1 is read as {@link Format1} says. Input is bounded to 32 MB and 60 levels.
  */
 public final class PieceCodec {
 
