@@ -2,12 +2,11 @@ package vocalis.core.choice;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.IdentityHashMap;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.function.Consumer;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.HeardRoot;
@@ -91,35 +90,44 @@ public final class Catalogue {
         return made;
     }
 
-    /** The search asks for a fingering of every shape it finishes; the one it got is kept. */
+    /**
+     * What lies within reach is searched first, each shape once, and then fingered, on as many
+     * processors as there are.
+     */
     private static List<Candidate> search(Query q) {
-        // By identity: the search asks about the very shape that it then keeps.
-        Map<Shape, Fingering> held = new IdentityHashMap<>();
-        Playability remembering =
-                new Playability() {
-                    @Override
-                    public boolean withinReach(Fretboard board, int low, int high) {
-                        return q.hand.withinReach(board, low, high);
-                    }
-
-                    @Override
-                    public boolean mayHold(int[] frets, int decided) {
-                        return q.hand.mayHold(frets, decided);
-                    }
-
-                    @Override
-                    public boolean playable(Fretboard board, Shape shape) {
-                        Optional<Fingering> f =
-                                Fingering.of(board, shape, q.hand).filter(Fingering::quick);
-                        f.ifPresent(x -> held.put(shape, x));
-                        return f.isPresent();
-                    }
-                };
-        return VoicingSearch.all(q.family, q.board, q.root, remembering).stream()
-                .map(v -> Weighed.of(candidate(q.family, v, held.get(v.shape()))))
+        return VoicingSearch.all(q.family, q.board, q.root, new WithinReach(q.hand))
+                .parallelStream()
+                .mapMulti(
+                        (Voicing v, Consumer<Weighed> keep) ->
+                                Fingering.of(q.board, v.shape(), q.hand)
+                                        .filter(Fingering::quick)
+                                        .ifPresent(
+                                                f ->
+                                                        keep.accept(
+                                                                Weighed.of(
+                                                                        candidate(
+                                                                                q.family, v, f)))))
                 .sorted(BEST_FIRST)
                 .map(Weighed::candidate)
                 .toList();
+    }
+
+    /** A hand that does not ask how it holds what it reaches. */
+    private record WithinReach(Hand hand) implements Playability {
+        @Override
+        public boolean withinReach(Fretboard board, int low, int high) {
+            return hand.withinReach(board, low, high);
+        }
+
+        @Override
+        public boolean mayHold(int[] frets, int decided) {
+            return hand.mayHold(frets, decided);
+        }
+
+        @Override
+        public boolean playable(Fretboard board, Shape shape) {
+            return true;
+        }
     }
 
     /** A candidate with its cost, reckoned once. */
@@ -131,7 +139,7 @@ public final class Catalogue {
 
     private static final Comparator<Weighed> BEST_FIRST =
             Comparator.comparingDouble(Weighed::cost)
-                    .thenComparing(w -> w.candidate.voicing().shape().text());
+                    .thenComparing(w -> w.candidate.voicing().shape(), Shape.BY_TEXT);
 
     private static Candidate candidate(Family family, Voicing v, Fingering f) {
         return new Candidate(v, f, Purpose.charge(family, v) + HeardRoot.behind(v));

@@ -212,7 +212,7 @@ public record Filter(
     /** Whether a candidate passes, for a hand. */
     public boolean accepts(Candidate c, Hand hand) {
         Shape shape = c.voicing().shape();
-        boolean rings = shape.frets().contains(0);
+        boolean rings = shape.rings();
         boolean opens = open == Open.ANY || rings == (open == Open.WITH);
         boolean place = c.position() >= position.from && c.position() <= position.to;
         int voices = c.voicing().voices();

@@ -7,7 +7,6 @@ import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.theory.Spelling;
-import vocalis.core.voicing.ShapeClass;
 import vocalis.core.voicing.Voicing;
 
 /**
@@ -45,14 +44,32 @@ final class KnownForms {
             C x-x-x-5-5-3 x-x-x-9-8-8 x-x-5-5-5-x x-x-x-5-4-3 x-x-x-8-8-8 x-x-5-5-4-x
             """;
 
-    /** A form on its strings: how many there are from its lowest one up. */
-    private record Form(ShapeClass shape, int stringsUp) {
-        static Form of(Voicing v) {
-            return new Form(v.shapeClass(), v.shape().strings() - v.shape().lowestSounded());
-        }
-    }
+    private static final Set<Long> ALL = new HashSet<>();
 
-    private static final Set<Form> ALL = new HashSet<>();
+    /** No form of standard tuning: it lies over more than six strings. */
+    private static final long NONE = -1;
+
+    /**
+     * A form in one number, asked of every voicing that is found: strings from the lowest sounded
+     * one up, the lowest one's degree, and for each string after it one byte, semitones above the
+     * lowest and, where any string is open, whether this one is.
+     */
+    private static long form(Voicing v) {
+        Shape shape = v.shape();
+        int first = shape.lowestSounded();
+        if (shape.strings() - first > 6) {
+            return NONE;
+        }
+        int lowest = v.board().midi(first, shape.fret(first));
+        long form = (shape.strings() - first) * 12L + Math.floorMod(lowest - v.root(), 12);
+        form = form * 2 + (shape.fret(first) == 0 ? 1 : 0);
+        for (int s = first + 1; s < shape.strings(); s++) {
+            int fret = shape.fret(s);
+            int above = fret < 0 ? 0 : v.board().midi(s, fret) - lowest + 64;
+            form = form << 8 | above << 1 | (fret == 0 ? 1 : 0);
+        }
+        return form;
+    }
 
     static {
         Fretboard standard = new Fretboard(Instrument.of(Tuning.STANDARD), 0);
@@ -60,7 +77,7 @@ final class KnownForms {
             String[] words = row.strip().split(" +");
             int root = Spelling.parse(words[0]).pitchClass();
             for (int i = 1; i < words.length; i++) {
-                ALL.add(Form.of(new Voicing(Shape.parse(words[i]), standard, root)));
+                ALL.add(form(new Voicing(Shape.parse(words[i]), standard, root)));
             }
         }
     }
@@ -69,6 +86,6 @@ final class KnownForms {
 
     /** Whether a voicing is one of them, wherever it lies. */
     static boolean has(Voicing v) {
-        return ALL.contains(Form.of(v));
+        return ALL.contains(form(v));
     }
 }

@@ -1,9 +1,7 @@
 package vocalis.core.choice;
 
-import java.util.List;
 import vocalis.core.instrument.Shape;
 import vocalis.core.voicing.Family;
-import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
 
 /**
@@ -27,21 +25,28 @@ final class Purpose {
 
     private Purpose(Voicing v) {
         this.v = v;
-        List<Sounding> notes = v.soundings();
-        degrees = new int[notes.size()];
+        degrees = new int[v.voices()];
         int sounding = 0;
         int fretted = 0;
         int open = 0;
-        for (int i = 0; i < degrees.length; i++) {
-            degrees[i] = Math.floorMod(notes.get(i).midi() - v.root(), 12);
-            sounding |= 1 << degrees[i];
-            fretted |= notes.get(i).open() ? 0 : 1 << degrees[i];
-            open += notes.get(i).open() ? 1 : 0;
+        int lowest = Integer.MAX_VALUE;
+        int i = 0;
+        for (int s = 0; s < v.shape().strings(); s++) {
+            int fret = v.shape().fret(s);
+            if (fret >= 0) {
+                int midi = v.board().midi(s, fret);
+                lowest = Math.min(lowest, midi);
+                degrees[i] = (midi - v.root() + 12) % 12;
+                sounding |= 1 << degrees[i];
+                fretted |= fret == 0 ? 0 : 1 << degrees[i];
+                open += fret == 0 ? 1 : 0;
+                i++;
+            }
         }
         all = sounding;
         own = fretted;
         opens = open;
-        bass = Math.floorMod(v.bass() - v.root(), 12);
+        bass = (lowest - v.root() + 12) % 12;
     }
 
     /** The charge of a voicing in a family. */
@@ -279,7 +284,11 @@ final class Purpose {
 
     /** Where a string stands among the sounded ones. */
     private int indexOf(int string) {
-        return v.shape().sounded().indexOf(string);
+        int before = 0;
+        for (int s = 0; s < string; s++) {
+            before += v.shape().sounds(s) ? 1 : 0;
+        }
+        return before;
     }
 
     /** The seventh a tritone away, then the triads and sevenths on the other notes. */

@@ -109,14 +109,16 @@ public final class Ranking {
     }
 
     /** A candidate with its cost, reckoned once. */
-    private record Priced(Candidate candidate, double cost, String shape) {}
+    private record Priced(Candidate candidate, double cost) {}
 
     private List<Priced> priced(List<Candidate> candidates) {
         List<Priced> all = new ArrayList<>(candidates.size());
         for (Candidate c : candidates) {
-            all.add(new Priced(c, cost(c), c.voicing().shape().text()));
+            all.add(new Priced(c, cost(c)));
         }
-        all.sort(Comparator.comparingDouble(Priced::cost).thenComparing(Priced::shape));
+        all.sort(
+                Comparator.comparingDouble(Priced::cost)
+                        .thenComparing(p -> p.candidate.voicing().shape(), Shape.BY_TEXT));
         return all;
     }
 
@@ -128,7 +130,9 @@ public final class Ranking {
             double cost = cost(c);
             boolean better =
                     cost < least
-                            || cost == least && best != null && shape(c).compareTo(shape(best)) < 0;
+                            || cost == least
+                                    && best != null
+                                    && Shape.BY_TEXT.compare(shape(c), shape(best)) < 0;
             if (better) {
                 least = cost;
                 best = c;
@@ -137,8 +141,8 @@ public final class Ranking {
         return Optional.ofNullable(best);
     }
 
-    private static String shape(Candidate c) {
-        return c.voicing().shape().text();
+    private static Shape shape(Candidate c) {
+        return c.voicing().shape();
     }
 
     /** Cards, best and most different first: one per shape class, each with its places. */
@@ -181,7 +185,7 @@ public final class Ranking {
             this.strings = bits;
             // With or without its fifth a chord is of one kind.
             this.notes = sounding & ~(1 << (card.first().voicing().root() + 7) % 12);
-            this.opens = shape.frets().contains(0);
+            this.opens = shape.rings();
             this.known = KnownForms.has(card.first().voicing());
         }
 

@@ -123,7 +123,7 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
         if (!hand.withinReach(board, low, high)) {
             return null;
         }
-        if (fewestFingers(frets(shape), 0, shape.strings()) > 4) {
+        if (shape.voices() > 4 && fewestFingers(frets(shape), 0, shape.strings()) > 4) {
             return null;
         }
         double reach = board.spanMm(low, high);
@@ -136,7 +136,12 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
      * every finger lies as far as it can, and more strings only want more.
      */
     static boolean mayHold(int[] frets, int decided) {
-        return fewestFingers(frets, 0, decided) <= 4
+        int fretted = 0;
+        for (int s = 0; s < decided; s++) {
+            fretted += frets[s] > 0 ? 1 : 0;
+        }
+        return fretted <= 4
+                || fewestFingers(frets, 0, decided) <= 4
                 || frets[0] > 0 && fewestFingers(frets, 1, decided) <= 4;
     }
 

@@ -12,7 +12,11 @@ import vocalis.core.theory.Key;
  */
 record Support(int[] weights, int[] order) {
 
-    private static final int[] WEIGHTS = {10, 0, 1, 0, 3, 0, 0, 5, 0, 0, 2, 0};
+    private static final int UNISON = 10;
+    private static final int FIFTH = 5;
+    private static final int THIRD = 3;
+    private static final int SEVENTH = 2;
+    private static final int SECOND = 1;
     private static final int LOWEST = 2;
     private static final int TONIC = 3;
     private static final int IN_SCALE = 1;
@@ -24,10 +28,7 @@ record Support(int[] weights, int[] order) {
         int[] byKey = new int[12];
         for (int c = 0; c < 12; c++) {
             byKey[c] = c == tonic ? TONIC : (scale >> c & 1) * IN_SCALE;
-            weights[c] = byKey[c] + (c == notes.bassClass() ? LOWEST : 0);
-            for (int i = 0; i < 12; i++) {
-                weights[c] += WEIGHTS[i] * notes.count(c + i < 12 ? c + i : c + i - 12);
-            }
+            weights[c] = byKey[c] + weight(notes, c);
         }
         int[] order = new int[12];
         for (int c = 0; c < 12; c++) {
@@ -39,6 +40,30 @@ record Support(int[] weights, int[] order) {
             order[at] = c;
         }
         return new Support(weights, order);
+    }
+
+    /**
+     * How far a pitch class lies behind the best without a key, as a share of the best's support:
+     * the same figure without the order of the rest.
+     */
+    static double behind(Notes notes, int pitchClass) {
+        int most = 0;
+        int own = 0;
+        for (int c = 0; c < 12; c++) {
+            int weight = weight(notes, c);
+            most = Math.max(most, weight);
+            own = c == pitchClass ? weight : own;
+        }
+        return 1 - own / (double) most;
+    }
+
+    private static int weight(Notes notes, int c) {
+        return (c == notes.bassClass() ? LOWEST : 0)
+                + UNISON * notes.count(c)
+                + SECOND * notes.count((c + 2) % 12)
+                + THIRD * notes.count((c + 4) % 12)
+                + FIFTH * notes.count((c + 7) % 12)
+                + SEVENTH * notes.count((c + 10) % 12);
     }
 
     private static boolean goesBefore(int a, int b, int[] weights, int[] byKey, Notes notes) {

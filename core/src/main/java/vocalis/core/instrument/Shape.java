@@ -1,44 +1,112 @@
 package vocalis.core.instrument;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
 
 /**
- * A fret or a silence for every string, lowest string first, written {@code x-5-7-7-x-x}.
- *
- * @param frets fret from the capo per string, {@link #SILENT} where the string is not sounded
+ * A fret or a silence for every string, lowest string first, written {@code x-5-7-7-x-x}. Tens of
+ * thousands are kept at a time: bytes, not a list. Immutable.
  */
-public record Shape(List<Integer> frets) {
+public final class Shape {
 
     /** Marks a string that is not sounded; written {@code x}. */
     public static final int SILENT = -1;
 
-    public Shape {
-        frets = List.copyOf(frets);
-        if (frets.isEmpty()) {
-            throw new IllegalArgumentException("a shape needs at least one string");
-        }
-        for (int f : frets) {
-            if (f < SILENT || f > 36) {
-                throw new IllegalArgumentException(
-                        "a shape's fret must be x or 0 to 36, but is " + f);
-            }
-        }
+    private static final int MOST_FRET = 36;
+
+    /** The order of the written shapes, as {@link #text()} sorts. */
+    public static final Comparator<Shape> BY_TEXT = Shape::compareText;
+
+    /** Where each fret, from silence up, comes among all as they are written. */
+    private static final int[] PLACE_IN_TEXT = placesInText();
+
+    private final byte[] frets;
+
+    private Shape(byte[] frets) {
+        this.frets = frets;
     }
 
-    /** A shape from frets, lowest string first, -1 for silence. */
+    /**
+     * A shape from frets counted from the capo, lowest string first, {@link #SILENT} where a string
+     * is not sounded.
+     *
+     * @throws IllegalArgumentException for a fret past 36, or no string at all
+     */
     public static Shape of(int... frets) {
-        Integer[] boxed = new Integer[frets.length];
-        for (int s = 0; s < frets.length; s++) {
-            boxed[s] = frets[s];
+        if (frets.length == 0) {
+            throw new IllegalArgumentException("a shape needs at least one string");
         }
-        return new Shape(List.of(boxed));
+        byte[] own = new byte[frets.length];
+        for (int s = 0; s < own.length; s++) {
+            own[s] = checked(frets[s]);
+        }
+        return new Shape(own);
+    }
+
+    private static byte checked(int fret) {
+        if (fret < SILENT || fret > MOST_FRET) {
+            throw new IllegalArgumentException(
+                    "a shape's fret must be x or 0 to 36, but is " + fret);
+        }
+        return (byte) fret;
+    }
+
+    /** The same from a list. */
+    public static Shape of(List<Integer> frets) {
+        return of(frets.stream().mapToInt(Integer::intValue).toArray());
     }
 
     /** All strings silent. */
     public static Shape silent(int strings) {
-        return new Shape(java.util.Collections.nCopies(strings, SILENT));
+        int[] none = new int[strings];
+        Arrays.fill(none, SILENT);
+        return of(none);
+    }
+
+    private static int[] placesInText() {
+        int[] places = new int[MOST_FRET + 2];
+        for (int a = SILENT; a <= MOST_FRET; a++) {
+            for (int b = SILENT; b <= MOST_FRET; b++) {
+                places[a + 1] += written(b).compareTo(written(a)) < 0 ? 1 : 0;
+            }
+        }
+        return places;
+    }
+
+    private static String written(int fret) {
+        return fret == SILENT ? "x" : String.valueOf(fret);
+    }
+
+    private static int compareText(Shape a, Shape b) {
+        int both = Math.min(a.frets.length, b.frets.length);
+        for (int s = 0; s < both; s++) {
+            if (a.frets[s] != b.frets[s]) {
+                return PLACE_IN_TEXT[a.frets[s] + 1] - PLACE_IN_TEXT[b.frets[s] + 1];
+            }
+        }
+        return a.frets.length - b.frets.length;
+    }
+
+    /** Frets, lowest string first. */
+    public List<Integer> frets() {
+        List<Integer> all = new ArrayList<>(frets.length);
+        for (int f : frets) {
+            all.add(f);
+        }
+        return List.copyOf(all);
+    }
+
+    /** Whether an open string sounds. */
+    public boolean rings() {
+        for (int f : frets) {
+            if (f == 0) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /**
@@ -68,35 +136,35 @@ public record Shape(List<Integer> frets) {
                                 + " such as x-5-7-7-x-x");
             }
         }
-        return new Shape(frets);
+        return of(frets);
     }
 
     /** Number of strings. */
     public int strings() {
-        return frets.size();
+        return frets.length;
     }
 
     /** Fret on a string (0 is the lowest), or {@link #SILENT}. */
     public int fret(int string) {
-        return frets.get(string);
+        return frets[string];
     }
 
     /** Whether the string is sounded. */
     public boolean sounds(int string) {
-        return frets.get(string) != SILENT;
+        return frets[string] != SILENT;
     }
 
     /** The same shape with another fret (or silence) on one string. */
     public Shape with(int string, int fret) {
-        List<Integer> changed = new ArrayList<>(frets);
-        changed.set(string, fret);
+        byte[] changed = frets.clone();
+        changed[string] = checked(fret);
         return new Shape(changed);
     }
 
     /** Sounded strings, lowest first. */
     public List<Integer> sounded() {
-        List<Integer> sounded = new ArrayList<>(frets.size());
-        for (int s = 0; s < frets.size(); s++) {
+        List<Integer> sounded = new ArrayList<>(frets.length);
+        for (int s = 0; s < frets.length; s++) {
             if (sounds(s)) {
                 sounded.add(s);
             }
@@ -106,7 +174,7 @@ public record Shape(List<Integer> frets) {
 
     /** The lowest sounded string; -1 where all are silent. */
     public int lowestSounded() {
-        for (int s = 0; s < frets.size(); s++) {
+        for (int s = 0; s < frets.length; s++) {
             if (sounds(s)) {
                 return s;
             }
@@ -117,7 +185,7 @@ public record Shape(List<Integer> frets) {
     /** Number of sounded strings. */
     public int voices() {
         int voices = 0;
-        for (int s = 0; s < frets.size(); s++) {
+        for (int s = 0; s < frets.length; s++) {
             voices += sounds(s) ? 1 : 0;
         }
         return voices;
@@ -127,7 +195,7 @@ public record Shape(List<Integer> frets) {
     public int innerSilences() {
         int inner = 0;
         int since = 0;
-        for (int s = lowestSounded() + 1; s > 0 && s < frets.size(); s++) {
+        for (int s = lowestSounded() + 1; s > 0 && s < frets.length; s++) {
             inner += sounds(s) ? since : 0;
             since = sounds(s) ? 0 : since + 1;
         }
@@ -157,22 +225,30 @@ public record Shape(List<Integer> frets) {
      * when a note would leave the frets 1 to {@code lastFret}.
      */
     public java.util.Optional<Shape> moved(int by, int lastFret) {
-        List<Integer> moved = new ArrayList<>();
-        for (int f : frets) {
-            int to = f > 0 ? f + by : f;
-            if (f > 0 && (to < 1 || to > lastFret)) {
+        byte[] moved = frets.clone();
+        for (int s = 0; s < moved.length; s++) {
+            int to = frets[s] > 0 ? frets[s] + by : frets[s];
+            if (frets[s] > 0 && (to < 1 || to > lastFret)) {
                 return java.util.Optional.empty();
             }
-            moved.add(to);
+            moved[s] = (byte) to;
         }
         return java.util.Optional.of(new Shape(moved));
     }
 
     /** As written: {@code x-5-7-7-x-x}. */
     public String text() {
-        return frets.stream()
-                .map(f -> f == SILENT ? "x" : String.valueOf(f))
-                .collect(Collectors.joining("-"));
+        return frets().stream().map(Shape::written).collect(Collectors.joining("-"));
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Shape s && Arrays.equals(frets, s.frets);
+    }
+
+    @Override
+    public int hashCode() {
+        return Arrays.hashCode(frets);
     }
 
     @Override

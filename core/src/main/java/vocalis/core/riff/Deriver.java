@@ -52,6 +52,22 @@ public final class Deriver {
         return last;
     }
 
+    /**
+     * A riff as it is laid by: with the shape of each chord for which the program chose one, that
+     * {@link #kept} gives back whatever the program would choose then.
+     */
+    public Riff settled(Riff riff, Hand hand) {
+        return voicer.settled(riff, hand);
+    }
+
+    /**
+     * A riff that was laid by, worked on again: a shape that the program would not choose any more
+     * is chosen for good, where the hand holds it.
+     */
+    public Riff kept(Riff riff, Hand hand) {
+        return voicer.kept(riff, hand);
+    }
+
     /** What speaks for the names of the chords: their roots around, the loop's seam included. */
     private static List<Around> around(Riff riff, List<Voicer.Voiced> voiced) {
         Key key = riff.ground().key();

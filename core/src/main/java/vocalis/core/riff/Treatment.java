@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import vocalis.core.instrument.Shape;
 import vocalis.core.voicing.Family;
 
 /**
@@ -13,18 +14,32 @@ import vocalis.core.voicing.Family;
  * @param family the family in force
  * @param members the member chosen in each family; where none is, the best is taken
  * @param bass the note put under the voicing, as a step of the key; empty for none
+ * @param settled in a document at rest, the shape that the program took where no member is chosen,
+ *     so that another ranking does not change the riff; empty while it is worked on
  */
-public record Treatment(Family family, Map<Family, Member> members, Optional<Root> bass) {
+public record Treatment(
+        Family family, Map<Family, Member> members, Optional<Root> bass, Optional<Shape> settled) {
 
     public Treatment {
         Objects.requireNonNull(family, "family");
         Objects.requireNonNull(bass, "bass");
+        Objects.requireNonNull(settled, "settled");
         members = Map.copyOf(members);
+    }
+
+    /** Not settled. */
+    public Treatment(Family family, Map<Family, Member> members, Optional<Root> bass) {
+        this(family, members, bass, Optional.empty());
     }
 
     /** Without a bass of its own. */
     public Treatment(Family family, Map<Family, Member> members) {
         this(family, members, Optional.empty());
+    }
+
+    /** The same at rest, with the shape that it takes, or worked on again. */
+    public Treatment settled(Optional<Shape> shape) {
+        return new Treatment(family, members, bass, shape);
     }
 
     /** Another bass under the voicing, whichever family it takes. */

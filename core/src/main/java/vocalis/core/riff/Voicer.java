@@ -49,11 +49,13 @@ final class Voicer {
     /**
      * A voicing chosen.
      *
+     * @param own its shape before a bass was put under it
      * @param free strings that no hand silences
      * @param silent whether it stands for a chord that cannot be played
      */
     record Voiced(
             Candidate candidate,
+            Shape own,
             boolean byHand,
             List<Integer> free,
             boolean silent,
@@ -79,34 +81,84 @@ final class Voicer {
 
     /** The voicings of a riff's chords, in their order. */
     List<Voiced> voiced(Riff riff, Hand hand) {
-        Fretboard board = riff.ground().board();
-        Key key = riff.ground().key();
         List<Voiced> all = new ArrayList<>();
         for (int i = 0; i < riff.roots().size(); i++) {
-            Treatment t = riff.treatments().get(i);
-            boolean free = t.member().isEmpty();
-            Optional<Shape> before =
-                    i == 0 || !free
-                            ? Optional.empty()
-                            : Optional.of(all.get(i - 1).candidate().voicing().shape());
-            Ask ask =
-                    new Ask(
-                            board,
-                            key,
-                            hand,
-                            t.family(),
-                            t.member(),
-                            riff.roots().get(i).root().pitchClass(key),
-                            t.bass().map(b -> b.pitchClass(key)),
-                            before);
-            Voiced voiced = known.get(ask);
-            if (voiced == null) {
-                voiced = new Choice(ask).made();
-                known.put(ask, voiced);
-            }
-            all.add(voiced);
+            all.add(voiced(riff, hand, i, riff.treatments().get(i), all));
         }
         return all;
+    }
+
+    private Voiced voiced(Riff riff, Hand hand, int chord, Treatment t, List<Voiced> before) {
+        Key key = riff.ground().key();
+        boolean beside = chord > 0 && t.member().isEmpty();
+        Ask ask =
+                new Ask(
+                        riff.ground().board(),
+                        key,
+                        hand,
+                        t.family(),
+                        t.member(),
+                        riff.roots().get(chord).root().pitchClass(key),
+                        t.bass().map(b -> b.pitchClass(key)),
+                        beside
+                                ? Optional.of(before.get(chord - 1).candidate().voicing().shape())
+                                : Optional.empty());
+        return known.computeIfAbsent(ask, a -> new Choice(a).made());
+    }
+
+    /**
+     * A riff worked on again after it was at rest: where the program would now take another shape
+     * than the one settled, and the hand holds that one, it becomes the chord's member; by its
+     * class where the family has it, else as if built by hand.
+     */
+    Riff kept(Riff riff, Hand hand) {
+        Fretboard board = riff.ground().board();
+        List<Treatment> kept = new ArrayList<>();
+        List<Voiced> all = new ArrayList<>();
+        for (int i = 0; i < riff.roots().size(); i++) {
+            Treatment at = riff.treatments().get(i);
+            Treatment t = at.settled(Optional.empty());
+            Voiced now = voiced(riff, hand, i, t, all);
+            Optional<Shape> was =
+                    at.settled()
+                            .filter(s -> t.member().isEmpty() && !s.equals(now.own))
+                            .filter(s -> mayBeHeld(s, board, hand));
+            if (was.isPresent()) {
+                int root = riff.roots().get(i).root().pitchClass(riff.ground().key());
+                Member.Found found = Member.Found.of(new Voicing(was.get(), board, root));
+                Voiced again = voiced(riff, hand, i, t.with(t.family(), found), all);
+                boolean same = again.own.equals(was.get());
+                Member member = same ? found : new Member.ByHand(was.get(), root);
+                kept.add(t.with(t.family(), member));
+            } else {
+                kept.add(t);
+            }
+            all.add(voiced(riff, hand, i, kept.get(i), all));
+        }
+        return riff.withTreatments(kept);
+    }
+
+    private static boolean mayBeHeld(Shape shape, Fretboard board, Hand hand) {
+        return shape.strings() == board.strings()
+                && shape.voices() > 0
+                && shape.highestFretted() <= board.frets()
+                && Fingering.of(board, shape, hand).isPresent();
+    }
+
+    /** A riff at rest: with the shape that each chord takes where no member is chosen. */
+    Riff settled(Riff riff, Hand hand) {
+        List<Voiced> all = voiced(riff, hand);
+        List<Treatment> settled = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            Treatment t = riff.treatments().get(i);
+            Shape own = all.get(i).own;
+            settled.add(
+                    t.settled(
+                            t.member().isEmpty() && !all.get(i).silent
+                                    ? Optional.of(own)
+                                    : Optional.empty()));
+        }
+        return riff.withTreatments(settled);
     }
 
     /** One choice being made. */
@@ -121,8 +173,15 @@ final class Voicer {
 
         Voiced made() {
             Optional<Candidate> byHand = byHand();
-            Candidate c = over(byHand.orElseGet(this::found));
-            return new Voiced(c, byHand.isPresent(), free(c), silent, List.copyOf(troubles));
+            Candidate alone = byHand.orElseGet(this::found);
+            Candidate c = over(alone);
+            return new Voiced(
+                    c,
+                    alone.voicing().shape(),
+                    byHand.isPresent(),
+                    free(c),
+                    silent,
+                    List.copyOf(troubles));
         }
 
         /** Strings that the shape leaves unsounded and that no hand can silence. */

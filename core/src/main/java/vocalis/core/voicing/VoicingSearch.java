@@ -1,9 +1,9 @@
 package vocalis.core.voicing;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
+import java.util.Set;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 
@@ -13,9 +13,10 @@ import vocalis.core.instrument.Shape;
  * <p>Design: strings are decided from the lowest up, each silent, open or at a fret whose degree
  * the recipe allows. A branch is cut as soon as the notes so far break a rule that more notes
  * cannot mend: degrees that no chord of the recipe has together, more of them missing than strings
- * are left, too many voices or inner silences, a step that is not allowed, a reach past the hand.
- * What remains is asked the rest of {@link Recipe#accepts} and {@link Playability#playable}. The
- * tests compare the result with an independent brute force over all frets.
+ * are left, too many voices or inner silences, a step that is not allowed, a bass that nothing
+ * lower can replace, a reach past the hand. What remains is asked the rest of {@link
+ * Recipe#accepts} and {@link Playability#playable}. The tests compare the result with an
+ * independent brute force over all frets.
  */
 public final class VoicingSearch {
 
@@ -28,7 +29,10 @@ public final class VoicingSearch {
     private final boolean drones;
     private final int[] missing;
     private final int[][] offered;
-    private final boolean[][] reach;
+    private final int[] openMidi;
+    private final int[] lowestFrom;
+    private final int[] farthestUp;
+    private final int[] farthestDown;
     private final int[] frets;
     private final List<Voicing> found = new ArrayList<>();
 
@@ -41,6 +45,8 @@ public final class VoicingSearch {
     private int opens;
     private int places;
     private boolean openBass;
+    private int bass = Integer.MAX_VALUE;
+    private boolean bassRings;
 
     private VoicingSearch(Recipe recipe, Fretboard board, int root, Playability hand) {
         this.recipe = recipe;
@@ -51,6 +57,15 @@ public final class VoicingSearch {
         this.frets = new int[board.strings()];
         java.util.Arrays.fill(frets, Shape.SILENT);
         this.missing = missing(recipe);
+        this.openMidi = new int[board.strings()];
+        for (int string = 0; string < openMidi.length; string++) {
+            openMidi[string] = board.midi(string, 0);
+        }
+        this.lowestFrom = new int[openMidi.length + 1];
+        lowestFrom[openMidi.length] = Integer.MAX_VALUE;
+        for (int string = openMidi.length - 1; string >= 0; string--) {
+            lowestFrom[string] = Math.min(openMidi[string], lowestFrom[string + 1]);
+        }
         this.offered = new int[board.strings()][];
         for (int string = 0; string < board.strings(); string++) {
             int[] some = new int[board.frets() + 1];
@@ -62,10 +77,19 @@ public final class VoicingSearch {
             }
             offered[string] = java.util.Arrays.copyOf(some, n);
         }
-        this.reach = new boolean[board.frets() + 1][board.frets() + 1];
-        for (int a = 1; a <= board.frets(); a++) {
-            for (int z = a; z <= board.frets(); z++) {
-                reach[a][z] = hand.withinReach(board, a, z);
+        this.farthestUp = new int[board.frets() + 1];
+        this.farthestDown = new int[board.frets() + 1];
+        farthestUp[0] = board.frets();
+        for (int fret = 1; fret <= board.frets(); fret++) {
+            farthestUp[fret] = fret;
+            while (farthestUp[fret] < board.frets()
+                    && hand.withinReach(board, fret, farthestUp[fret] + 1)) {
+                farthestUp[fret]++;
+            }
+            farthestDown[fret] = fret;
+            while (farthestDown[fret] > 1
+                    && hand.withinReach(board, farthestDown[fret] - 1, fret)) {
+                farthestDown[fret]--;
             }
         }
     }
@@ -104,13 +128,20 @@ public final class VoicingSearch {
 
     /** All playable voicings of a family, each shape once. */
     public static List<Voicing> all(Family family, Fretboard board, int root, Playability hand) {
-        Map<Shape, Voicing> found = new LinkedHashMap<>();
-        for (Recipe recipe : family.recipes()) {
+        List<Recipe> recipes = family.recipes();
+        List<Voicing> found = new ArrayList<>(all(recipes.get(0), board, root, hand));
+        Set<Shape> known = new HashSet<>();
+        if (recipes.size() > 1) {
+            found.forEach(v -> known.add(v.shape()));
+        }
+        for (Recipe recipe : recipes.subList(1, recipes.size())) {
             for (Voicing v : all(recipe, board, root, hand)) {
-                found.putIfAbsent(v.shape(), v);
+                if (known.add(v.shape())) {
+                    found.add(v);
+                }
             }
         }
-        return List.copyOf(found.values());
+        return List.copyOf(found);
     }
 
     /**
@@ -131,7 +162,9 @@ public final class VoicingSearch {
             return;
         }
         frets[string] = Shape.SILENT;
-        place(string + 1, lastMidi, lastOpen, voices == 0 ? 0 : gap + 1);
+        if (missing[degrees] <= board.strings() - string - 1) {
+            place(string + 1, lastMidi, lastOpen, voices == 0 ? 0 : gap + 1);
+        }
         if (left == 0 || silences + gap > recipe.innerSilences().most()) {
             return;
         }
@@ -140,16 +173,28 @@ public final class VoicingSearch {
         int wasDegrees = degrees;
         int wasLow = low;
         int wasHigh = high;
+        int wasBass = bass;
+        boolean wasRinging = bassRings;
         boolean begins = gap > 0 || lastMidi < 0 || lastOpen;
+        int from = farthestDown[wasHigh];
+        int to = farthestUp[wasLow];
         for (int fret : offered[string]) {
-            int midi = board.midi(string, fret);
             boolean open = fret == 0;
+            if (!open && fret < from) {
+                continue;
+            }
+            if (fret > to) {
+                break;
+            }
+            int midi = openMidi[string] + fret;
             degrees = wasDegrees | own(midi, fret);
             low = open || wasLow != 0 && wasLow < fret ? wasLow : fret;
             high = Math.max(wasHigh, fret);
+            bass = Math.min(wasBass, midi);
+            bassRings = midi < wasBass ? open : wasRinging;
             boolean fits =
                     missing[degrees] != IMPOSSIBLE
-                            && (high == 0 || reach[low][high])
+                            && (bassFits() || lowestFrom[string + 1] < bass)
                             && (lastMidi < 0 || recipe.mayFollow(lastMidi, lastOpen, midi, open));
             if (fits) {
                 frets[string] = fret;
@@ -167,6 +212,8 @@ public final class VoicingSearch {
         degrees = wasDegrees;
         low = wasLow;
         high = wasHigh;
+        bass = wasBass;
+        bassRings = wasRinging;
         voices--;
         silences -= gap;
     }
@@ -203,15 +250,6 @@ public final class VoicingSearch {
     }
 
     private boolean bassFits() {
-        int lowest = Integer.MAX_VALUE;
-        boolean open = false;
-        for (int string = 0; string < frets.length; string++) {
-            if (frets[string] >= 0) {
-                int midi = board.midi(string, frets[string]);
-                open = midi < lowest ? frets[string] == 0 : open;
-                lowest = Math.min(lowest, midi);
-            }
-        }
-        return (recipe.bass() >> Math.floorMod(lowest - root, 12) & 1) != 0 || drones && open;
+        return (recipe.bass() >> Math.floorMod(bass - root, 12) & 1) != 0 || drones && bassRings;
     }
 }

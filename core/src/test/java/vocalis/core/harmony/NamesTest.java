@@ -230,7 +230,7 @@ class NamesTest {
             frets.add(kind == 0 ? 0 : kind < 3 ? Shape.SILENT : low + random.nextInt(5));
         }
         frets.set(random.nextInt(board.strings()), low);
-        return new Voicing(new Shape(frets), board, 0);
+        return new Voicing(Shape.of(frets), board, 0);
     }
 
     private static void consistent(Reading r, Voicing v) {

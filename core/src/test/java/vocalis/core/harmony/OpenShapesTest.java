@@ -129,7 +129,7 @@ class OpenShapesTest {
                             new Row(
                                     key,
                                     n.get("suffix").asText(),
-                                    new Shape(frets),
+                                    Shape.of(frets),
                                     Spelling.parse(key).pitchClass()));
                 }
             }
