@@ -11,6 +11,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Chords;
 import vocalis.core.riff.Ground;
@@ -25,6 +26,7 @@ import vocalis.workbench.FindingWords;
 import vocalis.workbench.OfflineRender;
 import vocalis.workbench.PieceFiles;
 import vocalis.workbench.Player;
+import vocalis.workbench.Resting;
 import vocalis.workbench.SafeFiles;
 import vocalis.workbench.Workspace;
 
@@ -138,7 +140,8 @@ final class RenderCommand implements Callable<Integer> {
         if (times < 1 || times > 100) {
             throw new IllegalArgumentException("--times lies between 1 and 100, but is " + times);
         }
-        Piece piece = PieceFiles.read(file).piece();
+        Catalogue catalogue = new Catalogue();
+        Piece piece = new Resting(catalogue, Hand.MEDIUM).kept(PieceFiles.read(file).piece());
         Riff riff = piece.riff();
         if (family != null) {
             riff = Chords.familyOfAll(riff, family);
@@ -146,7 +149,7 @@ final class RenderCommand implements Callable<Integer> {
         if (tone != null) {
             riff = riff.withGround(riff.ground().withTone(tone));
         }
-        Workspace workspace = new Workspace(new Catalogue(), piece.with(riff));
+        Workspace workspace = new Workspace(catalogue, piece.with(riff));
         workspace
                 .derived()
                 .findings()

@@ -11,6 +11,7 @@ import vocalis.desktop.view.Background;
 import vocalis.desktop.view.SheetHost;
 import vocalis.workbench.Demo;
 import vocalis.workbench.PieceFiles;
+import vocalis.workbench.Resting;
 import vocalis.workbench.Saver;
 import vocalis.workbench.Workspace;
 
@@ -69,13 +70,17 @@ final class FileDesk implements AutoCloseable {
         long session = workspace.session();
         model.say("opening " + file.getFileName() + " …");
         PieceFiles.Opened[] opened = new PieceFiles.Opened[1];
+        int[] kept = new int[1];
+        Resting resting = workspace.resting();
         String[] trouble = new String[1];
         model.background()
                 .run(
                         "opening a file",
                         () -> {
                             try {
-                                opened[0] = PieceFiles.read(file);
+                                PieceFiles.Opened read = PieceFiles.read(file);
+                                opened[0] = read.with(resting.kept(read.piece()));
+                                kept[0] = Resting.chosen(read.piece(), opened[0].piece());
                             } catch (PieceFiles.PieceFileException e) {
                                 trouble[0] = e.getMessage();
                             }
@@ -88,6 +93,9 @@ final class FileDesk implements AutoCloseable {
                                 model.player().stop();
                                 workspace.open(opened[0]);
                                 begin.run();
+                                if (kept[0] > 0) {
+                                    model.say(Resting.inWords(kept[0]));
+                                }
                                 if (!opened[0].extras().isEmpty()) {
                                     model.say(
                                             "The file holds what this version does not know; it is kept.");
@@ -129,10 +137,11 @@ final class FileDesk implements AutoCloseable {
     private void write(Path file, String known, Runnable then) {
         Piece snapshot = workspace.content();
         long session = workspace.session();
+        Resting resting = workspace.resting();
         saves++;
         model.say("saving …");
         saver.save(
-                snapshot,
+                () -> resting.settled(snapshot),
                 workspace.extras(),
                 file,
                 known,

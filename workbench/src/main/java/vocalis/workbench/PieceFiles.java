@@ -41,7 +41,12 @@ public final class PieceFiles {
      *
      * @param stamp of the file's content
      */
-    public record Opened(Piece piece, Extras extras, Path file, String stamp) {}
+    public record Opened(Piece piece, Extras extras, Path file, String stamp) {
+        /** The same file with its piece made ready to be worked on. */
+        public Opened with(Piece ready) {
+            return new Opened(ready, extras, file, stamp);
+        }
+    }
 
     /** Reads a piece; the message of what it throws names the file, the trouble and the way out. */
     public static Opened read(Path file) throws PieceFileException {

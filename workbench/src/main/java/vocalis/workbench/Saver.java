@@ -6,6 +6,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import vocalis.core.arrange.Piece;
 import vocalis.formats.json.Extras;
 
@@ -39,8 +40,13 @@ public final class Saver implements AutoCloseable {
         this.home = home;
     }
 
-    /** Writes a snapshot; {@code then} is told how it went. */
-    public void save(Piece piece, Extras extras, Path file, String known, Consumer<Outcome> then) {
+    /**
+     * Writes a snapshot; {@code then} is told how it went.
+     *
+     * @param piece makes it ready on the thread that writes
+     */
+    public void save(
+            Supplier<Piece> piece, Extras extras, Path file, String known, Consumer<Outcome> then) {
         writer.execute(
                 () -> {
                     Outcome outcome = now(piece, extras, file, known);
@@ -48,9 +54,9 @@ public final class Saver implements AutoCloseable {
                 });
     }
 
-    private static Outcome now(Piece piece, Extras extras, Path file, String known) {
+    private static Outcome now(Supplier<Piece> piece, Extras extras, Path file, String known) {
         try {
-            return new Outcome.Saved(file, PieceFiles.write(piece, extras, file, known));
+            return new Outcome.Saved(file, PieceFiles.write(piece.get(), extras, file, known));
         } catch (PieceFiles.ChangedOnDisk e) {
             return new Outcome.Changed(file, e.getMessage());
         } catch (PieceFiles.PieceFileException e) {

@@ -148,6 +148,11 @@ public final class Workspace {
         return catalogue;
     }
 
+    /** Lays by and takes up pieces for the hand in force. */
+    public Resting resting() {
+        return new Resting(catalogue, hand);
+    }
+
     /** Where it was read from or saved to. */
     public Optional<Path> file() {
         return Optional.ofNullable(file);

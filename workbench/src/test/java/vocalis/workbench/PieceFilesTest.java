@@ -169,9 +169,10 @@ class PieceFilesTest {
                             r.run();
                         })) {
             for (int i = 0; i < 20; i++) {
-                saver.save(Demo.pieces().get(i % 3), Extras.NONE, file, null, told::add);
+                Piece snapshot = Demo.pieces().get(i % 3);
+                saver.save(() -> snapshot, Extras.NONE, file, null, told::add);
             }
-            saver.save(Demo.blank(), Extras.NONE, folder.resolve("no/where.json"), null, told::add);
+            saver.save(Demo::blank, Extras.NONE, folder.resolve("no/where.json"), null, told::add);
         }
         assertThat(told).hasSize(21);
         assertThat(told.subList(0, 20)).allMatch(o -> o instanceof Saver.Outcome.Saved);

@@ -268,7 +268,7 @@ public final class Sheets {
                     text(s.name().symbol(), inside ? "figure-value" : "caption"),
                     text(fit, "caption"));
         }
-        boolean rings = v.shape().frets().contains(0);
+        boolean rings = v.shape().rings();
         VBox content =
                 new VBox(
                         10,

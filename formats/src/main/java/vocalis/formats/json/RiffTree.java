@@ -94,6 +94,7 @@ final class RiffTree {
         ObjectNode n = Json.MAPPER.createObjectNode();
         n.put("family", Json.id(t.family()));
         t.bass().ifPresent(b -> n.putObject("bass").put("step", b.step()).put("alter", b.alter()));
+        t.settled().ifPresent(s -> n.put("settled", s.text()));
         ObjectNode members = n.putObject("members");
         for (Family f : Family.values()) {
             Member m = t.members().get(f);
@@ -240,7 +241,11 @@ final class RiffTree {
             members.put(family(all, name), member(all.get(name)));
         }
         Optional<Root> bass = t.has("bass") ? Optional.of(root(t.get("bass"))) : Optional.empty();
-        return new Treatment(family, members, bass);
+        Optional<Shape> settled =
+                t.has("settled")
+                        ? Optional.of(t.build(() -> Shape.parse(t.get("settled").text())))
+                        : Optional.empty();
+        return new Treatment(family, members, bass, settled);
     }
 
     private static Member member(Field m) throws FormatException {

@@ -115,7 +115,10 @@ final class Pieces {
                 List.of(
                         new RootSpan(new Root(2, -1), 9 * EIGHTH),
                         new RootSpan(new Root(7, 3), 13 * EIGHTH)),
-                List.of(chosen.over(Optional.of(new Root(3, -1))), Treatment.best(Family.OCTAVE)),
+                List.of(
+                        chosen.over(Optional.of(new Root(3, -1))),
+                        Treatment.best(Family.OCTAVE)
+                                .settled(Optional.of(Shape.parse("x-3-5-5-x-x-x")))),
                 pattern(),
                 touches());
     }
