@@ -29,8 +29,8 @@ import vocalis.core.voicing.Family;
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
-@Warmup(iterations = 4, time = 1)
-@Measurement(iterations = 5, time = 1)
+@Warmup(iterations = 8, time = 1)
+@Measurement(iterations = 8, time = 1)
 @Fork(1)
 public class SearchBenchmark {
 

@@ -130,16 +130,15 @@ public final class Catalogue {
         }
     }
 
-    /** A candidate with its cost, reckoned once. */
-    private record Weighed(Candidate candidate, double cost) {
+    /** A candidate with its cost, reckoned once, and its place among equal ones. */
+    private record Weighed(Candidate candidate, double cost, long order) {
         static Weighed of(Candidate c) {
-            return new Weighed(c, Ranking.alone(c));
+            return new Weighed(c, Ranking.alone(c), c.voicing().shape().textOrder());
         }
     }
 
     private static final Comparator<Weighed> BEST_FIRST =
-            Comparator.comparingDouble(Weighed::cost)
-                    .thenComparing(w -> w.candidate.voicing().shape(), Shape.BY_TEXT);
+            Comparator.comparingDouble(Weighed::cost).thenComparingLong(Weighed::order);
 
     private static Candidate candidate(Family family, Voicing v, Fingering f) {
         return new Candidate(v, f, Purpose.charge(family, v) + HeardRoot.behind(v));

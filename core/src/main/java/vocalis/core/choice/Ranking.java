@@ -109,16 +109,14 @@ public final class Ranking {
     }
 
     /** A candidate with its cost, reckoned once. */
-    private record Priced(Candidate candidate, double cost) {}
+    private record Priced(Candidate candidate, double cost, long order) {}
 
     private List<Priced> priced(List<Candidate> candidates) {
         List<Priced> all = new ArrayList<>(candidates.size());
         for (Candidate c : candidates) {
-            all.add(new Priced(c, cost(c)));
+            all.add(new Priced(c, cost(c), order(c)));
         }
-        all.sort(
-                Comparator.comparingDouble(Priced::cost)
-                        .thenComparing(p -> p.candidate.voicing().shape(), Shape.BY_TEXT));
+        all.sort(Comparator.comparingDouble(Priced::cost).thenComparingLong(Priced::order));
         return all;
     }
 
@@ -129,10 +127,7 @@ public final class Ranking {
         for (Candidate c : candidates) {
             double cost = cost(c);
             boolean better =
-                    cost < least
-                            || cost == least
-                                    && best != null
-                                    && Shape.BY_TEXT.compare(shape(c), shape(best)) < 0;
+                    cost < least || cost == least && best != null && order(c) < order(best);
             if (better) {
                 least = cost;
                 best = c;
@@ -141,8 +136,8 @@ public final class Ranking {
         return Optional.ofNullable(best);
     }
 
-    private static Shape shape(Candidate c) {
-        return c.voicing().shape();
+    private static long order(Candidate c) {
+        return c.voicing().shape().textOrder();
     }
 
     /** Cards, best and most different first: one per shape class, each with its places. */

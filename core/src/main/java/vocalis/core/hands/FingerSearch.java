@@ -32,9 +32,25 @@ final class FingerSearch {
     private final int[] runLow = new int[4];
     private final int[] runHigh = new int[4];
     private final int[] fingers = new int[4];
+    private final double[][] apart = new double[4][4];
     private int runs;
-    private double least;
-    private Fingering best;
+
+    // The easiest so far: its effort with its parts, and its presses as they were numbered.
+    private double least = Double.POSITIVE_INFINITY;
+    private double down;
+    private double barres;
+    private double spread;
+    private double ringing;
+    private int bestRuns;
+    private final int[] bestFret = new int[4];
+    private final int[] bestLow = new int[4];
+    private final int[] bestHigh = new int[4];
+    private final int[] bestFingers = new int[4];
+
+    /** For every number of fingers, which of the four they may be: bit 0 for the index. */
+    private static final int[][] CHOICES = {
+        {0}, {1, 2, 4, 8}, {3, 5, 6, 9, 10, 12}, {7, 11, 13, 14}, {15}
+    };
 
     /**
      * @param silences effort of strings kept quiet inside
@@ -62,7 +78,17 @@ final class FingerSearch {
     /** The easiest fingering; null where four fingers cannot hold the shape. */
     Fingering best() {
         cut(shape.lowestFretted(), 0);
-        return best;
+        if (least == Double.POSITIVE_INFINITY) {
+            return null;
+        }
+        Press[] presses = new Press[bestRuns];
+        for (int run = 0; run < bestRuns; run++) {
+            presses[run] = Press.of(bestFingers[run], bestFret[run], bestLow[run], bestHigh[run]);
+        }
+        return new Fingering(
+                List.of(presses),
+                new Effort(down, barres, spread, ease, silences, ringing, 0),
+                reach);
     }
 
     /** Cuts the strings from one up at a fret, and then the frets above, into runs. */
@@ -106,13 +132,16 @@ final class FingerSearch {
     }
 
     private void tryRuns() {
-        double ringing = ringing();
-        for (int mask = 1; mask < 16; mask++) {
-            if (Integer.bitCount(mask) == runs) {
-                number(mask);
-                if (possible() && pairsReach() && stays()) {
-                    weigh(ringing);
-                }
+        double rings = ringing();
+        for (int i = 0; i < runs; i++) {
+            for (int j = i + 1; j < runs; j++) {
+                apart[i][j] = board.spanMm(runFret[i], runFret[j]);
+            }
+        }
+        for (int choice : CHOICES[runs]) {
+            number(choice);
+            if (possible() && pairsReach() && stays()) {
+                weigh(rings);
             }
         }
     }
@@ -148,8 +177,7 @@ final class FingerSearch {
     private boolean pairsReach() {
         for (int i = 0; i < runs; i++) {
             for (int j = i + 1; j < runs; j++) {
-                double apart = board.spanMm(runFret[i], runFret[j]);
-                if (apart > hand.limitMm(fingers[i], fingers[j])) {
+                if (apart[i][j] > hand.limitMm(fingers[i], fingers[j])) {
                     return false;
                 }
             }
@@ -195,33 +223,33 @@ final class FingerSearch {
     }
 
     /** Reckons the effort of what is tried, and keeps it where it is the least so far. */
-    private void weigh(double ringing) {
-        double down = PER_FINGER * runs;
-        double barres = 0;
-        double spread = 0;
+    private void weigh(double rings) {
+        double fingersDown = PER_FINGER * runs;
+        double laid = 0;
+        double off = 0;
         for (int i = 0; i < runs; i++) {
             if (barre(i)) {
-                barres += PER_BARRE + (fingers[i] == 1 ? 0 : BARRE_NOT_INDEX);
+                laid += PER_BARRE + (fingers[i] == 1 ? 0 : BARRE_NOT_INDEX);
             }
-            down += fingers[i] == 4 ? LITTLE_FINGER : 0;
+            fingersDown += fingers[i] == 4 ? LITTLE_FINGER : 0;
             if (i > 0) {
                 int natural = fingers[i] - fingers[i - 1];
-                spread += OFF_ITS_FRET * Math.abs(runFret[i] - runFret[i - 1] - natural);
+                off += OFF_ITS_FRET * Math.abs(runFret[i] - runFret[i - 1] - natural);
             }
         }
-        down += fingers[0] == 1 ? 0 : INDEX_FREE;
-        double total = down + barres + spread + ease + silences + ringing;
-        if (best == null || total < least) {
+        fingersDown += fingers[0] == 1 ? 0 : INDEX_FREE;
+        double total = fingersDown + laid + off + ease + silences + rings;
+        if (total < least) {
             least = total;
-            Press[] presses = new Press[runs];
-            for (int run = 0; run < runs; run++) {
-                presses[run] = press(run);
-            }
-            best =
-                    new Fingering(
-                            List.of(presses),
-                            new Effort(down, barres, spread, ease, silences, ringing, 0),
-                            reach);
+            down = fingersDown;
+            barres = laid;
+            spread = off;
+            ringing = rings;
+            bestRuns = runs;
+            System.arraycopy(runFret, 0, bestFret, 0, runs);
+            System.arraycopy(runLow, 0, bestLow, 0, runs);
+            System.arraycopy(runHigh, 0, bestHigh, 0, runs);
+            System.arraycopy(fingers, 0, bestFingers, 0, runs);
         }
     }
 }

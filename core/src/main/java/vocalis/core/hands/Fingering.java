@@ -34,6 +34,19 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
      * @param highString highest string index it holds; the same unless it is a barre
      */
     public record Press(int finger, int fret, int lowString, int highString) {
+        private static final Press[] KNOWN = new Press[1 << 17];
+
+        /** The same press as before, where one like it was asked for: many shapes share it. */
+        static Press of(int finger, int fret, int lowString, int highString) {
+            int at = ((finger << 6 | fret) << 4 | lowString) << 4 | highString;
+            Press known = KNOWN[at];
+            if (known == null) {
+                known = new Press(finger, fret, lowString, highString);
+                KNOWN[at] = known;
+            }
+            return known;
+        }
+
         /** Whether the finger lies across strings. */
         public boolean barre() {
             return highString > lowString;
@@ -197,7 +210,7 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
             return null;
         }
         List<Press> presses = new ArrayList<>(f.presses());
-        presses.add(0, new Press(THUMB_FINGER, fret, 0, 0));
+        presses.add(0, Press.of(THUMB_FINGER, fret, 0, 0));
         double reach = board.spanMm(shape.lowestFretted(), shape.highestFretted());
         return new Fingering(
                 presses,

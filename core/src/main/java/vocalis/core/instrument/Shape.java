@@ -2,7 +2,6 @@ package vocalis.core.instrument;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -16,9 +15,6 @@ public final class Shape {
     public static final int SILENT = -1;
 
     private static final int MOST_FRET = 36;
-
-    /** The order of the written shapes, as {@link #text()} sorts. */
-    public static final Comparator<Shape> BY_TEXT = Shape::compareText;
 
     /** Where each fret, from silence up, comes among all as they are written. */
     private static final int[] PLACE_IN_TEXT = placesInText();
@@ -80,14 +76,16 @@ public final class Shape {
         return fret == SILENT ? "x" : String.valueOf(fret);
     }
 
-    private static int compareText(Shape a, Shape b) {
-        int both = Math.min(a.frets.length, b.frets.length);
-        for (int s = 0; s < both; s++) {
-            if (a.frets[s] != b.frets[s]) {
-                return PLACE_IN_TEXT[a.frets[s] + 1] - PLACE_IN_TEXT[b.frets[s] + 1];
-            }
+    /**
+     * A number that sorts shapes of as many strings as {@link #text()} does; up to ten strings, as
+     * each takes six bits.
+     */
+    public long textOrder() {
+        long order = 0;
+        for (int f : frets) {
+            order = order << 6 | PLACE_IN_TEXT[f + 1];
         }
-        return a.frets.length - b.frets.length;
+        return order;
     }
 
     /** Frets, lowest string first. */

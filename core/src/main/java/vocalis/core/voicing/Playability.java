@@ -3,7 +3,7 @@ package vocalis.core.voicing;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 
-/** Decides whether a hand can hold a shape; the search asks it early and late. */
+/** Decides whether a hand can hold a shape; the search asks it early and late, on any thread. */
 public interface Playability {
 
     /**

@@ -1,22 +1,24 @@
 package vocalis.core.voicing;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 
 /**
  * Finds every playable voicing of a recipe on the whole neck.
  *
- * <p>Design: strings are decided from the lowest up, each silent, open or at a fret whose degree
- * the recipe allows. A branch is cut as soon as the notes so far break a rule that more notes
- * cannot mend: degrees that no chord of the recipe has together, more of them missing than strings
- * are left, too many voices or inner silences, a step that is not allowed, a bass that nothing
- * lower can replace, a reach past the hand. What remains is asked the rest of {@link
- * Recipe#accepts} and {@link Playability#playable}. The tests compare the result with an
- * independent brute force over all frets.
+ * <p>Design: every lowest sounded string is searched on a processor of its own; from it strings are
+ * decided upward, each silent, open or at a fret whose degree the recipe allows. A branch is cut as
+ * soon as the notes so far break a rule that more notes cannot mend: degrees that no chord of the
+ * recipe has together, more of them missing than strings are left, too many voices or inner
+ * silences, a step that is not allowed, a bass that nothing lower can replace, a reach past the
+ * hand. What remains is asked the rest of {@link Recipe#accepts} and {@link Playability#playable}.
+ * The tests compare the result with an independent brute force over all frets.
  */
 public final class VoicingSearch {
 
@@ -33,20 +35,6 @@ public final class VoicingSearch {
     private final int[] lowestFrom;
     private final int[] farthestUp;
     private final int[] farthestDown;
-    private final int[] frets;
-    private final List<Voicing> found = new ArrayList<>();
-
-    // The branch that is being tried, set and put back by place.
-    private int voices;
-    private int silences;
-    private int degrees;
-    private int low;
-    private int high;
-    private int opens;
-    private int places;
-    private boolean openBass;
-    private int bass = Integer.MAX_VALUE;
-    private boolean bassRings;
 
     private VoicingSearch(Recipe recipe, Fretboard board, int root, Playability hand) {
         this.recipe = recipe;
@@ -54,8 +42,6 @@ public final class VoicingSearch {
         this.root = root;
         this.hand = hand;
         this.drones = recipe.opens() == Recipe.Opens.DRONES;
-        this.frets = new int[board.strings()];
-        java.util.Arrays.fill(frets, Shape.SILENT);
         this.missing = missing(recipe);
         this.openMidi = new int[board.strings()];
         for (int string = 0; string < openMidi.length; string++) {
@@ -75,7 +61,7 @@ public final class VoicingSearch {
                     some[n++] = fret;
                 }
             }
-            offered[string] = java.util.Arrays.copyOf(some, n);
+            offered[string] = Arrays.copyOf(some, n);
         }
         this.farthestUp = new int[board.frets() + 1];
         this.farthestDown = new int[board.frets() + 1];
@@ -102,7 +88,7 @@ public final class VoicingSearch {
     /** For every set of degrees: how many more the nearest chord that has them all wants. */
     private static int[] missing(Recipe recipe) {
         int[] missing = new int[1 << 12];
-        java.util.Arrays.fill(missing, IMPOSSIBLE);
+        Arrays.fill(missing, IMPOSSIBLE);
         for (int chord : recipe.chords()) {
             for (int part = chord; ; part = (part - 1) & chord) {
                 missing[part] = Math.min(missing[part], Integer.bitCount(chord & ~part));
@@ -122,8 +108,11 @@ public final class VoicingSearch {
      */
     public static List<Voicing> all(Recipe recipe, Fretboard board, int root, Playability hand) {
         VoicingSearch search = new VoicingSearch(recipe, board, root, hand);
-        search.place(0, -1, false, 0);
-        return List.copyOf(search.found);
+        return IntStream.rangeClosed(1, board.strings())
+                .parallel()
+                .mapToObj(n -> search.new Branch().from(board.strings() - n))
+                .flatMap(List::stream)
+                .toList();
     }
 
     /** All playable voicings of a family, each shape once. */
@@ -144,112 +133,146 @@ public final class VoicingSearch {
         return List.copyOf(found);
     }
 
-    /**
-     * Decides a string and all above it.
-     *
-     * @param lastMidi the note of the sounded string before it, or -1
-     * @param lastOpen whether that one is open
-     * @param gap silent strings since then
-     */
-    private void place(int string, int lastMidi, boolean lastOpen, int gap) {
-        if (string == board.strings()) {
-            finish();
-            return;
+    /** All shapes of one lowest sounded string, tried one after another on one thread. */
+    private final class Branch {
+        private final int[] frets = new int[board.strings()];
+        private final List<Voicing> found = new ArrayList<>();
+
+        // What is being tried, set and put back by place.
+        private int voices;
+        private int silences;
+        private int degrees;
+        private int low;
+        private int high;
+        private int opens;
+        private int places;
+        private boolean openBass;
+        private int bass = Integer.MAX_VALUE;
+        private boolean bassRings;
+
+        private Branch() {
+            Arrays.fill(frets, Shape.SILENT);
         }
-        int left = Math.min(board.strings() - string, recipe.voices().most() - voices);
-        if (missing[degrees] > left
-                || voices + board.strings() - string < recipe.voices().least()) {
-            return;
+
+        /** Every voicing whose lowest sounded string is the given one. */
+        private List<Voicing> from(int string) {
+            sound(string, -1, false, 0);
+            return found;
         }
-        frets[string] = Shape.SILENT;
-        if (missing[degrees] <= board.strings() - string - 1) {
-            place(string + 1, lastMidi, lastOpen, voices == 0 ? 0 : gap + 1);
-        }
-        if (left == 0 || silences + gap > recipe.innerSilences().most()) {
-            return;
-        }
-        silences += gap;
-        voices++;
-        int wasDegrees = degrees;
-        int wasLow = low;
-        int wasHigh = high;
-        int wasBass = bass;
-        boolean wasRinging = bassRings;
-        boolean begins = gap > 0 || lastMidi < 0 || lastOpen;
-        int from = farthestDown[wasHigh];
-        int to = farthestUp[wasLow];
-        for (int fret : offered[string]) {
-            boolean open = fret == 0;
-            if (!open && fret < from) {
-                continue;
+
+        /**
+         * Decides a string and all above it.
+         *
+         * @param lastMidi the note of the sounded string before it, or -1
+         * @param lastOpen whether that one is open
+         * @param gap silent strings since then
+         */
+        private void place(int string, int lastMidi, boolean lastOpen, int gap) {
+            if (string == board.strings()) {
+                finish();
+                return;
             }
-            if (fret > to) {
-                break;
+            int left = Math.min(board.strings() - string, recipe.voices().most() - voices);
+            if (missing[degrees] > left
+                    || voices + board.strings() - string < recipe.voices().least()) {
+                return;
             }
-            int midi = openMidi[string] + fret;
-            degrees = wasDegrees | own(midi, fret);
-            low = open || wasLow != 0 && wasLow < fret ? wasLow : fret;
-            high = Math.max(wasHigh, fret);
-            bass = Math.min(wasBass, midi);
-            bassRings = midi < wasBass ? open : wasRinging;
-            boolean fits =
-                    missing[degrees] != IMPOSSIBLE
-                            && (bassFits() || lowestFrom[string + 1] < bass)
-                            && (lastMidi < 0 || recipe.mayFollow(lastMidi, lastOpen, midi, open));
-            if (fits) {
-                frets[string] = fret;
-                openBass = lastMidi < 0 ? open : openBass;
-                opens += open ? 1 : 0;
-                places += !open && begins ? 1 : 0;
-                if (mayLie() && hand.mayHold(frets, string + 1)) {
-                    place(string + 1, midi, open, 0);
+            frets[string] = Shape.SILENT;
+            if (missing[degrees] <= board.strings() - string - 1) {
+                place(string + 1, lastMidi, lastOpen, voices == 0 ? 0 : gap + 1);
+            }
+            if (left > 0 && silences + gap <= recipe.innerSilences().most()) {
+                sound(string, lastMidi, lastOpen, gap);
+            }
+        }
+
+        /** Lets a string sound in every way, and decides all above it. */
+        private void sound(int string, int lastMidi, boolean lastOpen, int gap) {
+            silences += gap;
+            voices++;
+            int wasDegrees = degrees;
+            int wasLow = low;
+            int wasHigh = high;
+            int wasBass = bass;
+            boolean wasRinging = bassRings;
+            boolean begins = gap > 0 || lastMidi < 0 || lastOpen;
+            int from = farthestDown[wasHigh];
+            int to = farthestUp[wasLow];
+            for (int fret : offered[string]) {
+                boolean open = fret == 0;
+                if (!open && fret < from) {
+                    continue;
                 }
-                opens -= open ? 1 : 0;
-                places -= !open && begins ? 1 : 0;
+                if (fret > to) {
+                    break;
+                }
+                int midi = openMidi[string] + fret;
+                degrees = wasDegrees | own(midi, fret);
+                low = open || wasLow != 0 && wasLow < fret ? wasLow : fret;
+                high = Math.max(wasHigh, fret);
+                bass = Math.min(wasBass, midi);
+                bassRings = midi < wasBass ? open : wasRinging;
+                boolean fits =
+                        missing[degrees] != IMPOSSIBLE
+                                && (bassFits() || lowestFrom[string + 1] < bass)
+                                && (lastMidi < 0
+                                        || recipe.mayFollow(lastMidi, lastOpen, midi, open));
+                if (fits) {
+                    frets[string] = fret;
+                    openBass = lastMidi < 0 ? open : openBass;
+                    opens += open ? 1 : 0;
+                    places += !open && begins ? 1 : 0;
+                    if (mayLie() && hand.mayHold(frets, string + 1)) {
+                        place(string + 1, midi, open, 0);
+                    }
+                    opens -= open ? 1 : 0;
+                    places -= !open && begins ? 1 : 0;
+                }
+            }
+            frets[string] = Shape.SILENT;
+            degrees = wasDegrees;
+            low = wasLow;
+            high = wasHigh;
+            bass = wasBass;
+            bassRings = wasRinging;
+            voices--;
+            silences -= gap;
+        }
+
+        /** Whether open strings may ring beside what is held so far; more notes mend nothing. */
+        private boolean mayLie() {
+            return recipe.opens() != Recipe.Opens.CROSSING
+                    || opens == 0
+                    || Recipe.mayLie(low, high, openBass ? places + 1 : places, silences);
+        }
+
+        /** What the pruning saw is not asked again; the rest of {@link Recipe#accepts} is. */
+        private void finish() {
+            if (voices < recipe.voices().least()
+                    || missing[degrees] != 0
+                    || silences < recipe.innerSilences().least()) {
+                return;
+            }
+            int fretted = voices - opens;
+            boolean past = high > Recipe.OPEN_POSITION_FRETS && opens > 0;
+            boolean opensFit =
+                    switch (recipe.opens()) {
+                        case DRONES -> opens > 0 && fretted >= 2;
+                        case CROSSING -> !past || fretted >= Recipe.LEAST_FRETTED;
+                        default -> true;
+                    };
+            if (!opensFit || !bassFits()) {
+                return;
+            }
+            Shape shape = Shape.of(frets);
+            if (hand.playable(board, shape)) {
+                found.add(new Voicing(shape, board, root));
             }
         }
-        frets[string] = Shape.SILENT;
-        degrees = wasDegrees;
-        low = wasLow;
-        high = wasHigh;
-        bass = wasBass;
-        bassRings = wasRinging;
-        voices--;
-        silences -= gap;
-    }
 
-    /** Whether open strings may ring beside what is held so far; more notes mend nothing. */
-    private boolean mayLie() {
-        return recipe.opens() != Recipe.Opens.CROSSING
-                || opens == 0
-                || Recipe.mayLie(low, high, openBass ? places + 1 : places, silences);
-    }
-
-    /** What the pruning saw is not asked again; the rest of {@link Recipe#accepts} is. */
-    private void finish() {
-        if (voices < recipe.voices().least()
-                || missing[degrees] != 0
-                || silences < recipe.innerSilences().least()) {
-            return;
+        private boolean bassFits() {
+            return (recipe.bass() >> Math.floorMod(bass - root, 12) & 1) != 0
+                    || drones && bassRings;
         }
-        int fretted = voices - opens;
-        boolean past = high > Recipe.OPEN_POSITION_FRETS && opens > 0;
-        boolean opensFit =
-                switch (recipe.opens()) {
-                    case DRONES -> opens > 0 && fretted >= 2;
-                    case CROSSING -> !past || fretted >= Recipe.LEAST_FRETTED;
-                    default -> true;
-                };
-        if (!opensFit || !bassFits()) {
-            return;
-        }
-        Shape shape = Shape.of(frets);
-        if (hand.playable(board, shape)) {
-            found.add(new Voicing(shape, board, root));
-        }
-    }
-
-    private boolean bassFits() {
-        return (recipe.bass() >> Math.floorMod(bass - root, 12) & 1) != 0 || drones && bassRings;
     }
 }
