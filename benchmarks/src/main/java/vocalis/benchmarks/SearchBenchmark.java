@@ -29,9 +29,9 @@ import vocalis.core.voicing.Family;
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
-@Warmup(iterations = 8, time = 1)
+@Warmup(iterations = 20, time = 1)
 @Measurement(iterations = 8, time = 1)
-@Fork(1)
+@Fork(value = 1, jvmArgsAppend = "-XX:+UseSerialGC")
 public class SearchBenchmark {
 
     /** One family, or ALL for the nine in turn. */

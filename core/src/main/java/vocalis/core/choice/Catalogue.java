@@ -6,14 +6,11 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Consumer;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.HeardRoot;
 import vocalis.core.instrument.Fretboard;
-import vocalis.core.instrument.Shape;
 import vocalis.core.voicing.Family;
-import vocalis.core.voicing.Playability;
 import vocalis.core.voicing.Voicing;
 import vocalis.core.voicing.VoicingSearch;
 
@@ -90,44 +87,20 @@ public final class Catalogue {
         return made;
     }
 
-    /**
-     * What lies within reach is searched first, each shape once, and then fingered, on as many
-     * processors as there are.
-     */
     private static List<Candidate> search(Query q) {
-        return VoicingSearch.all(q.family, q.board, q.root, new WithinReach(q.hand))
-                .parallelStream()
-                .mapMulti(
-                        (Voicing v, Consumer<Weighed> keep) ->
+        return VoicingSearch.all(
+                        q.family,
+                        q.board,
+                        q.root,
+                        q.hand,
+                        v ->
                                 Fingering.of(q.board, v.shape(), q.hand)
                                         .filter(Fingering::quick)
-                                        .ifPresent(
-                                                f ->
-                                                        keep.accept(
-                                                                Weighed.of(
-                                                                        candidate(
-                                                                                q.family, v, f)))))
+                                        .map(f -> Weighed.of(candidate(q.family, v, f))))
+                .parallelStream()
                 .sorted(BEST_FIRST)
                 .map(Weighed::candidate)
                 .toList();
-    }
-
-    /** A hand that does not ask how it holds what it reaches. */
-    private record WithinReach(Hand hand) implements Playability {
-        @Override
-        public boolean withinReach(Fretboard board, int low, int high) {
-            return hand.withinReach(board, low, high);
-        }
-
-        @Override
-        public boolean mayHold(int[] frets, int decided) {
-            return hand.mayHold(frets, decided);
-        }
-
-        @Override
-        public boolean playable(Fretboard board, Shape shape) {
-            return true;
-        }
     }
 
     /** A candidate with its cost, reckoned once, and its place among equal ones. */

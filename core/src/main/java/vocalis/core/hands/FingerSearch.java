@@ -1,5 +1,6 @@
 package vocalis.core.hands;
 
+import java.util.Arrays;
 import java.util.List;
 import vocalis.core.hands.Fingering.Effort;
 import vocalis.core.hands.Fingering.Press;
@@ -31,25 +32,25 @@ final class FingerSearch {
     private final int[] runFret = new int[4];
     private final int[] runLow = new int[4];
     private final int[] runHigh = new int[4];
-    private final int[] fingers = new int[4];
-    private final double[][] apart = new double[4][4];
+    private int[] fingers;
     private int runs;
 
-    // The easiest so far: its effort with its parts, and its presses as they were numbered.
+    // The easiest so far: its effort with its parts, and its presses.
     private double least = Double.POSITIVE_INFINITY;
     private double down;
     private double barres;
     private double spread;
     private double ringing;
-    private int bestRuns;
-    private final int[] bestFret = new int[4];
-    private final int[] bestLow = new int[4];
-    private final int[] bestHigh = new int[4];
-    private final int[] bestFingers = new int[4];
+    private final Press[] presses = new Press[4];
+    private int pressed;
 
-    /** For every number of fingers, which of the four they may be: bit 0 for the index. */
-    private static final int[][] CHOICES = {
-        {0}, {1, 2, 4, 8}, {3, 5, 6, 9, 10, 12}, {7, 11, 13, 14}, {15}
+    /** For every number of runs, the fingers that they may be given, ascending. */
+    private static final int[][][] CHOICES = {
+        {},
+        {{1}, {2}, {3}, {4}},
+        {{1, 2}, {1, 3}, {2, 3}, {1, 4}, {2, 4}, {3, 4}},
+        {{1, 2, 3}, {1, 2, 4}, {1, 3, 4}, {2, 3, 4}},
+        {{1, 2, 3, 4}}
     };
 
     /**
@@ -81,12 +82,8 @@ final class FingerSearch {
         if (least == Double.POSITIVE_INFINITY) {
             return null;
         }
-        Press[] presses = new Press[bestRuns];
-        for (int run = 0; run < bestRuns; run++) {
-            presses[run] = Press.of(bestFingers[run], bestFret[run], bestLow[run], bestHigh[run]);
-        }
         return new Fingering(
-                List.of(presses),
+                List.of(Arrays.copyOf(presses, pressed)),
                 new Effort(down, barres, spread, ease, silences, ringing, 0),
                 reach);
     }
@@ -133,25 +130,10 @@ final class FingerSearch {
 
     private void tryRuns() {
         double rings = ringing();
-        for (int i = 0; i < runs; i++) {
-            for (int j = i + 1; j < runs; j++) {
-                apart[i][j] = board.spanMm(runFret[i], runFret[j]);
-            }
-        }
-        for (int choice : CHOICES[runs]) {
-            number(choice);
+        for (int[] choice : CHOICES[runs]) {
+            fingers = choice;
             if (possible() && pairsReach() && stays()) {
                 weigh(rings);
-            }
-        }
-    }
-
-    /** Gives the runs the fingers of a mask, bit 0 for the index, ascending. */
-    private void number(int mask) {
-        int run = 0;
-        for (int finger = 1; finger <= 4; finger++) {
-            if ((mask >> (finger - 1) & 1) != 0) {
-                fingers[run++] = finger;
             }
         }
     }
@@ -177,7 +159,8 @@ final class FingerSearch {
     private boolean pairsReach() {
         for (int i = 0; i < runs; i++) {
             for (int j = i + 1; j < runs; j++) {
-                if (apart[i][j] > hand.limitMm(fingers[i], fingers[j])) {
+                double apart = board.spanMm(runFret[i], runFret[j]);
+                if (apart > hand.limitMm(fingers[i], fingers[j])) {
                     return false;
                 }
             }
@@ -199,7 +182,7 @@ final class FingerSearch {
     }
 
     private Press press(int run) {
-        return new Press(fingers[run], runFret[run], runLow[run], runHigh[run]);
+        return Press.of(fingers[run], runFret[run], runLow[run], runHigh[run]);
     }
 
     /** Open strings between held ones, and beside a barre. */
@@ -245,11 +228,10 @@ final class FingerSearch {
             barres = laid;
             spread = off;
             ringing = rings;
-            bestRuns = runs;
-            System.arraycopy(runFret, 0, bestFret, 0, runs);
-            System.arraycopy(runLow, 0, bestLow, 0, runs);
-            System.arraycopy(runHigh, 0, bestHigh, 0, runs);
-            System.arraycopy(fingers, 0, bestFingers, 0, runs);
+            pressed = runs;
+            for (int run = 0; run < runs; run++) {
+                presses[run] = press(run);
+            }
         }
     }
 }

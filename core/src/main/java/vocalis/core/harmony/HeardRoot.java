@@ -44,7 +44,7 @@ public record HeardRoot(int root, List<Supported> ranking, boolean ambiguous, St
      * a key, as a share of that one's support: 0 where it is the one, at most 1.
      */
     public static double behind(Voicing voicing) {
-        return Support.behind(Notes.of(voicing), voicing.root());
+        return Support.behind(voicing);
     }
 
     /** The heard root of a voicing, with or without a key. */

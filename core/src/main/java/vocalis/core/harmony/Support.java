@@ -2,6 +2,7 @@ package vocalis.core.harmony;
 
 import java.util.Optional;
 import vocalis.core.theory.Key;
+import vocalis.core.voicing.Voicing;
 
 /**
  * How much the sounding notes support each pitch class as their root; {@link HeardRoot} has the
@@ -24,11 +25,12 @@ record Support(int[] weights, int[] order) {
     static Support of(Notes notes, Optional<Key> key) {
         int scale = key.isPresent() ? key.get().mask() : 0;
         int tonic = key.isPresent() ? key.get().tonic().pitchClass() : -1;
+        long counts = counted(notes);
         int[] weights = new int[12];
         int[] byKey = new int[12];
         for (int c = 0; c < 12; c++) {
             byKey[c] = c == tonic ? TONIC : (scale >> c & 1) * IN_SCALE;
-            weights[c] = byKey[c] + weight(notes, c);
+            weights[c] = byKey[c] + weight(counts, c) + (c == notes.bassClass() ? LOWEST : 0);
         }
         int[] order = new int[12];
         for (int c = 0; c < 12; c++) {
@@ -43,27 +45,49 @@ record Support(int[] weights, int[] order) {
     }
 
     /**
-     * How far a pitch class lies behind the best without a key, as a share of the best's support:
-     * the same figure without the order of the rest.
+     * How far a voicing's root lies behind the best without a key, as a share of the best's
+     * support. Asked of every voicing that is found, it counts the notes in one number, four bits a
+     * pitch class above the root.
      */
-    static double behind(Notes notes, int pitchClass) {
+    static double behind(Voicing v) {
+        long counts = 0;
+        int bass = Notes.NONE;
+        for (int string = 0; string < v.shape().strings(); string++) {
+            int fret = v.shape().fret(string);
+            if (fret >= 0) {
+                int above = v.board().midi(string, fret) + 12 - v.root();
+                counts += 1L << above % 12 * 4;
+                bass = Math.min(bass, above);
+            }
+        }
         int most = 0;
         int own = 0;
         for (int c = 0; c < 12; c++) {
-            int weight = weight(notes, c);
+            int weight = weight(counts, c) + (c == bass % 12 ? LOWEST : 0);
             most = Math.max(most, weight);
-            own = c == pitchClass ? weight : own;
+            own = c == 0 ? weight : own;
         }
         return 1 - own / (double) most;
     }
 
-    private static int weight(Notes notes, int c) {
-        return (c == notes.bassClass() ? LOWEST : 0)
-                + UNISON * notes.count(c)
-                + SECOND * notes.count((c + 2) % 12)
-                + THIRD * notes.count((c + 4) % 12)
-                + FIFTH * notes.count((c + 7) % 12)
-                + SEVENTH * notes.count((c + 10) % 12);
+    private static int weight(long counts, int c) {
+        return UNISON * count(counts, c)
+                + SECOND * count(counts, c + 2)
+                + THIRD * count(counts, c + 4)
+                + FIFTH * count(counts, c + 7)
+                + SEVENTH * count(counts, c + 10);
+    }
+
+    private static int count(long counts, int pitchClass) {
+        return (int) (counts >> pitchClass % 12 * 4 & 15);
+    }
+
+    private static long counted(Notes notes) {
+        long counts = 0;
+        for (int c = 0; c < 12; c++) {
+            counts |= (long) notes.count(c) << c * 4;
+        }
+        return counts;
     }
 
     private static boolean goesBefore(int a, int b, int[] weights, int[] byKey, Notes notes) {

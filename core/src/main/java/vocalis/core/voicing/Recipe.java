@@ -115,6 +115,11 @@ public record Recipe(
                 && (opens != Opens.CROSSING || liesUnderTheHand(voicing, fretted));
     }
 
+    /** Whether so many voices and inner silences, and such a chord, are asked for: quickly told. */
+    boolean mayHave(int sounded, int silent, int chord) {
+        return voices.holds(sounded) && innerSilences.holds(silent) && chords.contains(chord);
+    }
+
     private static boolean liesUnderTheHand(Voicing voicing, int fretted) {
         Shape shape = voicing.shape();
         int places = 0;

@@ -110,13 +110,13 @@ final class Recipes {
     }
 
     /**
-     * Three and four strings in any inversion, five and six over root or fifth; a bass on the root
-     * two strings below the rest.
+     * Three and four strings in any inversion, five and six over root, third or fifth; a bass on
+     * the root two strings below the rest.
      */
     private static List<Recipe> chords(Set<Integer> chords) {
         return List.of(
                 Recipe.chords(chords, CHORD_TONES, 3, 4),
-                Recipe.chords(chords, ROOT | FIFTH, 5, 6),
+                Recipe.chords(chords, ROOT | FIFTH | mask(3, 4), 5, 6),
                 new Recipe(
                         chords,
                         ROOT,

@@ -2,9 +2,9 @@ package vocalis.core.voicing;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
@@ -25,6 +25,7 @@ public final class VoicingSearch {
     private static final int IMPOSSIBLE = 99;
 
     private final Recipe recipe;
+    private final List<Recipe> earlier;
     private final Fretboard board;
     private final int root;
     private final Playability hand;
@@ -36,8 +37,13 @@ public final class VoicingSearch {
     private final int[] farthestUp;
     private final int[] farthestDown;
 
-    private VoicingSearch(Recipe recipe, Fretboard board, int root, Playability hand) {
-        this.recipe = recipe;
+    /**
+     * @param own which of the recipes is searched; what those before it have is left to them
+     */
+    private VoicingSearch(
+            List<Recipe> recipes, int own, Fretboard board, int root, Playability hand) {
+        this.recipe = recipes.get(own);
+        this.earlier = recipes.subList(0, own);
         this.board = board;
         this.root = root;
         this.hand = hand;
@@ -107,36 +113,57 @@ public final class VoicingSearch {
      * @param root pitch class 0 to 11
      */
     public static List<Voicing> all(Recipe recipe, Fretboard board, int root, Playability hand) {
-        VoicingSearch search = new VoicingSearch(recipe, board, root, hand);
-        return IntStream.rangeClosed(1, board.strings())
-                .parallel()
-                .mapToObj(n -> search.new Branch().from(board.strings() - n))
-                .flatMap(List::stream)
-                .toList();
+        return all(List.of(recipe), board, root, hand, playable(hand));
     }
 
     /** All playable voicings of a family, each shape once. */
     public static List<Voicing> all(Family family, Fretboard board, int root, Playability hand) {
-        List<Recipe> recipes = family.recipes();
-        List<Voicing> found = new ArrayList<>(all(recipes.get(0), board, root, hand));
-        Set<Shape> known = new HashSet<>();
-        if (recipes.size() > 1) {
-            found.forEach(v -> known.add(v.shape()));
-        }
-        for (Recipe recipe : recipes.subList(1, recipes.size())) {
-            for (Voicing v : all(recipe, board, root, hand)) {
-                if (known.add(v.shape())) {
-                    found.add(v);
-                }
-            }
-        }
-        return List.copyOf(found);
+        return all(family.recipes(), board, root, hand, playable(hand));
+    }
+
+    private static Function<Voicing, Optional<Voicing>> playable(Playability hand) {
+        return v -> Optional.of(v).filter(w -> hand.playable(w.board(), w.shape()));
+    }
+
+    /**
+     * What is made of all voicings of a family within reach, each shape once.
+     *
+     * @param made asked on any thread whether a voicing can be held, and what it comes to then
+     */
+    public static <T> List<T> all(
+            Family family,
+            Fretboard board,
+            int root,
+            Playability hand,
+            Function<Voicing, Optional<T>> made) {
+        return all(family.recipes(), board, root, hand, made);
+    }
+
+    private static <T> List<T> all(
+            List<Recipe> recipes,
+            Fretboard board,
+            int root,
+            Playability hand,
+            Function<Voicing, Optional<T>> made) {
+        List<VoicingSearch> searches =
+                IntStream.range(0, recipes.size())
+                        .mapToObj(own -> new VoicingSearch(recipes, own, board, root, hand))
+                        .toList();
+        return IntStream.range(0, recipes.size() * board.strings())
+                .parallel()
+                .mapToObj(
+                        n ->
+                                searches.get(n / board.strings()).new Branch<>(made)
+                                        .from(board.strings() - 1 - n % board.strings()))
+                .flatMap(List::stream)
+                .toList();
     }
 
     /** All shapes of one lowest sounded string, tried one after another on one thread. */
-    private final class Branch {
+    private final class Branch<T> {
         private final int[] frets = new int[board.strings()];
-        private final List<Voicing> found = new ArrayList<>();
+        private final List<T> found = new ArrayList<>();
+        private final Function<Voicing, Optional<T>> made;
 
         // What is being tried, set and put back by place.
         private int voices;
@@ -150,12 +177,13 @@ public final class VoicingSearch {
         private int bass = Integer.MAX_VALUE;
         private boolean bassRings;
 
-        private Branch() {
+        private Branch(Function<Voicing, Optional<T>> made) {
+            this.made = made;
             Arrays.fill(frets, Shape.SILENT);
         }
 
         /** Every voicing whose lowest sounded string is the given one. */
-        private List<Voicing> from(int string) {
+        private List<T> from(int string) {
             sound(string, -1, false, 0);
             return found;
         }
@@ -264,10 +292,20 @@ public final class VoicingSearch {
             if (!opensFit || !bassFits()) {
                 return;
             }
-            Shape shape = Shape.of(frets);
-            if (hand.playable(board, shape)) {
-                found.add(new Voicing(shape, board, root));
+            Voicing voicing = new Voicing(Shape.of(frets), board, root);
+            if (!foundBefore(voicing)) {
+                made.apply(voicing).ifPresent(found::add);
             }
+        }
+
+        /** Whether an earlier recipe of the family has it too. */
+        private boolean foundBefore(Voicing voicing) {
+            for (Recipe r : earlier) {
+                if (r.mayHave(voices, silences, degrees) && r.accepts(voicing)) {
+                    return true;
+                }
+            }
+            return false;
         }
 
         private boolean bassFits() {

@@ -195,7 +195,7 @@ class VoicingSearchTest {
     /** Full chords: how they may lie, whichever they are. */
     private static boolean lies(Grip g) {
         boolean thin = g.n() == 3 || g.n() == 4;
-        boolean inverted = thin && !g.over(1, 2) || g.n() >= 5 && g.over(0, 7);
+        boolean inverted = thin && !g.over(1, 2) || g.n() >= 5 && g.over(0, 3, 4, 7);
         return inverted && g.gaps <= 1 && g.ascending(true) && g.underTheHand()
                 || g.n() == 4 && g.gaps == 2 && g.over(0) && g.ascending(false);
     }
