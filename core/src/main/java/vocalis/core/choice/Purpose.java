@@ -294,11 +294,17 @@ final class Purpose {
     /** The seventh a tritone away, then the triads and sevenths on the other notes. */
     private double substitute() {
         boolean tritone = has(6) && has(10) && has(4);
-        boolean known = KnownForms.has(new Voicing(v.shape(), v.board(), (v.root() + 6) % 12));
-        double cost = tritone ? known ? -1.2 : 0 : 0.8;
+        // It stands in as the chord that it is: over its own bass, in a form that hands know.
+        boolean known = KnownForms.has(new Voicing(v.shape(), v.board(), (v.root() + bass) % 12));
+        double cost = tritone ? 0 : 0.8;
+        if (known) {
+            cost -= opens > 0 ? 1.6 : 1.2;
+        } else {
+            cost += 0.4 * Math.max(0, voices() - 4);
+        }
         cost += Integer.bitCount(all) >= 4 && !tritone ? 0.3 : 0;
         boolean position = v.shape().highestFretted() <= 4;
-        cost += opens == 0 ? 0 : position ? 0.5 : ringsPastOpenPosition();
-        return cost + 0.3 * v.innerSilences() + 0.4 * Math.max(0, voices() - 4);
+        cost += opens == 0 ? 0 : position ? known ? 0 : 0.5 : ringsPastOpenPosition();
+        return cost + (known ? 0 : 0.3 * v.innerSilences());
     }
 }

@@ -98,6 +98,8 @@ public final class Ranking {
         if (family == Family.SUBSTITUTE) {
             boolean tritone = (notes >> (v.root() + 6) % 12 & 1) != 0;
             cost += tritone && onFive ? -TRITONE_ON_FIVE : tritone ? TRITONE_ON_FIVE : 0;
+            // A dominant leads by its third, and a tritone away by its root: neither is a surprise.
+            outside &= onFive ? ~(1 << (v.root() + 4) % 12 | 1 << (v.root() + 6) % 12) : ~0;
             // It surprises: what is outside costs half.
             return cost + PER_NOTE_OUTSIDE / 2 * Integer.bitCount(outside);
         }
