@@ -24,6 +24,7 @@ public final class Ranking {
     private static final double DOMINANT_ON_FIVE = 0.8;
     private static final double TRITONE_ON_FIVE = 1.0;
     private static final double PER_100_MM_TRAVEL = 0.9;
+    private static final double NOTHING_NEW = 2.0;
     private static final double PER_ANCHOR = 0.25;
     private static final double PER_SEMITONE_OF_REGISTER = 0.08;
     private static final double PER_FRET = 0.05;
@@ -72,6 +73,7 @@ public final class Ranking {
             Move move = Move.between(c.voicing().board(), n, shape);
             cost += PER_100_MM_TRAVEL * move.travelMm() / 100 / neighbours.size();
             cost -= PER_ANCHOR * move.anchors().size() / neighbours.size();
+            cost += family == Family.SUBSTITUTE && n.equals(shape) ? NOTHING_NEW : 0;
             int[] there = register(c, n);
             int[] here = register(c, shape);
             int shift = Math.abs(here[0] - there[0]) + Math.abs(here[1] - there[1]);
