@@ -19,8 +19,14 @@ import vocalis.sound.engine.StringBank;
 final class Rigs {
 
     private static final double BASS = 0.55;
-    private static final double KIT = 0.5;
+    private static final double KIT = 1.1;
     private static final double CLICK = 0.5;
+
+    /** How far the other player's strings are out, 2 to 4 cents as after a good tuning by ear. */
+    private static final double[] OTHERS_CENTS = {-2.4, 3.1, -3.4, 2.2, 3.7, -2.9, 2.6, -3.2, 2.1};
+
+    private static final double OTHERS_PICK = 1.22;
+    private static final double OTHERS_HARDNESS = 0.08;
 
     private final double[] openHz;
     private final int frets;
@@ -48,16 +54,34 @@ final class Rigs {
                 && frets == ground.board().frets()
                 && first.guitar().equals(SoundEvents.guitar(mix.controls()))
                 && (!mix.second().on()
-                        || second.guitar().equals(SoundEvents.guitar(mix.secondControls())));
+                        || second != first && second.guitar().equals(others(mix.secondControls())));
     }
 
     StringBank first() {
         return first;
     }
 
+    /**
+     * The second guitar is another player's: its strings a few cents beside, struck elsewhere with
+     * another pick.
+     */
     private static StringBank other(double[] hz, int frets, Mix mix, StringBank one) {
-        boolean same = one.guitar().equals(SoundEvents.guitar(mix.secondControls()));
-        return same || !mix.second().on() ? one : bank(hz, frets, mix.secondControls());
+        if (!mix.second().on()) {
+            return one;
+        }
+        double[] own = new double[hz.length];
+        for (int s = 0; s < own.length; s++) {
+            own[s] = hz[s] * Math.pow(2, OTHERS_CENTS[s % OTHERS_CENTS.length] / 1200);
+        }
+        return StringBank.of(own, frets, others(mix.secondControls()), Player.RATE);
+    }
+
+    private static Guitar others(Controls c) {
+        Guitar g = SoundEvents.guitar(c);
+        return new Guitar(
+                g.pickup(),
+                Math.min(0.5, g.pickAt() * OTHERS_PICK),
+                Math.min(1, g.hardness() + OTHERS_HARDNESS));
     }
 
     private static StringBank bank(double[] hz, int frets, Controls controls) {
@@ -76,17 +100,26 @@ final class Rigs {
         double spread = two ? mix.spread() / 10.0 : 0;
         Tone tone = ground.tone();
         return new Settings(
-                new Rig(first, SoundEvents.amp(tone, mix.controls()), -spread, match),
+                new Rig(
+                        first,
+                        SoundEvents.amp(tone, mix.controls()),
+                        -spread,
+                        match,
+                        mix.controls().feedback()),
                 new Rig(
                         second,
-                        SoundEvents.amp(mix.secondTone(), mix.secondControls()),
+                        SoundEvents.amp(mix.secondTone(), mix.secondControls())
+                                .through(SoundEvents.otherCabinet(mix.secondControls())),
                         spread,
-                        Math.min(4, match * mix.second().linear())),
+                        Math.min(4, match * mix.second().linear()),
+                        mix.secondControls().feedback()),
                 tempo,
                 BASS * mix.bass().linear(),
                 KIT * mix.kit().linear(),
                 CLICK * mix.click().linear(),
                 Pitch.cents(Pitch.STANDARD_A4_HZ, ground.a4Hz()),
+                mix.hands() / 10.0,
+                mix.room() / 10.0,
                 volume);
     }
 }

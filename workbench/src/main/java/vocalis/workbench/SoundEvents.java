@@ -20,6 +20,7 @@ import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
 import vocalis.core.theory.Pitch;
 import vocalis.sound.dsp.AmpSettings;
+import vocalis.sound.dsp.Cabinet;
 import vocalis.sound.dsp.Damping;
 import vocalis.sound.dsp.Guitar;
 import vocalis.sound.dsp.Pickup;
@@ -41,6 +42,8 @@ public final class SoundEvents {
     private static final double GHOSTED = 0.3;
     private static final double NEAREST_PICK = 0.055;
     private static final double FARTHEST_PICK = 0.255;
+
+    private static final double OTHER_MICROPHONE = 0.25;
 
     private SoundEvents() {}
 
@@ -212,7 +215,20 @@ public final class SoundEvents {
 
     /** The amplifier setting of a tone with its controls turned. */
     public static AmpSettings amp(Tone tone, Controls controls) {
-        return amp(tone).turned(controls.steps());
+        return amp(tone).turned(controls.steps()).through(cabinet(controls));
+    }
+
+    /** The cabinet that controls ask for. */
+    static Cabinet cabinet(Controls c) {
+        return new Cabinet(
+                c.closedCabinet() ? Cabinet.Speaker.CLOSED : Cabinet.Speaker.OPEN,
+                c.microphone() / 10.0);
+    }
+
+    /** The second guitar's: the same kind, its microphone a little elsewhere. */
+    static Cabinet otherCabinet(Controls c) {
+        Cabinet asked = cabinet(c);
+        return new Cabinet(asked.speaker(), Math.min(1, asked.microphone() + OTHER_MICROPHONE));
     }
 
     /** The guitar that controls ask for. */

@@ -16,6 +16,9 @@ import vocalis.core.riff.Tone;
  * @param kit the kit
  * @param feel what it plays
  * @param click the click
+ * @param hands how freely the players keep time and force and how much of their fingers is heard, 0
+ *     (machines) to 10; 5 is usual
+ * @param room how much of a small room is heard, 0 (none) to 10; 3 is usual
  */
 public record Mix(
         Controls controls,
@@ -27,7 +30,9 @@ public record Mix(
         BassLine bassLine,
         Fader kit,
         Feel feel,
-        Fader click) {
+        Fader click,
+        int hands,
+        int room) {
 
     /** What the bass plays. */
     public enum BassLine {
@@ -58,7 +63,9 @@ public record Mix(
                     BassLine.ROOTS,
                     Fader.OFF,
                     Feel.EIGHTHS,
-                    Fader.OFF);
+                    Fader.OFF,
+                    5,
+                    3);
 
     public Mix {
         Objects.requireNonNull(controls, "controls");
@@ -70,6 +77,10 @@ public record Mix(
         Objects.requireNonNull(kit, "kit");
         Objects.requireNonNull(feel, "feel");
         Objects.requireNonNull(click, "click");
+        if (hands < 0 || hands > 10 || room < 0 || room > 10) {
+            throw new IllegalArgumentException(
+                    "hands and room lie from 0 to 10, not at " + hands + " and " + room);
+        }
         if (spread < 0 || spread > 10) {
             throw new IllegalArgumentException("the spread lies from 0 to 10, not at " + spread);
         }
@@ -77,16 +88,38 @@ public record Mix(
 
     public Mix withControls(Controls c) {
         return new Mix(
-                c, second, secondTone, secondControls, spread, bass, bassLine, kit, feel, click);
+                c,
+                second,
+                secondTone,
+                secondControls,
+                spread,
+                bass,
+                bassLine,
+                kit,
+                feel,
+                click,
+                hands,
+                room);
     }
 
     public Mix withSecond(Fader f, Tone tone, Controls c, int apart) {
-        return new Mix(controls, f, tone, c, apart, bass, bassLine, kit, feel, click);
+        return new Mix(controls, f, tone, c, apart, bass, bassLine, kit, feel, click, hands, room);
     }
 
     public Mix withBass(Fader f, BassLine line) {
         return new Mix(
-                controls, second, secondTone, secondControls, spread, f, line, kit, feel, click);
+                controls,
+                second,
+                secondTone,
+                secondControls,
+                spread,
+                f,
+                line,
+                kit,
+                feel,
+                click,
+                hands,
+                room);
     }
 
     public Mix withKit(Fader f, Feel other) {
@@ -100,11 +133,40 @@ public record Mix(
                 bassLine,
                 f,
                 other,
-                click);
+                click,
+                hands,
+                room);
     }
 
     public Mix withClick(Fader f) {
         return new Mix(
-                controls, second, secondTone, secondControls, spread, bass, bassLine, kit, feel, f);
+                controls,
+                second,
+                secondTone,
+                secondControls,
+                spread,
+                bass,
+                bassLine,
+                kit,
+                feel,
+                f,
+                hands,
+                room);
+    }
+
+    public Mix withHands(int freely, int ofRoom) {
+        return new Mix(
+                controls,
+                second,
+                secondTone,
+                secondControls,
+                spread,
+                bass,
+                bassLine,
+                kit,
+                feel,
+                click,
+                freely,
+                ofRoom);
     }
 }

@@ -343,7 +343,9 @@ final class Format1 {
                                         word(b.get("bass").get("line"), LINES),
                                         MixCodec.readFader(b.get("kit")),
                                         word(b.get("kit").get("feel"), FEELS),
-                                        MixCodec.readFader(b.get("click"))));
+                                        MixCodec.readFader(b.get("click")),
+                                        Mix.ALONE.hands(),
+                                        Mix.ALONE.room()));
         Optional<Family> family =
                 second.has("family")
                         ? Optional.of(

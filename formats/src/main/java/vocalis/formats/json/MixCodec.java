@@ -25,6 +25,7 @@ final class MixCodec {
         fader(n.putObject("bass"), mix.bass()).put("line", Json.id(mix.bassLine()));
         fader(n.putObject("kit"), mix.kit()).put("feel", Json.id(mix.feel()));
         fader(n.putObject("click"), mix.click());
+        n.put("hands", mix.hands()).put("room", mix.room());
         return n;
     }
 
@@ -37,6 +38,8 @@ final class MixCodec {
         n.put("gain", c.gain()).put("bass", c.bass()).put("middle", c.middle());
         n.put("treble", c.treble()).put("presence", c.presence()).put("level", c.level());
         n.put("neckPickup", c.neckPickup()).put("pick", c.pick()).put("hardness", c.hardness());
+        n.put("closedCabinet", c.closedCabinet()).put("microphone", c.microphone());
+        n.put("feedback", c.feedback());
         return n;
     }
 
@@ -54,11 +57,18 @@ final class MixCodec {
                                 Json.one(b.get("bass").get("line"), Mix.BassLine.values()),
                                 readFader(b.get("kit")),
                                 Json.one(b.get("kit").get("feel"), Feel.values()),
-                                readFader(b.get("click"))));
+                                readFader(b.get("click")),
+                                optional(b, "hands", Mix.ALONE.hands()),
+                                optional(b, "room", Mix.ALONE.room())));
     }
 
     static Fader readFader(Field f) throws FormatException {
         return f.build(() -> new Fader(f.get("on").flag(), f.get("level").integer(0, 10)));
+    }
+
+    /** What files from before it was asked for do not have. */
+    private static int optional(Field f, String name, int usual) throws FormatException {
+        return f.has(name) ? f.get(name).integer(0, 10) : usual;
     }
 
     static Controls readControls(Field c) throws FormatException {
@@ -73,6 +83,9 @@ final class MixCodec {
                                 c.get("level").integer(-5, 5),
                                 c.get("neckPickup").flag(),
                                 c.get("pick").integer(0, 10),
-                                c.get("hardness").integer(0, 10)));
+                                c.get("hardness").integer(0, 10),
+                                c.has("closedCabinet") && c.get("closedCabinet").flag(),
+                                optional(c, "microphone", Controls.USUAL.microphone()),
+                                c.has("feedback") && c.get("feedback").flag()));
     }
 }

@@ -13,6 +13,9 @@ package vocalis.sound.dsp;
  * @param trebleDb shelf above 2.2 kHz
  * @param presenceDb bell at 3.4 kHz
  * @param sag how much the supply gives way under a loud note, 0 to 0.5
+ * @param touch how much of a stroke's force is left after the stages have levelled it, as an
+ *     exponent, 0 to 1
+ * @param cabinet what it plays through
  * @param level gain after the cabinet, linear
  */
 public record AmpSettings(
@@ -26,14 +29,19 @@ public record AmpSettings(
         double trebleDb,
         double presenceDb,
         double sag,
+        double touch,
+        Cabinet cabinet,
         double level) {
 
     public static final AmpSettings CLEAN =
-            new AmpSettings("clean", 0.55, 0.5, 0.12, -200, 1, -2.5, 3.5, 3, 0.0, 2.1);
+            new AmpSettings(
+                    "clean", 0.55, 0.5, 0.12, -200, 1, -2.5, 3.5, 3, 0.0, 0.0, Cabinet.USUAL, 2.1);
     public static final AmpSettings EDGE =
-            new AmpSettings("edge", 5.5, 1.3, 0.30, -95, 0.5, 1, 1.5, 2, 0.12, 0.235);
+            new AmpSettings(
+                    "edge", 5.5, 1.3, 0.30, -95, 0.5, 1, 1.5, 2, 0.2, 0.12, Cabinet.USUAL, 0.235);
     public static final AmpSettings GAIN =
-            new AmpSettings("gain", 34, 6, 0.35, -78, 2.5, -2, 1, 3, 0.08, 0.150);
+            new AmpSettings(
+                    "gain", 34, 6, 0.35, -54, 2.5, -2, 1, 3, 0.16, 0.24, Cabinet.USUAL, 0.150);
 
     public AmpSettings {
         if (!(drive > 0 && drive <= 1000) || !(second > 0 && second <= 1000)) {
@@ -76,7 +84,27 @@ public record AmpSettings(
                 trebleDb + steps[3] * PER_STEP[3],
                 presenceDb + steps[4] * PER_STEP[4],
                 sag,
+                touch,
+                cabinet,
                 level * linear(steps[5] * PER_STEP[5]));
+    }
+
+    /** The same before another cabinet. */
+    public AmpSettings through(Cabinet other) {
+        return new AmpSettings(
+                name,
+                drive,
+                second,
+                bias,
+                gateDb,
+                bassDb,
+                middleDb,
+                trebleDb,
+                presenceDb,
+                sag,
+                touch,
+                other,
+                level);
     }
 
     private static double linear(double db) {

@@ -14,7 +14,31 @@ public final class Amplifier {
     /** Frames that it works on at a time. */
     private static final int BLOCK = 128;
 
-    private static final double SAG_SECONDS = 0.06;
+    private static final double SAG_SECONDS = 0.05;
+
+    /** How fast what the strings put in is followed, rising and falling. */
+    private static final double TOUCH_RISE_SECONDS = 0.002;
+
+    private static final double TOUCH_FALL_SECONDS = 0.12;
+
+    /** What a usual stroke on three strings puts in at its peak. */
+    private static final double USUAL_TOUCH = 0.55;
+
+    private static final double LEAST_TOUCH = 0.002;
+
+    /** How far presence answers to a stroke, and the frequency from which it does; set by ear. */
+    private static final double ANSWER = 0.5;
+
+    private static final double ANSWER_HZ = 1800;
+
+    /** What the feedback around the power stage lets through of an attack before it settles. */
+    private static final double ATTACK = 0.9;
+
+    private static final double ATTACK_BY_TOUCH = 9;
+    private static final double ATTACK_SECONDS = 0.025;
+    private static final double GATE_HOLD_SECONDS = 0.012;
+    private static final double GATE_OPENS_SECONDS = 0.0004;
+    private static final double GATE_SHUTS_SECONDS = 0.009;
 
     private final AmpSettings settings;
     private final Pickup pickup;
@@ -37,10 +61,23 @@ public final class Amplifier {
     private final double gateOpen;
     private final double gateShut;
     private final double gateRelease;
+    private final double gateOpens;
+    private final double gateShuts;
+    private final int gateHold;
+    private final double touch;
+    private final double touchRise;
+    private final double touchFall;
+    private final double answerPole;
     private double envelope;
     private double gate;
+    private int held;
+    private final double settling;
+    private double touched;
+    private double settledTouch;
+    private double lift = 1;
+    private double answer;
+    private double answerLow;
     private double load;
-    private double loadBefore;
 
     /** An amplifier behind the bridge pickup. */
     public Amplifier(double sampleRate, AmpSettings settings) {
@@ -53,6 +90,7 @@ public final class Amplifier {
         this.pickup = pickup;
         this.sag = settings.sag();
         this.level = settings.level();
+        this.lift = level;
         this.gated = settings.gateDb() > -200;
         double over = 4 * sampleRate;
         before =
@@ -62,24 +100,29 @@ public final class Amplifier {
         first = new Shaper(settings.drive(), settings.bias(), 4 * BLOCK);
         between = new BiquadChain(Biquad.highpass(over, 60, 0.6), Biquad.lowpass(over, 7500, 0.6));
         second = new Shaper(settings.second(), -0.7 * settings.bias(), 4 * BLOCK);
-        after =
-                new BiquadChain(
-                        Biquad.highpass(sampleRate, 30, 0.7),
-                        Biquad.lowShelf(sampleRate, 150, settings.bassDb()),
-                        Biquad.peak(sampleRate, 650, 0.7, settings.middleDb()),
-                        Biquad.highShelf(sampleRate, 2200, settings.trebleDb()),
-                        Biquad.peak(sampleRate, 3400, 1.1, settings.presenceDb()),
-                        Biquad.highpass(sampleRate, 78, 0.8),
-                        Biquad.peak(sampleRate, 118, 1.4, 3.0),
-                        Biquad.peak(sampleRate, 420, 0.9, -3.0),
-                        Biquad.peak(sampleRate, 2500, 1.3, 3.5),
-                        Biquad.lowpass(sampleRate, 4900, 0.54),
-                        Biquad.lowpass(sampleRate, 4900, 1.31),
-                        Biquad.lowpass(sampleRate, 7200, 0.7));
+        Biquad[] cabinet = settings.cabinet().filters(sampleRate);
+        Biquad[] controls = {
+            Biquad.highpass(sampleRate, 30, 0.7),
+            Biquad.lowShelf(sampleRate, 150, settings.bassDb()),
+            Biquad.peak(sampleRate, 650, 0.7, settings.middleDb()),
+            Biquad.highShelf(sampleRate, 2200, settings.trebleDb()),
+            Biquad.peak(sampleRate, 3400, 1.1, settings.presenceDb())
+        };
+        Biquad[] all = java.util.Arrays.copyOf(controls, controls.length + cabinet.length);
+        System.arraycopy(cabinet, 0, all, controls.length, cabinet.length);
+        after = new BiquadChain(all);
         gateOpen = Math.pow(10, settings.gateDb() / 20);
         gateShut = gateOpen * 0.5;
         sagRate = 1 / (SAG_SECONDS * sampleRate);
-        gateRelease = Math.exp(-1 / (0.015 * sampleRate));
+        gateRelease = Math.exp(-1 / (0.012 * sampleRate));
+        gateOpens = 1 - Math.exp(-1 / (GATE_OPENS_SECONDS * sampleRate));
+        gateShuts = 1 - Math.exp(-1 / (GATE_SHUTS_SECONDS * sampleRate));
+        gateHold = (int) (GATE_HOLD_SECONDS * sampleRate);
+        touch = settings.touch();
+        touchRise = 1 - Math.exp(-1 / (TOUCH_RISE_SECONDS * sampleRate));
+        touchFall = 1 - Math.exp(-1 / (TOUCH_FALL_SECONDS * sampleRate));
+        settling = ATTACK_SECONDS * sampleRate;
+        answerPole = 1 - Math.exp(-2 * Math.PI * ANSWER_HZ / sampleRate);
         gate = settings.gateDb() <= -200 ? 1 : 0;
     }
 
@@ -103,15 +146,19 @@ public final class Amplifier {
         }
     }
 
-    /** One block in {@link #once}. The supply's load is that of the blocks before. */
+    /**
+     * One block in {@link #once}. The stages level what comes in; the power stage gives back a part
+     * of the difference between soft and hard strokes, more of it in the presence, and its supply
+     * gives way to what it has to deliver.
+     */
     private void block(int n) {
         before.process(once, n);
-        double from = 1 - sag * loadBefore;
-        double step = (1 - sag * load - from) / n;
         for (int i = 0; i < n; i++) {
-            once[i] *= gate(once[i]) * (from + (i + 1) * step);
+            double x = once[i];
+            double loud = Math.abs(x);
+            touched += (loud > touched ? touchRise : touchFall) * (loud - touched);
+            once[i] = x * gate(loud);
         }
-        loadBefore = load;
         up1.up(once, n, twice);
         up2.up(twice, 2 * n, four);
         first.process(four, 4 * n);
@@ -126,21 +173,47 @@ public final class Amplifier {
         double settled = 1 - Math.exp(-n * sagRate);
         load += settled * (Math.min(1, drawn / n) - load);
         after.process(once, n);
+        deliver(n);
+    }
+
+    private void deliver(int n) {
+        // In silence it waits as for a usual stroke.
+        double force = touched < LEAST_TOUCH ? 1 : touched / USUAL_TOUCH;
+        double wanted = Math.max(0.6, Math.min(1.5, Math.pow(force, touch)));
+        double lifted = level * wanted * (1 - sag * load);
+        double answers = touch * ANSWER * Math.max(-0.9, Math.min(1.5, Math.log(force)));
+        settledTouch += (1 - Math.exp(-n / settling)) * (touched - settledTouch);
+        double attack = Math.min(1, Math.max(0, touched / (settledTouch + 1e-3) - 1));
+        answers += (ATTACK + ATTACK_BY_TOUCH * touch) * attack;
+        double step = (lifted - lift) / n;
+        double answerStep = (answers - answer) / n;
         for (int i = 0; i < n; i++) {
-            once[i] *= level;
+            lift += step;
+            answer += answerStep;
+            double y = once[i];
+            answerLow += answerPole * (y - answerLow);
+            once[i] = lift * (y + answer * (y - answerLow));
         }
     }
 
-    private double gate(double x) {
-        double loud = Math.abs(x);
+    /** Opens at once, stays open for a moment, and shuts softly. */
+    private double gate(double loud) {
+        if (!gated) {
+            return 1;
+        }
         envelope *= gateRelease;
         envelope = loud > envelope ? loud : envelope;
-        if (gated) {
-            double target = envelope > gateOpen ? 1 : envelope < gateShut ? 0 : gate;
-            gate += (target > gate ? 0.02 : 0.0006) * (target - gate);
-            if (gate < 1e-9) {
-                gate = 0;
-            }
+        if (envelope > gateOpen) {
+            held = gateHold;
+        } else if (envelope > gateShut && held > 0) {
+            held = Math.max(held, 1);
+        } else if (held > 0) {
+            held--;
+        }
+        double target = held > 0 ? 1 : 0;
+        gate += (target > gate ? gateOpens : gateShuts) * (target - gate);
+        if (gate < 1e-9) {
+            gate = 0;
         }
         return gate;
     }

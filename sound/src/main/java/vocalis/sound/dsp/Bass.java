@@ -26,7 +26,10 @@ public final class Bass {
 
     public Bass(double sampleRate, long seed) {
         voice = new StringVoice(sampleRate, seed);
-        low = new BiquadChain(Biquad.lowpass(sampleRate, 1900, 0.7));
+        low =
+                new BiquadChain(
+                        Biquad.highpass(sampleRate, 28, 0.7),
+                        Biquad.lowpass(sampleRate, 1900, 0.7));
         Guitar fingers = new Guitar(Pickup.NECK, 0.2, 0.15);
         for (int midi = LOWEST; midi <= HIGHEST; midi++) {
             int open = OPEN[0];
@@ -34,7 +37,7 @@ public final class Bass {
                 open = o <= midi && midi - o <= 12 ? o : open;
             }
             double openHz = 440 * Math.pow(2, (open - 69) / 12.0);
-            StringModel model = new StringModel(openHz, 4e-5, 7, 0.5);
+            StringModel model = new StringModel(openHz, 4e-5, 7, 0.5, true);
             patches[midi - LOWEST] =
                     StringPatch.of(model, midi - open, Damping.OPEN, fingers, sampleRate);
         }

@@ -11,7 +11,7 @@ public enum Damping {
     /** The palm touches it at the bridge. */
     LIGHT(0.9, 0.22, 0.06),
     /** The usual palm mute. */
-    HALF(0.34, 0.07, 0.05),
+    HALF(0.24, 0.06, 0.05),
     /** The palm pressed on, away from the bridge. */
     HEAVY(0.17, 0.035, 0.05),
     /** Fingers lie across the string: a knock with hardly a pitch. */

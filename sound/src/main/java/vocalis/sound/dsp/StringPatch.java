@@ -24,6 +24,20 @@ public final class StringPatch {
 
     static final int TAPS = 6;
 
+    /**
+     * The plane along the body: it moves the bridge less, so it lasts longer and is a little
+     * flatter (from memory of published measurements; the beat is set by ear).
+     */
+    static final double ACROSS_DETUNED = 0.0005;
+
+    /** How far the plane along the body pulls the pitch that is heard. */
+    private static final double PULLED = 0.2;
+
+    private static final double ACROSS_LASTS = 1.7;
+
+    /** No loop gains, at no frequency. */
+    private static final double MOST_ACROSS = 0.99995;
+
     private static final double STIFFNESS_FITTED_AT_HZ = 2000;
 
     /** Decay time of a string that a finger or the hand stops, in seconds; set by ear. */
@@ -36,6 +50,9 @@ public final class StringPatch {
     final double periodFrames;
     final int delay;
     final double[] taps = new double[TAPS];
+    final int acrossDelay;
+    final double[] acrossTaps = new double[TAPS];
+    final double acrossGain;
     final double lossGain;
     final double lossPole;
     final double allpass;
@@ -44,9 +61,12 @@ public final class StringPatch {
     final double dampedGain;
     final double hardness;
     final Damping under;
+    final boolean wound;
     private final double sampleRate;
 
-    private StringPatch(Builder b, double allpass, double delayFrames) {
+    private StringPatch(Builder b, double allpass, double wanted) {
+        // What is heard lies between the planes, the nearer to the one that the pick moves more.
+        double delayFrames = wanted * (1 - PULLED * ACROSS_DETUNED);
         this.hz = b.hz;
         this.periodFrames = b.sampleRate / b.hz;
         this.lossGain = b.gain;
@@ -54,6 +74,12 @@ public final class StringPatch {
         this.allpass = allpass;
         this.delay = (int) Math.floor(delayFrames) - 2;
         lagrange(delayFrames - delay, taps);
+        double across = delayFrames * (1 + ACROSS_DETUNED);
+        this.acrossDelay = (int) Math.floor(across) - 2;
+        lagrange(across - acrossDelay, acrossTaps);
+        double longer = Math.pow(10, 3 / (b.hz * b.decay) * (1 - 1 / ACROSS_LASTS));
+        this.acrossGain = Math.min(longer * lossGain, MOST_ACROSS);
+        this.wound = b.wound;
         this.pickAt = b.pickAt;
         this.pickupAt = b.pickupAt;
         this.dampedGain = Math.pow(10, -3 / (b.hz * DAMPED_SECONDS));
@@ -68,7 +94,9 @@ public final class StringPatch {
      */
     double loopDelay(double atHz) {
         double w = 2 * Math.PI * atHz / sampleRate;
-        return (2 * Math.PI - lossPhase(lossPole, w) - ALLPASSES * allpassPhase(allpass, w)) / w;
+        double delay =
+                (2 * Math.PI - lossPhase(lossPole, w) - ALLPASSES * allpassPhase(allpass, w)) / w;
+        return delay * (1 - PULLED * ACROSS_DETUNED);
     }
 
     /** Phase lag of the loss filter in radians. */
@@ -167,6 +195,7 @@ public final class StringPatch {
         final Guitar guitar;
         final double pickAt;
         final double pickupAt;
+        final boolean wound;
         double gain;
         double pole;
 
@@ -176,6 +205,7 @@ public final class StringPatch {
             this.hz = model.openHz() * shortened;
             this.stiffness = model.inharmonicity() * shortened * shortened;
             this.under = under;
+            this.wound = model.wound();
             this.guitar = guitar;
             this.decay = Math.min(under.seconds, model.decaySeconds() * Math.pow(shortened, -0.6));
             this.bright =

@@ -44,13 +44,29 @@ public final class StringVoice {
     private static final int MASK = LINE - 1;
     private static final double TINY = 1e-18;
     private static final double SILENT = 1e-7;
-    private static final double SCRAPE_SECONDS = 0.006;
+
+    /** What of a stroke moves the plane along the body; it beats with the other by 1 to 3 dB. */
+    private static final double ACROSS = 0.13;
+
+    /**
+     * Level of the pick's noise, and the time in which it falls by 60 dB, a thumb's and a stiff
+     * pick's: a burst of 3 to 8 ms (by 20 dB); by ear.
+     */
+    private static final double PICK_NOISE = 4.8;
+
+    /** A pole at 3.5 kHz: below it the pick is not heard. */
+    private static final double PICK_ABOVE = 0.37;
+
+    private static final double SOFT_PICK_SECONDS = 0.024;
+    private static final double HARD_PICK_SECONDS = 0.009;
     private static final double DAMP_RAMP_SECONDS = 0.004;
     private static final double FRICTION = 0.004;
 
     private final double sampleRate;
     private final double[] line = new double[LINE];
+    private final double[] across = new double[LINE];
     private final double[] ap = new double[StringPatch.ALLPASSES];
+    private final double[] acrossAp = new double[StringPatch.ALLPASSES];
     private final double[] moving = new double[StringPatch.TAPS];
     private final double chokeStep;
     private final double dampStep;
@@ -58,6 +74,8 @@ public final class StringVoice {
     private StringPatch patch;
     private int write;
     private double lossState;
+    private double acrossLoss;
+    private double acrossShare;
     private double damping = 1;
     private double dampingTarget = 1;
     private boolean sounding;
@@ -68,6 +86,7 @@ public final class StringVoice {
     private StringPatch pending;
     private double pendingVelocity;
     private double pendingCents;
+    private boolean pendingUp;
     private int pendingDelay;
     private double choke = 1;
 
@@ -95,9 +114,15 @@ public final class StringVoice {
     private double hardness;
     private double smooth;
     private double smooth2;
-    private double scrape;
-    private double scrapeDecay;
-    private double scrapeTone;
+    private double rubbing;
+    private double pick;
+    private double pickLevel;
+    private double pickRise;
+    private double pickFall;
+    private double pickTone;
+    private double pickLow;
+    private double pickHigh;
+    private double pickHigher;
     private int pickupFrames;
     private long random;
 
@@ -119,19 +144,40 @@ public final class StringVoice {
         pluck(stopped, velocity, 0, delayFrames);
     }
 
+    /** Strikes the string downward. */
+    public void pluck(StringPatch stopped, double velocity, double cents, int delayFrames) {
+        pluck(stopped, velocity, cents, delayFrames, false);
+    }
+
     /**
      * Strikes the string.
      *
      * @param stopped where it is stopped
-     * @param velocity 0 (excluded) to 1: softer is quieter and duller
+     * @param velocity 0 (excluded) to 1: softer is quieter and duller; see {@link #force}
      * @param cents how far it is drawn out of tune from the first, -200 to 400
      * @param delayFrames frames to wait, for strings that a strum reaches later
+     * @param up whether the pick comes from below: a little lighter, nearer the bridge, brighter
      */
-    public void pluck(StringPatch stopped, double velocity, double cents, int delayFrames) {
+    public void pluck(
+            StringPatch stopped, double velocity, double cents, int delayFrames, boolean up) {
         pending = stopped;
         pendingVelocity = velocity;
         pendingCents = cents;
         pendingDelay = delayFrames;
+        pendingUp = up;
+        pickLevel = 0;
+    }
+
+    /** The velocity of a usual stroke. */
+    public static final double USUAL_VELOCITY = 0.78;
+
+    /**
+     * The pick's force for a velocity: that of a usual stroke gives 0.78, an accent of 0.98 twice
+     * as much (6 dB), a soft stroke of 0.55 a third, as players' loudest and softest usual strokes
+     * lie about 20 dB apart (common practice, no source).
+     */
+    public static double force(double velocity) {
+        return USUAL_VELOCITY * Math.pow(velocity / USUAL_VELOCITY, 3);
     }
 
     /**
@@ -145,7 +191,7 @@ public final class StringVoice {
     public void stopAt(StringPatch target, int frames, double tap) {
         if (!sounding) {
             if (tap > 0) {
-                pluck(target, 0.45 * tap, 0);
+                pluck(target, 0.62 * tap, 0);
             }
             return;
         }
@@ -249,11 +295,13 @@ public final class StringVoice {
             pendingDelay--;
             return;
         }
-        if (sounding && choke > 0) {
-            choke -= chokeStep;
-            return;
+        if (pickLevel == 0) {
+            touch();
         }
-        start();
+        choke -= chokeStep;
+        if (choke <= 0) {
+            start();
+        }
     }
 
     private void start() {
@@ -266,12 +314,41 @@ public final class StringVoice {
             bendTarget = pendingCents;
             move();
         }
-        double force = pendingVelocity * (1 + 0.06 * noise());
-        double at = Math.max(0.02, Math.min(0.5, patch.pickAt * (1 + 0.05 * noise())));
-        excite(force, at, pendingVelocity);
-        scrape = force * patch.under.scrape * 2 * patch.hardness;
-        scrapeDecay = Math.exp(-6.9 / (SCRAPE_SECONDS * sampleRate));
+        double force = force(pendingVelocity) * (1 + 0.06 * noise()) * (pendingUp ? 0.92 : 1);
+        double place = patch.pickAt * (pendingUp ? 0.88 : 1) * (1 + 0.05 * noise());
+        double at = Math.max(0.02, Math.min(0.5, place));
+        excite(force, at, pendingUp ? 1.5 * force : force);
+        acrossShare = patch.under == Damping.OPEN ? ACROSS * (1 + 0.35 * noise()) : 0;
+        pick = 1;
         pickupFrames = pickupFrames();
+    }
+
+    /**
+     * The pick touches the string: it slides over it, louder and louder, until it lets go, and then
+     * its click dies away. What is rubbed and clicks moves the string at the pickups at once,
+     * without running along it: a burst of 3 to 8 ms, shorter and brighter for a harder pick,
+     * louder on wound strings.
+     */
+    private void touch() {
+        StringPatch p = pending;
+        double force = force(pendingVelocity) * (pendingUp ? 1.1 : 1);
+        double wound = p.wound ? 1.1 : 0.9;
+        pickLevel = PICK_NOISE * p.under.scrape * wound * Math.pow(force, 0.8);
+        pickRise = chokeStep;
+        double seconds = SOFT_PICK_SECONDS + p.hardness * (HARD_PICK_SECONDS - SOFT_PICK_SECONDS);
+        pickFall = Math.exp(-6.9 / (seconds * sampleRate));
+        double nearBridge = 1.35 - 1.6 * Math.min(0.35, p.pickAt);
+        double hz = (4000 + 6000 * p.hardness) * nearBridge * (pendingUp ? 1.2 : 1);
+        pickTone = 1 - Math.exp(-2 * Math.PI * Math.min(12000, hz) / sampleRate);
+        pick = 0;
+        if (!sounding) {
+            clear();
+            patch = p;
+            pickupFrames = pickupFrames();
+            sounding = true;
+            choke = 1;
+            pluckFrame = Integer.MAX_VALUE / 2;
+        }
     }
 
     /** Begins a pulse of one period at a share of the length. */
@@ -285,7 +362,8 @@ public final class StringVoice {
         pulseLow = -level * share;
         double stiff = Math.pow(2, 2 * patch.hardness - 1);
         double least = patch.under == Damping.OPEN ? 900 : 800;
-        double cutoff = stiff * (least + 7600 * velocity * (1 + 0.1 * noise()));
+        double opened = USUAL_VELOCITY * Math.pow(velocity / USUAL_VELOCITY, 0.9);
+        double cutoff = stiff * (least + 7600 * opened * (1 + 0.1 * noise()));
         hardness = 1 - Math.exp(-2 * Math.PI * Math.min(cutoff, 16000) / sampleRate);
     }
 
@@ -295,15 +373,18 @@ public final class StringVoice {
 
     private void clear() {
         Arrays.fill(line, 0);
+        Arrays.fill(across, 0);
         Arrays.fill(ap, 0);
+        Arrays.fill(acrossAp, 0);
         lossState = 0;
+        acrossLoss = 0;
+        acrossShare = 0;
         damping = 1;
         dampingTarget = 1;
         choke = 1;
         smooth = 0;
         smooth2 = 0;
-        scrape = 0;
-        scrapeTone = 0;
+        rubbing = 0;
         pluckFrame = 0;
         quietFrames = 0;
         sounding = false;
@@ -320,47 +401,85 @@ public final class StringVoice {
     }
 
     private double sound(double others) {
-        double x = moves ? readMoving() : readStill();
         StringPatch p = patch;
+        double x;
+        double z;
+        if (moves) {
+            x = readMoving();
+            z = readAcross();
+        } else {
+            x = interpolated(line, write - p.delay, p.taps);
+            z = interpolated(across, write - p.acrossDelay, p.acrossTaps);
+        }
         lossState = p.lossGain * (1 - p.lossPole) * x + p.lossPole * lossState;
+        acrossLoss = p.acrossGain * (1 - p.lossPole) * z + p.lossPole * acrossLoss;
         double y = lossState;
+        double ya = acrossLoss;
         double c = p.allpass;
         for (int k = 0; k < StringPatch.ALLPASSES; k++) {
-            double z = c * y + ap[k];
-            ap[k] = y - c * z;
-            y = z;
+            double t = c * y + ap[k];
+            ap[k] = y - c * t;
+            y = t;
+            double ta = c * ya + acrossAp[k];
+            acrossAp[k] = ya - c * ta;
+            ya = ta;
         }
         if (damping > dampingTarget) {
             damping = Math.max(dampingTarget, damping - dampStep);
         }
-        double v = y * damping + excitation();
+        double e = excitation();
+        double v = y * damping + e;
+        double va = ya * damping + acrossShare * e;
         if (dampingTarget == 1 && p.under.rings()) {
             v -= COUPLING * others;
         }
         if (Math.abs(v) < TINY) {
             v = 0;
         }
+        if (Math.abs(va) < TINY) {
+            va = 0;
+        }
         line[write & MASK] = v;
-        double out = v - 0.92 * line[(write - pickupFrames) & MASK];
+        across[write & MASK] = va;
+        int comb = (write - pickupFrames) & MASK;
+        double out = v + va - 0.92 * (line[comb] + across[comb]);
         write++;
         bridge = v;
         watch(v);
-        return out * Math.max(0, choke);
+        return out * Math.max(0, choke) + pickNoise();
     }
 
-    private double readStill() {
-        return interpolated(write - patch.delay, patch.taps);
+    private double pickNoise() {
+        if (pickLevel == 0) {
+            return 0;
+        }
+        double gain;
+        if (pending != null && pick < 1) {
+            pick += pickRise;
+            gain = 0.5 * pick * pick;
+        } else {
+            pick *= pickFall;
+            gain = pick;
+            if (pick < 1e-3) {
+                pickLevel = 0;
+            }
+        }
+        pickLow += pickTone * (noise() - pickLow);
+        pickHigh += PICK_ABOVE * (pickLow - pickHigh);
+        double once = pickLow - pickHigh;
+        pickHigher += PICK_ABOVE * (once - pickHigher);
+        return pickLevel * gain * (once - pickHigher);
     }
 
-    private double interpolated(int read, double[] taps) {
+    private static double interpolated(double[] from, int read, double[] taps) {
         double x =
-                taps[0] * line[read & MASK]
-                        + taps[1] * line[(read - 1) & MASK]
-                        + taps[2] * line[(read - 2) & MASK];
+                taps[0] * from[read & MASK]
+                        + taps[1] * from[(read - 1) & MASK]
+                        + taps[2] * from[(read - 2) & MASK];
         double y =
-                taps[3] * line[(read - 3) & MASK]
-                        + taps[4] * line[(read - 4) & MASK]
-                        + taps[5] * line[(read - 5) & MASK];
+                taps[3] * from[(read - 3) & MASK]
+                        + taps[4] * from[(read - 4) & MASK]
+                        + taps[5] * from[(read - 5) & MASK];
         return x + y;
     }
 
@@ -372,7 +491,14 @@ public final class StringVoice {
         delay += delayStep;
         int whole = (int) delay - 2;
         StringPatch.lagrange(delay - whole, moving);
-        return interpolated(write - whole, moving);
+        return interpolated(line, write - whole, moving);
+    }
+
+    private double readAcross() {
+        double longer = delay * (1 + StringPatch.ACROSS_DETUNED);
+        int whole = (int) longer - 2;
+        StringPatch.lagrange(longer - whole, moving);
+        return interpolated(across, write - whole, moving);
     }
 
     /** Begins to reckon the delay anew, from where it is. */
@@ -423,10 +549,12 @@ public final class StringVoice {
             return 0;
         }
         pluckFrame++;
-        scrape *= scrapeDecay;
-        scrapeTone += 0.35 * (noise() - scrapeTone);
-        double rubbed = friction == 0 ? 0 : friction * Math.min(1, 30 * Math.abs(bridge));
-        smooth += hardness * (pulse + (scrape + rubbed) * scrapeTone - smooth);
+        double rubbed = 0;
+        if (friction != 0) {
+            rubbing += 0.35 * (noise() - rubbing);
+            rubbed = friction * Math.min(1, 30 * Math.abs(bridge)) * rubbing;
+        }
+        smooth += hardness * (pulse + rubbed - smooth);
         smooth2 += hardness * (smooth - smooth2);
         return smooth2;
     }

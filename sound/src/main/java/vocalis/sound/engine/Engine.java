@@ -5,6 +5,7 @@ import vocalis.sound.dsp.Amplifier;
 import vocalis.sound.dsp.Bass;
 import vocalis.sound.dsp.Kit;
 import vocalis.sound.dsp.Limiter;
+import vocalis.sound.dsp.Room;
 
 /**
  * Renders the loop and single voicings to interleaved stereo. The same {@link #render} serves the
@@ -39,7 +40,18 @@ public final class Engine implements Source {
     private static final double SLEW = 0.002;
     private static final double GAIN_A_BLOCK = 0.02;
     private static final double HEARD_A_BLOCK = 0.05;
-    private static final double CEILING = 0.89;
+
+    /** How loud a room in full is, and how much of the rhythm section is in it. */
+    private static final double ROOM = 0.7;
+
+    private static final double KIT_IN_ROOM = 0.6;
+    private static final double CEILING = 0.85;
+
+    /** How late two players come, in seconds: one almost on time, the other a little behind. */
+    private static final double FIRST_LATE = 0.005;
+
+    private static final double SECOND_EARLIEST = 0.005;
+    private static final double SECOND_LATE = 0.016;
 
     private final double sampleRate;
     private final Part loop;
@@ -48,6 +60,9 @@ public final class Engine implements Source {
     private final Part under;
     private final Bass bass;
     private final Kit kit;
+    private final Room room;
+    private final double[] into = new double[BLOCK];
+    private final Ramp roomGain;
     private final Limiter limiter;
     private final CommandRing commands = new CommandRing(WAITING);
     private final Sample[] samples = new Sample[WAITING];
@@ -116,12 +131,14 @@ public final class Engine implements Source {
                         amplifier(settings.second()),
                         amplifier(settings.first()),
                         amplifier(settings.first()));
-        loop = part(amps.loop(), seed);
-        second = part(amps.second(), seed + 500);
-        hand = part(amps.hand(), seed + 1000);
-        under = part(amps.under(), seed + 1500);
+        loop = part(amps.loop(), seed, 0, FIRST_LATE);
+        second = part(amps.second(), seed + 500, SECOND_EARLIEST, SECOND_LATE);
+        hand = part(amps.hand(), seed + 1000, 0, 0);
+        under = part(amps.under(), seed + 1500, 0, 0);
         bass = new Bass(sampleRate, seed + 2000);
         kit = new Kit(sampleRate);
+        room = new Room(sampleRate);
+        roomGain = new Ramp(settings.room(), GAIN_A_BLOCK);
         limiter = new Limiter(sampleRate, CEILING);
         loop.place(settings.first().pan());
         second.place(settings.second().pan());
@@ -130,8 +147,8 @@ public final class Engine implements Source {
         clickGain = settings.click();
     }
 
-    private Part part(Amplifier amp, long seed) {
-        return new Part(sampleRate, MOST_STRINGS, BLOCK, amp, seed);
+    private Part part(Amplifier amp, long seed, double leastLate, double mostLate) {
+        return new Part(sampleRate, MOST_STRINGS, BLOCK, amp, seed, leastLate, mostLate);
     }
 
     private Amplifier amplifier(Rig rig) {
@@ -256,6 +273,7 @@ public final class Engine implements Source {
             under.silence();
             bass.silence();
             kit.silence();
+            room.silence();
         }
         takeProgram();
         while (commands.peekKind() >= 0) {
@@ -344,6 +362,11 @@ public final class Engine implements Source {
         one.toward(set.first().gain());
         two.toward(set.second().gain());
         heard.toward(hearGain);
+        roomGain.toward(set.room());
+        loop.feedback(set.first().feedback());
+        second.feedback(set.second().feedback());
+        loop.human(set.human());
+        second.human(set.human());
         loop.pan(set.first().pan());
         second.pan(set.second().pan());
         int done = 0;
@@ -369,13 +392,29 @@ public final class Engine implements Source {
         StringBank bank = set.first().bank();
         double band1 = volume.at(a) * duck.at(a);
         double band2 = volume.at(b) * duck.at(b);
-        loop.addTo(out, at, span, bank, band1 * one.at(a), band2 * one.at(b));
-        second.addTo(out, at, span, set.second().bank(), band1 * two.at(a), band2 * two.at(b));
+        java.util.Arrays.fill(into, 0, span, 0);
+        loop.addTo(out, into, at, span, bank, band1 * one.at(a), band2 * one.at(b));
+        second.addTo(
+                out, into, at, span, set.second().bank(), band1 * two.at(a), band2 * two.at(b));
         double alone1 = volume.at(a) * heard.at(a) * one.at(a);
         double alone2 = volume.at(b) * heard.at(b) * one.at(b);
-        hand.addTo(out, at, span, bank, alone1, alone2);
-        under.addTo(out, at, span, bank, alone1, alone2);
+        hand.addTo(out, into, at, span, bank, alone1, alone2);
+        under.addTo(out, into, at, span, bank, alone1, alone2);
         addGroove(out, at, span, set, band1, band2);
+        double room1 = ROOM * roomGain.at(a);
+        double room2 = ROOM * roomGain.at(b);
+        if ((room1 > 0 || room2 > 0) && !(room.rests() && silent(span))) {
+            room.add(into, out, at, span, room1, room2);
+        }
+    }
+
+    private boolean silent(int span) {
+        for (int i = 0; i < span; i++) {
+            if (into[i] != 0) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private void addGroove(
@@ -396,7 +435,9 @@ public final class Engine implements Source {
             if (kitSounds) {
                 y += kitGain * kit.next() + clickGain * kit.nextClick();
             }
-            float v = (float) (y * (from + (to - from) * (i + 1) / frames));
+            double gained = y * (from + (to - from) * (i + 1) / frames);
+            into[i] += kitSounds ? KIT_IN_ROOM * gained : 0;
+            float v = (float) gained;
             out[2 * (offset + i)] += v;
             out[2 * (offset + i) + 1] += v;
         }

@@ -3,6 +3,7 @@ package vocalis.sound.engine;
 import java.util.Arrays;
 import vocalis.sound.dsp.Amplifier;
 import vocalis.sound.dsp.Damping;
+import vocalis.sound.dsp.HandNoise;
 import vocalis.sound.dsp.StringVoice;
 
 /**
@@ -24,6 +25,15 @@ final class Part {
 
     private static final double PULL_TAP = 0.85;
 
+    /** Levels of what the hands do, and the spread of force, at most; set by ear. */
+    private static final double THUMP = 0.2;
+
+    private static final double PALM_LANDS = 0.05;
+    private static final double FINGERS = 0.006;
+    private static final double SQUEAK = 0.012;
+    private static final double FEEDBACK = 60;
+    private static final double LEVEL_SPREAD = 0.04;
+
     private static final Program.Gesture[] GESTURES = Program.Gesture.values();
 
     private final double sampleRate;
@@ -35,11 +45,21 @@ final class Part {
     private Amplifier amp;
     private Amplifier incoming;
     private double fade;
+    private final double[] returned;
+    private double feedback;
     private int restFrames = Integer.MAX_VALUE / 2;
     private double left = 1;
     private double right = 1;
     private double leftTarget = 1;
     private double rightTarget = 1;
+
+    /** What the hands do beside the notes, and how freely they keep time and force. */
+    private final HandNoise noise;
+
+    private final double leastLate;
+    private final double mostLate;
+    private double human;
+    private long random;
 
     /** A slide on its way: per string the fret it goes to and the frames between two frets. */
     private final int[] slideTo;
@@ -47,8 +67,22 @@ final class Part {
     private final int[] slideWait;
     private final int[] slideEvery;
 
-    Part(double sampleRate, int mostStrings, int block, Amplifier amp, long seed) {
+    /**
+     * @param leastLate least that a stroke comes late, in seconds, and most, when humanised in full
+     */
+    Part(
+            double sampleRate,
+            int mostStrings,
+            int block,
+            Amplifier amp,
+            long seed,
+            double leastLate,
+            double mostLate) {
         this.sampleRate = sampleRate;
+        this.leastLate = leastLate;
+        this.mostLate = mostLate;
+        this.random = seed * 0x9E3779B97F4A7C15L + 99;
+        noise = new HandNoise(sampleRate, seed + 77);
         this.amp = amp;
         strings = new StringVoice[mostStrings];
         live = new StringVoice[mostStrings];
@@ -60,6 +94,7 @@ final class Part {
         for (int s = 0; s < mostStrings; s++) {
             strings[s] = new StringVoice(sampleRate, seed * 31 + s + 1);
         }
+        returned = new double[block];
         sum = new double[block];
         other = new double[block];
     }
@@ -91,21 +126,84 @@ final class Part {
      */
     void act(Program p, int event, StringBank bank, boolean dampTheRest) {
         boolean down = p.down[event];
-        double velocity = p.amount[event];
+        double velocity = p.amount[event] * (1 + LEVEL_SPREAD * human * uniform());
+        int late = late();
+        int under = p.damping[event];
         int reached = 0;
+        int ended = 0;
+        int moved = 0;
         for (int i = 0; i < strings.length; i++) {
             int s = down ? i : strings.length - 1 - i;
             int action = s < p.strings ? p.actions[event * p.strings + s] : Program.DAMP;
             if (action >= 0 && s < bank.strings() && action <= bank.frets()) {
-                strike(bank, s, action, p.damping[event], velocity, 0, reached++);
+                moved = strings[s].active() ? movedFarther(moved, action - stoppedAt[s]) : moved;
+                int wait = late + strummed(reached++, velocity);
+                strike(bank, s, action, under, velocity, 0, wait, !down);
             } else if (action == Program.FREE && s < bank.strings()) {
                 strings[s].free(bank.patch(s, 0, Damping.OPEN));
                 stoppedAt[s] = 0;
             } else if (action == Program.DAMP || dampTheRest) {
+                ended += strings[s].active() ? 1 : 0;
                 strings[s].damp();
                 slideTo[s] = -1;
             }
         }
+        hands(under, velocity, reached, ended, moved);
+    }
+
+    private static int movedFarther(int most, int way) {
+        return Math.abs(way) > Math.abs(most) ? way : most;
+    }
+
+    /** What is heard of the hands besides. */
+    private void hands(int under, double velocity, int reached, int ended, int moved) {
+        boolean palm = under != 0;
+        if (palm && reached > 0) {
+            noise.thump(THUMP * StringVoice.force(velocity) * (under < 4 ? 1 : 0.6));
+        }
+        if (human == 0) {
+            return;
+        }
+        if (ended > 0) {
+            if (palm) {
+                noise.palmLands(PALM_LANDS * human);
+            } else {
+                noise.fingers(FINGERS * human * ended);
+            }
+        }
+        if (moved != 0 && reached > 0 && !palm) {
+            noise.fingers(1.5 * FINGERS * human);
+            if (Math.abs(moved) > 1) {
+                noise.squeak(SQUEAK * human * Math.min(1, Math.abs(moved) / 5.0), moved);
+            }
+        }
+    }
+
+    /** Frames by which this player is late with a stroke. */
+    private int late() {
+        double share = 0.5 + 0.5 * uniform();
+        return (int) (human * (leastLate + share * (mostLate - leastLate)) * sampleRate);
+    }
+
+    /** How freely the player keeps time and force: 0 like a machine, 1 in full. */
+    void human(double share) {
+        human = share;
+    }
+
+    /** How much of what the cabinet plays reaches the strings through the air; 0 for none. */
+    void feedback(boolean asked) {
+        feedback = asked ? FEEDBACK * amp.settings().touch() : 0;
+    }
+
+    private double uniform() {
+        random ^= random << 13;
+        random ^= random >>> 7;
+        random ^= random << 17;
+        return (random >> 11) * 0x1.0p-52;
+    }
+
+    private int strummed(int reached, double velocity) {
+        return (int) (reached * STRUM_SECONDS * (1.3 - 0.6 * velocity) * sampleRate);
     }
 
     /** Does a gesture to a string. */
@@ -179,7 +277,8 @@ final class Part {
             int fret = s < frets.length ? frets[s] : -1;
             if (fret >= 0 && s < bank.strings() && fret <= bank.frets()) {
                 double cents = tuning == null ? 0 : tuning.centsOf(s);
-                strike(bank, s, fret, 0, velocity, cents, reached++);
+                int wait = strummed(reached++, velocity);
+                strike(bank, s, fret, 0, velocity, cents, wait, false);
             } else {
                 strings[s].damp();
             }
@@ -193,11 +292,11 @@ final class Part {
             int under,
             double velocity,
             double cents,
-            int reached) {
-        int wait = (int) (reached * STRUM_SECONDS * (1.3 - 0.6 * velocity) * sampleRate);
+            int wait,
+            boolean up) {
         stoppedAt[s] = fret;
         slideTo[s] = -1;
-        strings[s].pluck(bank.patch(s, fret, under), velocity, cents, wait);
+        strings[s].pluck(bank.patch(s, fret, under), velocity, cents, wait, up);
     }
 
     void dampAll() {
@@ -211,12 +310,17 @@ final class Part {
         for (StringVoice s : strings) {
             s.reset();
         }
+        noise.silence();
         Arrays.fill(slideTo, -1);
     }
 
-    /** Renders one block and adds it to an interleaved stereo buffer. */
+    /**
+     * Renders one block and adds it to an interleaved stereo buffer, and without its place to what
+     * is played into the room.
+     */
     void addTo(
             float[] stereo,
+            double[] into,
             int offsetFrames,
             int frames,
             StringBank bank,
@@ -224,6 +328,10 @@ final class Part {
             double toGain) {
         slide(bank, frames);
         boolean sounding = sumStrings(frames);
+        if (noise.active()) {
+            noise.add(sum, frames);
+            sounding = true;
+        }
         restFrames =
                 sounding || incoming != null
                         ? 0
@@ -245,7 +353,9 @@ final class Part {
                 fade = Math.min(1, fade + step);
                 y = y * (1 - fade) + other[i] * fade;
             }
+            returned[i] = y;
             y *= fromGain + (toGain - fromGain) * (i + 1) / frames;
+            into[i] += y;
             left += moveLeft;
             right += moveRight;
             stereo[2 * (offsetFrames + i)] += (float) (y * left);
@@ -274,8 +384,9 @@ final class Part {
                 bridge += live[k].bridge();
             }
             double y = 0;
+            double air = feedback * returned[i];
             for (int k = 0; k < n; k++) {
-                y += live[k].next(bridge - live[k].bridge());
+                y += live[k].next(bridge - live[k].bridge() + air);
             }
             sum[i] = y;
         }

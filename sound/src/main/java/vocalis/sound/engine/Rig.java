@@ -10,8 +10,14 @@ import vocalis.sound.dsp.AmpSettings;
  * @param amp amplifier setting
  * @param pan −1 (left) to 1 (right), equal power
  * @param gain linear, 0 to 4
+ * @param feedback whether held notes come back into the strings where the tone has the gain for it
  */
-public record Rig(StringBank bank, AmpSettings amp, double pan, double gain) {
+public record Rig(StringBank bank, AmpSettings amp, double pan, double gain, boolean feedback) {
+
+    /** Without feedback. */
+    public Rig(StringBank bank, AmpSettings amp, double pan, double gain) {
+        this(bank, amp, pan, gain, false);
+    }
 
     public Rig {
         Objects.requireNonNull(bank, "bank");

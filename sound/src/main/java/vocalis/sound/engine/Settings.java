@@ -13,6 +13,9 @@ import vocalis.sound.dsp.AmpSettings;
  * @param kit linear gain of the kit
  * @param click linear gain of the click
  * @param cents how far the tuning standard lies from A4 = 440 Hz, for the bass
+ * @param human how freely the players keep time and force, and how much of their hands is heard, 0
+ *     (machines) to 1
+ * @param room how much of a small room is heard, 0 (none) to 1
  * @param volume linear gain before the limiter, 0 to 2
  */
 public record Settings(
@@ -23,6 +26,8 @@ public record Settings(
         double kit,
         double click,
         double cents,
+        double human,
+        double room,
         double volume) {
 
     /** The program starts quiet: 12 dB under full. */
@@ -37,6 +42,12 @@ public record Settings(
         if (!(volume >= 0 && volume <= 2)) {
             throw new IllegalArgumentException("the volume lies between 0 and 2, not " + volume);
         }
+        if (!(room >= 0 && room <= 1)) {
+            throw new IllegalArgumentException("the room lies from 0 to 1, not at " + room);
+        }
+        if (!(human >= 0 && human <= 1)) {
+            throw new IllegalArgumentException("humanising lies from 0 to 1, not at " + human);
+        }
         for (double gain : new double[] {bass, kit, click}) {
             if (!(gain >= 0 && gain <= 4)) {
                 throw new IllegalArgumentException("a gain lies between 0 and 4, not " + gain);
@@ -44,12 +55,25 @@ public record Settings(
         }
     }
 
-    /** One guitar in the middle, bass, kit and click at a usual level. */
+    /** One guitar in the middle, kept like a machine, bass, kit and click at a usual level. */
     public Settings(StringBank bank, AmpSettings amp, double tempo, double volume) {
         this(new Rig(bank, amp, 0, 1), new Rig(bank, amp, 0, 1), tempo, 0.5, 0.5, 0.5, 0, volume);
     }
 
+    /** Kept like machines, without a room: as analysis wants it. */
+    public Settings(
+            Rig first,
+            Rig second,
+            double tempo,
+            double bass,
+            double kit,
+            double click,
+            double cents,
+            double volume) {
+        this(first, second, tempo, bass, kit, click, cents, 0, 0, volume);
+    }
+
     public Settings withVolume(double linear) {
-        return new Settings(first, second, tempo, bass, kit, click, cents, linear);
+        return new Settings(first, second, tempo, bass, kit, click, cents, human, room, linear);
     }
 }

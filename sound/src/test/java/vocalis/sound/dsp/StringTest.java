@@ -48,7 +48,7 @@ class StringTest {
             assertThat(lowFall).as("string %d, fundamental", 6 - string).isBetween(2.0, 30.0);
             assertThat(highFall)
                     .as("string %d, about 3 kHz", 6 - string)
-                    .isGreaterThan(lowFall + 20);
+                    .isGreaterThan(lowFall + 9);
         }
     }
 

@@ -1,0 +1,111 @@
+package vocalis.sound.dsp;
+
+/**
+ * A small room around the players: twelve early reflections that come from both sides at their own
+ * times, each duller than the sound, and a short tail of four delays that feed each other through a
+ * Hadamard matrix (M. Gerzon, "Unitary (energy-preserving) multichannel networks with feedback",
+ * Electronics Letters 12 (1976); J.-M. Jot and A. Chaigne, AES 90 (1991)), 0.28 s long. Times and
+ * levels set by ear. One thread; no allocation after construction.
+ */
+public final class Room {
+
+    private static final int LINE = 8192;
+    private static final int MASK = LINE - 1;
+    private static final double SECONDS = 0.28;
+    private static final double[] LEFT_MS = {5.3, 9.1, 13.7, 19.9, 27.1, 36.7};
+    private static final double[] RIGHT_MS = {6.7, 10.9, 15.1, 21.7, 29.3, 33.1};
+    private static final double[] LEVELS = {0.42, -0.36, 0.3, 0.24, -0.19, 0.15};
+    private static final double[] TAIL_MS = {29.7, 37.1, 41.1, 43.7};
+
+    private final double[] line = new double[LINE];
+    private final double[][] tail = new double[TAIL_MS.length][LINE];
+    private final double[] dull = new double[TAIL_MS.length];
+    private final double[] out = new double[TAIL_MS.length];
+    private final int[] left;
+    private final int[] right;
+    private final int[] delay;
+    private final double[] gain = new double[TAIL_MS.length];
+    private final double pole;
+    private final double lowCut;
+    private int write;
+    private double soft;
+    private double low;
+    private int quiet;
+
+    public Room(double sampleRate) {
+        left = frames(LEFT_MS, sampleRate);
+        right = frames(RIGHT_MS, sampleRate);
+        delay = frames(TAIL_MS, sampleRate);
+        for (int k = 0; k < gain.length; k++) {
+            gain[k] = 0.5 * Math.pow(10, -3 * delay[k] / (SECONDS * sampleRate));
+        }
+        pole = 1 - Math.exp(-2 * Math.PI * 4200 / sampleRate);
+        lowCut = 1 - Math.exp(-2 * Math.PI * 140 / sampleRate);
+    }
+
+    private static int[] frames(double[] ms, double sampleRate) {
+        int[] frames = new int[ms.length];
+        for (int k = 0; k < ms.length; k++) {
+            frames[k] = (int) Math.min(LINE - 1, Math.round(ms[k] / 1000 * sampleRate));
+        }
+        return frames;
+    }
+
+    /** Whether it has died away. */
+    public boolean rests() {
+        return quiet > LINE * 3;
+    }
+
+    public void silence() {
+        java.util.Arrays.fill(line, 0);
+        for (double[] t : tail) {
+            java.util.Arrays.fill(t, 0);
+        }
+        java.util.Arrays.fill(dull, 0);
+        soft = 0;
+        low = 0;
+        quiet = Integer.MAX_VALUE / 2;
+    }
+
+    /**
+     * Adds what the room gives back.
+     *
+     * @param in what is played into it, one channel
+     * @param from gain at the first frame
+     * @param to gain at the last
+     */
+    public void add(double[] in, float[] stereo, int offsetFrames, int n, double from, double to) {
+        for (int i = 0; i < n; i++) {
+            double x = in[i];
+            quiet = Math.abs(x) > 1e-7 ? 0 : Math.min(quiet + 1, Integer.MAX_VALUE / 2);
+            soft += pole * (x - soft);
+            low += lowCut * (soft - low);
+            line[write & MASK] = soft - low;
+            double l = 0;
+            double r = 0;
+            for (int k = 0; k < left.length; k++) {
+                l += LEVELS[k] * line[(write - left[k]) & MASK];
+                r += LEVELS[k] * line[(write - right[k]) & MASK];
+            }
+            for (int k = 0; k < delay.length; k++) {
+                dull[k] += pole * (tail[k][(write - delay[k]) & MASK] - dull[k]);
+                out[k] = dull[k];
+            }
+            double a = out[0] + out[1];
+            double b = out[0] - out[1];
+            double c = out[2] + out[3];
+            double d = out[2] - out[3];
+            double feed = 0.5 * (soft - low);
+            tail[0][write & MASK] = feed + gain[0] * (a + c);
+            tail[1][write & MASK] = feed + gain[1] * (b + d);
+            tail[2][write & MASK] = -feed + gain[2] * (a - c);
+            tail[3][write & MASK] = feed + gain[3] * (b - d);
+            l += 0.5 * (out[0] + out[2]);
+            r += 0.5 * (out[1] - out[3]);
+            double g = from + (to - from) * (i + 1) / n;
+            stereo[2 * (offsetFrames + i)] += (float) (g * l);
+            stereo[2 * (offsetFrames + i) + 1] += (float) (g * r);
+            write++;
+        }
+    }
+}
