@@ -140,11 +140,11 @@ final class GainCommand implements Callable<Integer> {
         }
         out.printf(
                 Locale.ROOT,
-                "  roughness %.2f, clean %.2f; growl %.2f; mud %.0f %%; bite %.0f Hz%n",
+                "  roughness %.2f, clean %.2f; growl %.2f; mud %.2f; bite %.0f Hz%n",
                 r.roughGain(),
                 r.roughClean(),
                 a.growl(),
-                100 * r.mud(),
+                r.mud(),
                 r.biteHz());
         r.beatsHz().ifPresent(b -> out.printf(Locale.ROOT, "  slowest beats %.1f a second%n", b));
         r.commonHz().ifPresent(c -> out.printf(Locale.ROOT, "  common fundamental %.1f Hz%n", c));

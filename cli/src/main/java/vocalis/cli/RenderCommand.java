@@ -1,7 +1,13 @@
 package vocalis.cli;
 
+import java.io.IOException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
@@ -9,6 +15,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
@@ -21,11 +28,10 @@ import vocalis.core.theory.Key;
 import vocalis.core.theory.Pitch;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
-import vocalis.formats.wav.WavCodec;
 import vocalis.workbench.FindingWords;
+import vocalis.workbench.Heard;
 import vocalis.workbench.OfflineRender;
 import vocalis.workbench.PieceFiles;
-import vocalis.workbench.Player;
 import vocalis.workbench.Resting;
 import vocalis.workbench.SafeFiles;
 import vocalis.workbench.Workspace;
@@ -89,6 +95,11 @@ final class RenderCommand implements Callable<Integer> {
             description = "Rounds of the loop.")
     private int times;
 
+    @Option(
+            names = "--stems",
+            description = "Each guitar, bass and kit into a file of its own: X-guitar-1.wav, …")
+    private boolean stems;
+
     @Override
     public Integer call() throws Exception {
         if ((file == null) == (shape == null)) {
@@ -96,14 +107,17 @@ final class RenderCommand implements Callable<Integer> {
                     "name a riff's file, or a shape with --shape, and not both");
         }
         refuse(file != null, "a riff's file", "--tuning", "--capo", "--seconds");
-        refuse(shape != null, "--shape", "--treatment", "--times");
+        refuse(shape != null, "--shape", "--treatment", "--times", "--stems");
         if (file != null && SafeFiles.same(file, out)) {
             throw new IllegalArgumentException(
                     "the sound would be written over the riff " + file + "; name another file");
         }
-        float[] sound = file == null ? shape() : riff();
         try {
-            SafeFiles.write(out, WavCodec.write(sound, (int) Player.RATE));
+            if (file == null) {
+                write(out, shape());
+            } else {
+                riff();
+            }
         } catch (FileSystemException e) {
             String why = e.getReason() == null ? "the folder does not exist" : e.getReason();
             throw new IllegalArgumentException(out + " was not written: " + why, e);
@@ -120,7 +134,11 @@ final class RenderCommand implements Callable<Integer> {
         }
     }
 
-    private float[] shape() {
+    private static void write(Path to, OfflineRender sound) throws IOException {
+        SafeFiles.write(to, sound::wav);
+    }
+
+    private OfflineRender shape() {
         if (!(seconds > 0 && seconds <= 120)) {
             throw new IllegalArgumentException(
                     "--seconds lies above 0 and up to 120, but is " + seconds);
@@ -133,10 +151,10 @@ final class RenderCommand implements Callable<Integer> {
                         Key.parse("C major"),
                         Optional.ofNullable(tone).orElse(Tone.GAIN),
                         Pitch.STANDARD_A4_HZ);
-        return OfflineRender.shape(v.shape(), ground, seconds);
+        return OfflineRender.of(v.shape(), ground, seconds);
     }
 
-    private float[] riff() throws PieceFiles.PieceFileException {
+    private void riff() throws PieceFiles.PieceFileException, IOException {
         if (times < 1 || times > 100) {
             throw new IllegalArgumentException("--times lies between 1 and 100, but is " + times);
         }
@@ -158,6 +176,43 @@ final class RenderCommand implements Callable<Integer> {
                                 spec.commandLine()
                                         .getErr()
                                         .println(FindingWords.of(f, workspace.content().riff())));
-        return OfflineRender.riff(workspace.heard(), times, TAIL_SECONDS);
+        Heard heard = workspace.heard();
+        if (stems) {
+            stems(heard);
+        } else {
+            write(out, OfflineRender.of(heard, times, TAIL_SECONDS));
+        }
+    }
+
+    /** Each who plays into a file of its own, named after the file that was asked for. */
+    private void stems(Heard heard) throws IOException {
+        Mix mix = heard.mix();
+        Map<OfflineRender.Stem, String> wanted = new EnumMap<>(OfflineRender.Stem.class);
+        wanted.put(OfflineRender.Stem.FIRST, "guitar-1");
+        if (heard.second().isPresent()) {
+            wanted.put(OfflineRender.Stem.SECOND, "guitar-2");
+        }
+        if (mix.bass().on()) {
+            wanted.put(OfflineRender.Stem.BASS, "bass");
+        }
+        if (mix.kit().on()) {
+            wanted.put(OfflineRender.Stem.KIT, "kit");
+        }
+        String name = out.getFileName().toString().replaceFirst("\\.wav$", "");
+        List<IOException> failed = Collections.synchronizedList(new ArrayList<>());
+        // Two parts on two processors.
+        wanted.entrySet().parallelStream()
+                .forEach(
+                        e -> {
+                            Path to = out.resolveSibling(name + "-" + e.getValue() + ".wav");
+                            try {
+                                write(to, OfflineRender.of(heard, times, TAIL_SECONDS, e.getKey()));
+                            } catch (IOException x) {
+                                failed.add(x);
+                            }
+                        });
+        if (!failed.isEmpty()) {
+            throw failed.get(0);
+        }
     }
 }

@@ -16,8 +16,9 @@ import vocalis.sound.gain.Relation;
 /** What gain makes of a voicing, in a guitarist's words. */
 public final class GainWords {
 
-    private static final double STEADY = 1.25;
-    private static final double ROUGH = 2.2;
+    private static final double STEADY = 1.2;
+    private static final double ROUGH = 1.35;
+    private static final double MUDDY = 0.18;
     private static final double LOUD_DB = -18;
 
     private final Optional<Key> key;
@@ -87,7 +88,9 @@ public final class GainWords {
         List<String> parts = new ArrayList<>();
         double growl = a.growl();
         String than = " as the plain power chord";
-        if (growl < STEADY) {
+        if (notes.size() == 1) {
+            parts.add("One note alone: nothing rubs with it.");
+        } else if (growl < STEADY) {
             parts.add("As steady" + than + ".");
         } else {
             parts.add(
@@ -99,8 +102,8 @@ public final class GainWords {
                 .filter(g -> g.db() > LOUD_DB)
                 .findFirst()
                 .ifPresent(g -> parts.add(loudest(g)));
-        if (a.reading().mud() > 0.6 && growl >= STEADY) {
-            parts.add("Most of it lies below 250 Hz: mud.");
+        if (a.reading().mud() > MUDDY) {
+            parts.add("Much of it lies below 250 Hz: mud.");
         }
         return String.join(" ", parts);
     }

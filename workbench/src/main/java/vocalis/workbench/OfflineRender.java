@@ -1,63 +1,179 @@
 package vocalis.workbench;
 
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.Optional;
+import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Mix;
 import vocalis.core.instrument.Shape;
 import vocalis.core.rhythm.TempoMap;
 import vocalis.core.riff.Ground;
 import vocalis.core.score.Score;
+import vocalis.formats.wav.WavCodec;
+import vocalis.sound.dsp.Limiter;
 import vocalis.sound.engine.Engine;
+import vocalis.sound.engine.Program;
+import vocalis.sound.engine.Sample;
+import vocalis.sound.engine.Settings;
 
-/** Renders to samples with the same engine that plays, as fast as the machine can. */
+/**
+ * Renders with the same engine that plays, as fast as the machine can, at the loudness that
+ * everything is compared at, block by block: nothing is held in memory. The first sample is the
+ * first that sounds: what the limiter looks ahead is left out.
+ */
 public final class OfflineRender {
 
     private static final int BLOCK = 1024;
 
-    private OfflineRender() {}
+    /** Longest that is rendered, in seconds: longer is a mistake, and would fill the disk. */
+    public static final double MOST_SECONDS = 3 * 3600;
+
+    private final Engine engine;
+    private final long playing;
+    private final long tail;
+
+    private OfflineRender(Engine engine, double playingSeconds, double tailSeconds) {
+        if (!(playingSeconds + tailSeconds <= MOST_SECONDS)) {
+            throw new IllegalArgumentException(
+                    "this would last "
+                            + Math.round((playingSeconds + tailSeconds) / 60)
+                            + " minutes; at most "
+                            + Math.round(MOST_SECONDS / 60)
+                            + " are rendered");
+        }
+        this.engine = engine;
+        this.playing = Math.round(playingSeconds * Player.RATE);
+        this.tail = Math.round(tailSeconds * Player.RATE);
+    }
+
+    /** Who of a riff is rendered. */
+    public enum Stem {
+        ALL,
+        FIRST,
+        SECOND,
+        BASS,
+        KIT
+    }
 
     /**
      * The riff's loop with who plays along, played {@code times} through and left to ring for
      * {@code tailSeconds}; a pickup is heard once.
      *
-     * @return interleaved stereo at {@link Player#RATE}
+     * @throws IllegalArgumentException when it would last longer than {@link #MOST_SECONDS}
      */
-    public static float[] riff(Heard heard, int times, double tailSeconds) {
+    public static OfflineRender of(Heard heard, int times, double tailSeconds) {
+        return of(heard, times, tailSeconds, Stem.ALL);
+    }
+
+    /** The same with one of those who play alone. */
+    public static OfflineRender of(Heard heard, int times, double tailSeconds, Stem stem) {
         Score score = heard.score();
         TempoMap tempos = score.time().tempos();
-        Engine engine = engine(heard.ground(), heard.mix(), tempos.first());
-        engine.publish(SoundEvents.program(heard));
-        engine.play(0);
         double whole = tempos.seconds(score.length());
         double loop = whole - tempos.seconds(score.time().meters().pickup());
-        int playing = (int) Math.round((whole + loop * (times - 1)) * Player.RATE);
-        int tail = (int) Math.round(tailSeconds * Player.RATE);
-        float[] out = new float[2 * (playing + tail)];
-        render(engine, out, 0, playing);
-        engine.stop();
-        render(engine, out, playing, tail);
-        return out;
+        double match = new Levels().gain(Rigs.of(heard.ground(), heard.mix()), heard);
+        Engine engine = engine(heard.ground(), heard.mix(), tempos.first(), match, stem);
+        engine.publish(program(heard, stem));
+        engine.play(0);
+        return new OfflineRender(engine, whole + loop * (times - 1), tailSeconds);
+    }
+
+    private static Program program(Heard heard, Stem stem) {
+        Mix m = heard.mix();
+        Mix own =
+                switch (stem) {
+                    case ALL -> m;
+                    case FIRST, SECOND ->
+                            m.withBass(off(m.bass()), m.bassLine())
+                                    .withKit(off(m.kit()), m.feel())
+                                    .withClick(off(m.click()));
+                    case BASS -> m.withKit(off(m.kit()), m.feel()).withClick(off(m.click()));
+                    case KIT -> m.withBass(off(m.bass()), m.bassLine()).withClick(off(m.click()));
+                };
+        Optional<Score> second = stem == Stem.FIRST ? Optional.empty() : heard.second();
+        return SoundEvents.program(new Heard(heard.score(), second, heard.ground(), own));
+    }
+
+    private static Fader off(Fader f) {
+        return new Fader(false, f.level());
     }
 
     /** One shape, strummed once and left to ring, through a ground's tone. */
-    public static float[] shape(Shape shape, Ground ground, double seconds) {
-        Engine engine = engine(ground, Mix.ALONE, 120);
-        engine.hear(shape.frets().stream().mapToInt(Integer::intValue).toArray());
-        int frames = (int) Math.round(seconds * Player.RATE);
-        float[] out = new float[2 * frames];
-        render(engine, out, 0, frames);
-        return out;
+    public static OfflineRender of(Shape shape, Ground ground, double seconds) {
+        Rigs rigs = Rigs.of(ground, Mix.ALONE);
+        Settings set = rigs.settings(ground, Mix.ALONE, 120, 1, 1);
+        int[] frets = shape.frets().stream().mapToInt(Integer::intValue).toArray();
+        double gain = new Levels().gain(set.first(), Sample.of(frets));
+        Engine engine = new Engine(Player.RATE, set, 1);
+        engine.hear(new Sample(frets, new double[0], gain, new int[0]));
+        return new OfflineRender(engine, seconds, 0);
     }
 
     /** An engine set as a ground and a mix have it, at full volume. */
     public static Engine engine(Ground ground, Mix mix, int tempo) {
-        return new Engine(Player.RATE, Rigs.of(ground, mix).settings(ground, mix, tempo, 1, 1), 1);
+        return engine(ground, mix, tempo, 1, Stem.ALL);
     }
 
-    private static void render(Engine engine, float[] out, int from, int frames) {
+    private static Engine engine(Ground ground, Mix mix, int tempo, double match, Stem stem) {
+        Settings all = Rigs.of(ground, mix).settings(ground, mix, tempo, match, 1);
+        boolean first = stem == Stem.ALL || stem == Stem.FIRST;
+        boolean second = stem == Stem.ALL || stem == Stem.SECOND;
+        return new Engine(Player.RATE, all.with(first, second), 1);
+    }
+
+    /** Frames that it has. */
+    public long frames() {
+        return playing + tail;
+    }
+
+    /** Interleaved stereo at {@link Player#RATE}, whole: for short ones. */
+    public float[] samples() {
+        float[] out = new float[Math.toIntExact(2 * frames())];
+        int[] at = new int[1];
+        try {
+            render(
+                    (block, n) -> {
+                        System.arraycopy(block, 0, out, at[0], 2 * n);
+                        at[0] += 2 * n;
+                    });
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+        return out;
+    }
+
+    /** Writes a WAV file of 24 bits. */
+    public void wav(OutputStream out) throws IOException {
+        out.write(WavCodec.header(frames(), (int) Player.RATE));
+        byte[] bytes = new byte[6 * BLOCK];
+        render(
+                (block, n) -> {
+                    WavCodec.samples(block, n, bytes, 0);
+                    out.write(bytes, 0, 6 * n);
+                });
+    }
+
+    /** Takes what was rendered. */
+    private interface Sink {
+        void take(float[] block, int frames) throws IOException;
+    }
+
+    private void render(Sink sink) throws IOException {
         float[] block = new float[2 * BLOCK];
-        for (int done = 0; done < frames; done += BLOCK) {
-            int count = Math.min(BLOCK, frames - done);
-            engine.render(block, count);
-            System.arraycopy(block, 0, out, 2 * (from + done), 2 * count);
+        engine.render(block, Limiter.DELAY);
+        long done = Limiter.DELAY;
+        boolean stopped = false;
+        for (long out = 0; out < frames(); ) {
+            if (!stopped && done >= playing) {
+                engine.stop();
+                stopped = true;
+            }
+            long until = stopped ? Long.MAX_VALUE : playing - done;
+            int n = (int) Math.min(Math.min(BLOCK, frames() - out), until);
+            engine.render(block, n);
+            sink.take(block, n);
+            done += n;
+            out += n;
         }
     }
 }

@@ -47,6 +47,9 @@ public final class SafeFiles {
             return;
         }
         Path temp = target.resolveSibling("." + target.getFileName() + ".vocalis-tmp");
+        // Nothing half written stays when the program is interrupted.
+        Thread sweep = new Thread(() -> deleteQuietly(temp));
+        Runtime.getRuntime().addShutdownHook(sweep);
         try (FileChannel channel = openTemp(temp)) {
             lock(channel, file);
             channel.truncate(0);
@@ -57,6 +60,24 @@ public final class SafeFiles {
         } catch (IOException | RuntimeException e) {
             Files.deleteIfExists(temp);
             throw e;
+        } finally {
+            keep(sweep);
+        }
+    }
+
+    private static void deleteQuietly(Path temp) {
+        try {
+            Files.deleteIfExists(temp);
+        } catch (IOException e) {
+            Log.note(temp + " stays: " + e.getMessage());
+        }
+    }
+
+    private static void keep(Thread sweep) {
+        try {
+            Runtime.getRuntime().removeShutdownHook(sweep);
+        } catch (IllegalStateException e) {
+            Log.note("interrupted while a file was written");
         }
     }
 

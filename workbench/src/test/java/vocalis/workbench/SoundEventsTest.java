@@ -145,7 +145,7 @@ class SoundEventsTest {
     @Test
     void aRiffRendersOfflineToSoundThatEnds() {
         Workspace w = new Workspace(new Catalogue(), Demo.pieces().get(1));
-        float[] x = OfflineRender.riff(w.heard(), 1, 2);
+        float[] x = OfflineRender.of(w.heard(), 1, 2).samples();
         double seconds = x.length / 2 / Player.RATE;
         assertThat(seconds).isCloseTo(16 * 60.0 / 126 + 2, within(0.01));
         float peak = 0;
@@ -169,7 +169,7 @@ class SoundEventsTest {
                                 new TempoMap.Change(2 * Ticks.WHOLE, 60)));
         Piece slower = p.with(p.riff().withTime(p.riff().time().withTempos(map)));
         Heard heard = new Workspace(new Catalogue(), slower).heard();
-        assertThat(OfflineRender.riff(heard, 1, 0).length / 2 / Player.RATE)
+        assertThat(OfflineRender.of(heard, 1, 0).samples().length / 2 / Player.RATE)
                 .isCloseTo(12, within(0.001));
         Engine engine = OfflineRender.engine(heard.ground(), heard.mix(), 120);
         engine.publish(SoundEvents.program(heard));
@@ -218,13 +218,14 @@ class SoundEventsTest {
 
     @Test
     void theSecondGuitarPlaysItsOwnFamilyOnItsOwnSide() {
-        Workspace w = with(Mix.ALONE.withSecond(Fader.ON, Tone.EDGE, Controls.USUAL, 10));
+        Workspace w =
+                with(Mix.ALONE.withSecond(Fader.ON, Tone.EDGE, Controls.USUAL, 10).withHands(5, 0));
         w.apply(Edits.secondFamily(Optional.of(Family.OCTAVE)));
         Heard heard = w.heard();
         assertThat(heard.second().orElseThrow()).isNotEqualTo(heard.score());
-        float[] x = OfflineRender.riff(heard, 1, 0);
+        float[] x = OfflineRender.of(heard, 1, 0).samples();
         Heard one = new Heard(heard.score(), Optional.empty(), heard.ground(), heard.mix());
-        float[] alone = OfflineRender.riff(one, 1, 0);
+        float[] alone = OfflineRender.of(one, 1, 0).samples();
         assertThat(rms(alone, 0)).isGreaterThan(20 * rms(alone, 1) + 1e-6);
         assertThat(rms(x, 1)).isGreaterThan(0.3 * rms(x, 0));
     }

@@ -27,10 +27,15 @@ class TwoGuitarsTest {
                 Mix.ALONE
                         .withSecond(new Fader(true, 7), tone, Mix.ALONE.controls(), 10)
                         .withHands(Mix.ALONE.hands(), 0);
-        return OfflineRender.riff(
-                new Heard(score, Optional.of(score), piece.riff().ground().withTone(tone), mix),
-                2,
-                0);
+        return OfflineRender.of(
+                        new Heard(
+                                score,
+                                Optional.of(score),
+                                piece.riff().ground().withTone(tone),
+                                mix),
+                        2,
+                        0)
+                .samples();
     }
 
     private static double[] above150(float[] stereo, int channel) {

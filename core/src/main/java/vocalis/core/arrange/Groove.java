@@ -23,7 +23,10 @@ public final class Groove {
         HAT,
         OPEN_HAT,
         CLICK,
-        CLICK_ONE
+        CLICK_ONE,
+        TOM_HIGH,
+        TOM_LOW,
+        CRASH
     }
 
     /**
@@ -72,16 +75,31 @@ public final class Groove {
         return meters.pickup() > 0 ? MeterMap.PICKUP_BAR : 0;
     }
 
-    /** The kit in a feel; it waits through a pickup. */
+    /** Every so many bars, and before the loop comes round, the kit fills. */
+    private static final int BARS_TO_A_FILL = 4;
+
+    /**
+     * The kit in a feel; it waits through a pickup. Hats breathe with the beat; the last pulse of
+     * every fourth bar, and of the last, is a fill, and what comes after it begins with a crash.
+     */
     public static List<Hit> kit(MeterMap meters, long length, Feel feel) {
         List<Hit> hits = new ArrayList<>();
+        List<Long> fills = fills(meters, length);
         for (int bar = 0; meters.start(bar) < length; bar++) {
             Meter meter = meters.meter(bar);
             long pulse = pulse(meter);
             int pulses = (int) ((meter.barTicks() + pulse - 1) / pulse);
             List<Hit> mine = new ArrayList<>();
             for (int p = 0; p < pulses; p++) {
-                pulse(mine, meters.start(bar) + p * pulse, pulse, p, pulses, feel);
+                long at = meters.start(bar) + p * pulse;
+                if (fills.contains(at)) {
+                    fill(mine, at, pulse);
+                } else {
+                    pulse(mine, at, pulse, p, pulses, feel);
+                }
+            }
+            if (bar > 0 && bar % BARS_TO_A_FILL == 0) {
+                mine.add(new Hit(meters.start(bar), Drum.CRASH, 0.7));
             }
             long end = Math.min(length, meters.end(bar));
             mine.removeIf(h -> h.at() >= end);
@@ -89,6 +107,29 @@ public final class Groove {
         }
         hits.sort(Comparator.comparingLong(Hit::at));
         return hits;
+    }
+
+    /** Where fills begin, ticks from the start: on the last whole pulse of their bars. */
+    public static List<Long> fills(MeterMap meters, long length) {
+        List<Long> fills = new ArrayList<>();
+        for (int bar = 0; meters.start(bar) < length; bar++) {
+            boolean last = meters.start(bar + 1) >= length;
+            long pulse = pulse(meters.meter(bar));
+            long whole = meters.meter(bar).barTicks() / pulse;
+            if (whole >= 2 && (last && bar > 0 || bar % BARS_TO_A_FILL == BARS_TO_A_FILL - 1)) {
+                fills.add(meters.start(bar) + (whole - 1) * pulse);
+            }
+        }
+        return fills;
+    }
+
+    private static void fill(List<Hit> hits, long at, long pulse) {
+        Drum[] sixteenths = {Drum.SNARE, Drum.SNARE, Drum.TOM_HIGH, Drum.TOM_LOW};
+        double[] velocities = {0.7, 0.55, 0.8, 0.9};
+        hits.add(new Hit(at, Drum.KICK, 0.8));
+        for (int i = 0; i < sixteenths.length; i++) {
+            hits.add(new Hit(at + i * pulse / 4, sixteenths[i], velocities[i]));
+        }
     }
 
     private static void pulse(List<Hit> hits, long at, long pulse, int p, int pulses, Feel feel) {

@@ -1,5 +1,7 @@
 package vocalis.core.choice;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import vocalis.core.instrument.Fretboard;
@@ -8,8 +10,7 @@ import vocalis.core.voicing.Voicing;
 
 /**
  * The plain power chord that others are measured against: root, fifth and octave on three
- * neighbouring strings, the root lowest, fretted on one of the two lowest strings where its fret is
- * least (common practice).
+ * neighbouring strings, the root lowest (common practice), in the register of what is measured.
  */
 public final class PlainPower {
 
@@ -24,34 +25,47 @@ public final class PlainPower {
     public static Optional<Voicing> against(Voicing v, int root) {
         int bass = v.bass();
         boolean itself = v.midi().equals(List.of(bass, bass + 7, bass + 12));
-        return itself && Math.floorMod(bass, 12) == root ? Optional.of(v) : on(v.board(), root);
+        return itself && Math.floorMod(bass, 12) == root
+                ? Optional.of(v)
+                : nearest(v.board(), root, bass);
     }
 
-    /** The plain power chord of a root. */
+    /** The plain power chord of a root in its usual place, on the two lowest strings. */
     public static Optional<Voicing> on(Fretboard board, int root) {
-        Voicing best = null;
-        for (int low = 0; low < 2; low++) {
-            for (int fret = 1; fret <= Math.min(12, board.frets()); fret++) {
+        return all(board, root, 2).stream()
+                .min(Comparator.comparingInt(v -> v.shape().lowestFretted()));
+    }
+
+    /** The one whose root lies nearest to a note, the lower of two. */
+    private static Optional<Voicing> nearest(Fretboard board, int root, int midi) {
+        return all(board, root, board.strings() - 2).stream()
+                .min(
+                        Comparator.comparingInt((Voicing v) -> Math.abs(v.bass() - midi))
+                                .thenComparingInt(Voicing::bass)
+                                .thenComparingInt(v -> v.shape().lowestFretted()));
+    }
+
+    private static List<Voicing> all(Fretboard board, int root, int lowStrings) {
+        List<Voicing> all = new ArrayList<>();
+        for (int low = 0; low < lowStrings; low++) {
+            for (int fret = 1; fret <= board.frets(); fret++) {
                 int midi = board.midi(low, fret);
                 int fifth = midi + 7 - board.midi(low + 1, 0);
                 int octave = midi + 12 - board.midi(low + 2, 0);
                 boolean fits = near(board, fret, fifth) && near(board, fret, octave);
-                if (Math.floorMod(midi, 12) != root || !fits) {
-                    continue;
-                }
-                if (best == null || fret < best.shape().lowestFretted()) {
-                    best =
+                if (midi % 12 == root && fits) {
+                    all.add(
                             new Voicing(
                                     Shape.silent(board.strings())
                                             .with(low, fret)
                                             .with(low + 1, fifth)
                                             .with(low + 2, octave),
                                     board,
-                                    root);
+                                    root));
                 }
             }
         }
-        return Optional.ofNullable(best);
+        return all;
     }
 
     private static boolean near(Fretboard board, int fret, int other) {

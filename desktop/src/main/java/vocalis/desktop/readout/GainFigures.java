@@ -58,8 +58,8 @@ public final class GainFigures {
                 "Relative units; lines up to 1.2 kHz.");
         figures.row(
                 "mud",
-                Math.round(100 * r.mud()) + " % of it below 250 Hz",
-                "Share of the roughness that lies low.");
+                String.format(Locale.ROOT, "%.2f of it below 250 Hz", r.mud()),
+                "The roughness that lies low: it falls as a chord rises.");
         figures.row(
                 "bite",
                 String.format(Locale.ROOT, "%.1f kHz", r.biteHz() / 1000),

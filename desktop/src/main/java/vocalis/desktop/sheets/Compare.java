@@ -256,13 +256,18 @@ public final class Compare {
                         + key;
     }
 
+    /** A low third under gain has about 0.3. */
+    private static final double MOST_MUD = 0.5;
+
     /** Growl, mud and bite, each on one scale for all columns. */
     private void gain(int column, GainReadings.Against a) {
         HBox[] bars = {
             bar(
                     Math.log(1 + a.growl()) / Math.log(1 + MOST_GROWL),
                     String.format(Locale.ROOT, "%.1f ×", a.growl())),
-            bar(a.reading().mud(), Math.round(100 * a.reading().mud()) + " %"),
+            bar(
+                    Math.min(1, a.reading().mud() / MOST_MUD),
+                    String.format(Locale.ROOT, "%.2f", a.reading().mud())),
             bar(
                     a.reading().biteHz() / MOST_BITE_HZ,
                     String.format(Locale.ROOT, "%.1f kHz", a.reading().biteHz() / 1000))

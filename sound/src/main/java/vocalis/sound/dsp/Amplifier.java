@@ -29,13 +29,13 @@ public final class Amplifier {
     /** How far presence answers to a stroke, and the frequency from which it does; set by ear. */
     private static final double ANSWER = 0.5;
 
-    private static final double ANSWER_HZ = 1800;
+    private static final double ANSWER_HZ = 2800;
 
     /** What the feedback around the power stage lets through of an attack before it settles. */
-    private static final double ATTACK = 0.9;
+    private static final double ATTACK = 0.6;
 
-    private static final double ATTACK_BY_TOUCH = 9;
-    private static final double ATTACK_SECONDS = 0.025;
+    private static final double ATTACK_BY_TOUCH = 3;
+    private static final double ATTACK_SECONDS = 0.012;
     private static final double GATE_HOLD_SECONDS = 0.012;
     private static final double GATE_OPENS_SECONDS = 0.0004;
     private static final double GATE_SHUTS_SECONDS = 0.009;

@@ -2,15 +2,16 @@ package vocalis.sound.dsp;
 
 /**
  * A simple kit and a click, synthesised: stand-ins for a drummer. Kick: a sine whose pitch falls
- * from 160 to 48 Hz. Snare: two sines and high-passed noise. Hat: noise above 7 kHz, short or open;
- * a closed one chokes an open one. Click: a short sine, a fifth higher on the one. All set by ear.
+ * from 160 to 48 Hz. Snare: two sines and high-passed noise. Toms: sines that fall by a third. Hat:
+ * noise above 7 kHz, short or open; a closed one chokes an open one. Crash: noise above 3.5 kHz.
+ * Click: a short sine, a fifth higher on the one. All set by ear.
  *
  * <p>State: a phase and an envelope per piece; one thread; no allocation after construction.
  */
 public final class Kit {
 
     private static final int PIECES = Piece.values().length;
-    private static final double[] SECONDS = {0.22, 0.17, 0.045, 0.32, 0.03, 0.035};
+    private static final double[] SECONDS = {0.26, 0.19, 0.05, 0.36, 0.03, 0.035, 0.3, 0.38, 1.5};
     private static final double SILENT = 1e-5;
 
     private final double sampleRate;
@@ -19,10 +20,13 @@ public final class Kit {
     private final double[] phase = new double[PIECES];
     private final double sweepFall;
     private final double bodyFall;
+    private final double tomFall;
+    private double tomSweep;
     private double sweep;
     private double body;
     private final Biquad snareNoise;
     private final Biquad hatNoise;
+    private final Biquad crashNoise;
     private long random = 0x2545F4914F6CDD1DL;
 
     public Kit(double sampleRate) {
@@ -34,6 +38,8 @@ public final class Kit {
         bodyFall = Math.exp(-1 / (0.05 * sampleRate));
         snareNoise = Biquad.highpass(sampleRate, 1800, 0.7);
         hatNoise = Biquad.highpass(sampleRate, 7000, 0.8);
+        crashNoise = Biquad.highpass(sampleRate, 3500, 0.7);
+        tomFall = Math.exp(-1 / (0.09 * sampleRate));
     }
 
     /**
@@ -46,6 +52,8 @@ public final class Kit {
         level[piece] = velocity;
         phase[piece] = 0;
         sweep = piece == Piece.KICK.ordinal() ? 1 : sweep;
+        boolean tom = piece == Piece.TOM_HIGH.ordinal() || piece == Piece.TOM_LOW.ordinal();
+        tomSweep = tom ? 1 : tomSweep;
         body = piece == Piece.SNARE.ordinal() ? 1 : body;
         if (piece == Piece.HAT.ordinal()) {
             level[Piece.OPEN_HAT.ordinal()] *= 0.05;
@@ -66,6 +74,7 @@ public final class Kit {
         java.util.Arrays.fill(level, 0);
         snareNoise.reset();
         hatNoise.reset();
+        crashNoise.reset();
     }
 
     /** One frame of the kit without the click. */
@@ -84,10 +93,32 @@ public final class Kit {
             y += level[1] * (0.5 * body * sine(1, 188) + 0.42 * mid);
         }
         y += 0.3 * hats * high;
+        y += toms();
+        double crash = level[Piece.CRASH.ordinal()];
+        if (crash > SILENT) {
+            y += 0.28 * crash * crashNoise.next(noise);
+        }
         step(Piece.KICK);
         step(Piece.SNARE);
         step(Piece.HAT);
         step(Piece.OPEN_HAT);
+        step(Piece.TOM_HIGH);
+        step(Piece.TOM_LOW);
+        step(Piece.CRASH);
+        return y;
+    }
+
+    private double toms() {
+        double y = 0;
+        tomSweep *= tomFall;
+        if (level[Piece.TOM_HIGH.ordinal()] > SILENT) {
+            double hz = 128 * (1 + 0.35 * tomSweep);
+            y += 0.7 * level[Piece.TOM_HIGH.ordinal()] * sine(Piece.TOM_HIGH.ordinal(), hz);
+        }
+        if (level[Piece.TOM_LOW.ordinal()] > SILENT) {
+            double hz = 82 * (1 + 0.35 * tomSweep);
+            y += 0.8 * level[Piece.TOM_LOW.ordinal()] * sine(Piece.TOM_LOW.ordinal(), hz);
+        }
         return y;
     }
 

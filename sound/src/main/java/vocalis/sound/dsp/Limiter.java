@@ -11,6 +11,9 @@ public final class Limiter {
     /** Window in frames. */
     public static final int AHEAD = 96;
 
+    /** Frames by which what leaves lags what came in. */
+    public static final int DELAY = AHEAD - 1 + TruePeak.DELAY;
+
     private final double ceiling;
     private final double release;
     private static final int LINE = AHEAD + TruePeak.DELAY + 1;

@@ -7,5 +7,8 @@ public enum Piece {
     HAT,
     OPEN_HAT,
     CLICK,
-    CLICK_ONE
+    CLICK_ONE,
+    TOM_HIGH,
+    TOM_LOW,
+    CRASH
 }

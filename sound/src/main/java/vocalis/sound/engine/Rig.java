@@ -29,4 +29,8 @@ public record Rig(StringBank bank, AmpSettings amp, double pan, double gain, boo
             throw new IllegalArgumentException("gain lies from 0 to 4, not at " + gain);
         }
     }
+
+    Rig silent() {
+        return new Rig(bank, amp, pan, 0, feedback);
+    }
 }

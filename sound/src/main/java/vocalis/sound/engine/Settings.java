@@ -73,6 +73,21 @@ public record Settings(
         this(first, second, tempo, bass, kit, click, cents, 0, 0, volume);
     }
 
+    /** With the first or the second guitar silent, or both. */
+    public Settings with(boolean firstPlays, boolean secondPlays) {
+        return new Settings(
+                firstPlays ? first : first.silent(),
+                secondPlays ? second : second.silent(),
+                tempo,
+                bass,
+                kit,
+                click,
+                cents,
+                human,
+                room,
+                volume);
+    }
+
     public Settings withVolume(double linear) {
         return new Settings(first, second, tempo, bass, kit, click, cents, human, room, linear);
     }

@@ -19,7 +19,8 @@ import vocalis.sound.engine.StringBank;
  * actual amplifier, and the lines of what comes out are compared with those that went in. Lines
  * that are no partial of any string are ghosts. Roughness after Plomp and Levelt (1965) and
  * Sethares (1993) is reckoned over the lines up to {@value #ROUGH_TO_HZ} Hz and down to {@value
- * #ROUGH_FLOOR_DB} dB, their amplitudes scaled to the strongest.
+ * #ROUGH_FLOOR_DB} dB, their amplitudes scaled to the whole sound's: one strong partial more or
+ * less changes little.
  */
 public final class GainAnalysis {
 
@@ -41,6 +42,9 @@ public final class GainAnalysis {
      * alike whatever the chord, so they are left out of the roughness.
      */
     private static final double ROUGH_TO_HZ = 1200;
+
+    /** Lines closer than this beat slowly, which is heard as swelling, not as rough. */
+    private static final double SLOWEST_ROUGH_HZ = 6;
 
     private static final double PARTIAL_CENTS = 15;
     private static final double PARTIAL_BINS = 1.6;
@@ -76,7 +80,31 @@ public final class GainAnalysis {
             AmpSettings amp,
             double a4Hz,
             double sampleRate) {
-        List<Source> sources = Source.of(bank, frets, cents, sampleRate);
+        GainReading first = stroke(bank, frets, cents, amp, a4Hz, sampleRate, 0);
+        double clean = first.roughClean();
+        double gain = first.roughGain();
+        double mud = first.mud();
+        for (int n = 1; n < STROKES; n++) {
+            GainReading another = stroke(bank, frets, cents, amp, a4Hz, sampleRate, n);
+            clean += another.roughClean();
+            gain += another.roughGain();
+            mud += another.mud();
+        }
+        return first.rubbing(clean / STROKES, gain / STROKES, mud / STROKES);
+    }
+
+    /** Roughness is the mean over so many strokes: one alone may hide or stress a partial. */
+    private static final int STROKES = 3;
+
+    private static GainReading stroke(
+            StringBank bank,
+            int[] frets,
+            double[] cents,
+            AmpSettings amp,
+            double a4Hz,
+            double sampleRate,
+            int n) {
+        List<Source> sources = Source.of(bank, frets, cents, sampleRate, n);
         if (sources.isEmpty()) {
             throw new IllegalArgumentException("the shape sounds no string");
         }
@@ -125,7 +153,7 @@ public final class GainAnalysis {
                 ghosts(sources, out, fundamentals, a4Hz, rate),
                 roughness(in)[0],
                 gain[0],
-                gain[0] == 0 ? 0 : gain[1] / gain[0],
+                gain[1],
                 moment / power,
                 beats(out),
                 common(fundamentals));
@@ -187,16 +215,20 @@ public final class GainAnalysis {
         return lines.stream().mapToDouble(Line::amplitude).max().orElse(1);
     }
 
-    /** All of it, and what of it lies below {@link #MUD_HZ}. */
+    /**
+     * All of it, and what of it lies below {@link #MUD_HZ}; in units that make a low third about 1.
+     */
     private static double[] roughness(List<Line> lines) {
-        double strongest = strongest(lines);
-        double floor = strongest * Math.pow(10, ROUGH_FLOOR_DB / 20);
+        double whole =
+                Math.sqrt(lines.stream().mapToDouble(l -> l.amplitude() * l.amplitude()).sum());
+        double floor = whole * Math.pow(10, ROUGH_FLOOR_DB / 20);
         List<Line> strong =
                 Spectrum.merged(
                         lines.stream()
                                 .filter(l -> l.amplitude() > floor && l.hz() < ROUGH_TO_HZ)
                                 .toList(),
-                        MERGED_CENTS);
+                        MERGED_CENTS,
+                        SLOWEST_ROUGH_HZ);
         double sum = 0;
         double mud = 0;
         for (int i = 0; i < strong.size(); i++) {
@@ -205,15 +237,12 @@ public final class GainAnalysis {
                 Line b = strong.get(j);
                 double r =
                         Roughness.pair(
-                                a.hz(),
-                                a.amplitude() / strongest,
-                                b.hz(),
-                                b.amplitude() / strongest);
+                                a.hz(), a.amplitude() / whole, b.hz(), b.amplitude() / whole);
                 sum += r;
                 mud += (a.hz() + b.hz()) / 2 < MUD_HZ ? r : 0;
             }
         }
-        return new double[] {sum, mud};
+        return new double[] {2 * sum, 2 * mud};
     }
 
     /** The slowest difference between two strong neighbouring lines that is still a beat. */

@@ -10,7 +10,8 @@ import java.util.OptionalDouble;
  * @param ghosts loudest first
  * @param roughClean roughness of what the strings put in, relative units
  * @param roughGain roughness of what comes out, levels scaled to the strongest line
- * @param mud share of the roughness that lies below {@link GainAnalysis#MUD_HZ}, 0 to 1
+ * @param mud roughness below {@link GainAnalysis#MUD_HZ}, in the same units: it falls as a chord
+ *     rises
  * @param biteHz spectral centroid in Hz
  * @param beatsHz slowest beats between strong lines in Hz; empty when none is slower than 25 Hz
  * @param commonHz common fundamental of the notes in Hz; empty when they have none within seven
@@ -31,8 +32,20 @@ public record GainReading(
         ghosts = List.copyOf(ghosts);
     }
 
-    /** How much rougher it is under gain than another voicing, the plain power chord. */
-    public double growl(GainReading plain) {
-        return plain.roughGain == 0 ? 1 : roughGain / plain.roughGain;
+    /** The same with other roughness. */
+    GainReading rubbing(double clean, double gain, double low) {
+        return new GainReading(fundamentals, ghosts, clean, gain, low, biteHz, beatsHz, commonHz);
     }
+
+    /**
+     * How much rougher it is under gain than another voicing, the plain power chord in its
+     * register. High up that one hardly rubs, and a ratio to nothing would say nothing: to both is
+     * added what is just heard as rough.
+     */
+    public double growl(GainReading plain) {
+        return (roughGain + JUST_ROUGH) / (plain.roughGain + JUST_ROUGH);
+    }
+
+    /** Set by comparing power chords along the neck. */
+    private static final double JUST_ROUGH = 0.15;
 }

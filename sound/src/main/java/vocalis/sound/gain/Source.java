@@ -48,25 +48,34 @@ public record Source(int string, double hz, List<Partial> partials) {
      *
      * @param frets per string, lowest first, -1 for silence
      * @param cents per string, how far it is drawn out of tune; empty for none
+     * @param stroke which of the strokes, no two of which are alike
      */
-    static List<Source> of(StringBank bank, int[] frets, double[] cents, double sampleRate) {
+    static List<Source> of(
+            StringBank bank, int[] frets, double[] cents, double sampleRate, int stroke) {
         List<Source> all = new ArrayList<>();
         int reached = 0;
         for (int s = 0; s < frets.length; s++) {
             if (frets[s] >= 0) {
                 double off = cents.length == 0 ? 0 : cents[s];
                 int wait = (int) (reached++ * STRUM_SECONDS * sampleRate);
-                all.add(string(bank.patch(s, frets[s], Damping.OPEN), s, off, wait, sampleRate));
+                all.add(
+                        string(
+                                bank.patch(s, frets[s], Damping.OPEN),
+                                s,
+                                off,
+                                wait,
+                                sampleRate,
+                                stroke));
             }
         }
         return all;
     }
 
     private static Source string(
-            StringPatch patch, int string, double cents, int wait, double sampleRate) {
-        StringVoice voice = new StringVoice(sampleRate, 31L + string + 1);
+            StringPatch patch, int string, double cents, int wait, double sampleRate, int stroke) {
+        StringVoice voice = new StringVoice(sampleRate, 31L + string + 1 + 1009L * stroke);
         voice.pluck(patch, VELOCITY, cents, wait);
-        int middle = (int) (AFTER_SECONDS * sampleRate);
+        int middle = (int) ((AFTER_SECONDS + StringVoice.CHOKE_SECONDS) * sampleRate);
         double[] x = new double[middle + WINDOW];
         voice.add(x, 0, middle + WINDOW / 2);
         int from = middle - WINDOW / 2;

@@ -70,6 +70,11 @@ public final class Spectrum {
      * frequency; lowest first.
      */
     static List<Line> merged(List<Line> lines, double cents) {
+        return merged(lines, cents, 0);
+    }
+
+    /** The same where lines are one that lie within so many cents or so many hertz. */
+    static List<Line> merged(List<Line> lines, double cents, double hz) {
         List<Line> byLevel = new ArrayList<>(lines);
         byLevel.sort(Comparator.comparingDouble(Line::amplitude).reversed());
         List<Line> out = new ArrayList<>();
@@ -77,16 +82,17 @@ public final class Spectrum {
             Line top = byLevel.get(0);
             double power = 0;
             for (Line l : byLevel) {
-                power += close(l, top, cents) ? l.amplitude() * l.amplitude() : 0;
+                power += close(l, top, cents, hz) ? l.amplitude() * l.amplitude() : 0;
             }
-            byLevel.removeIf(l -> close(l, top, cents));
+            byLevel.removeIf(l -> close(l, top, cents, hz));
             out.add(new Line(top.hz(), Math.sqrt(power)));
         }
         out.sort(Comparator.comparingDouble(Line::hz));
         return out;
     }
 
-    private static boolean close(Line a, Line b, double cents) {
-        return Math.abs(Math.log(a.hz() / b.hz())) < cents * Math.log(2) / 1200;
+    private static boolean close(Line a, Line b, double cents, double hz) {
+        return Math.abs(a.hz() - b.hz()) < hz
+                || Math.abs(Math.log(a.hz() / b.hz())) < cents * Math.log(2) / 1200;
     }
 }

@@ -263,7 +263,7 @@ class EngineTest {
         Measure.left(engine, 0.1);
         assertThat(engine.telemetry().latest().section()).isEqualTo(1);
         double[] clean = Measure.left(engine, 0.4);
-        assertThat(crest(clean)).isGreaterThan(1.2 * crest(gain));
+        assertThat(crest(clean)).isGreaterThan(1.05 * crest(gain));
         // Two quarters at 180 last two thirds of a second; then round to the start at 120.
         Measure.left(engine, 2 / 3.0 - 0.5);
         double tick = engine.telemetry().latest().tick();
