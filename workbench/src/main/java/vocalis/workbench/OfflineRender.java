@@ -1,8 +1,13 @@
 package vocalis.workbench;
 
 import java.io.IOException;
+import java.io.InterruptedIOException;
 import java.io.OutputStream;
 import java.util.Optional;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Mix;
 import vocalis.core.instrument.Shape;
@@ -29,10 +34,16 @@ public final class OfflineRender {
     public static final double MOST_SECONDS = 3 * 3600;
 
     private final Engine engine;
+    private final Optional<Engine> beside;
+    private final Limiter limiter = new Limiter(Player.RATE, Engine.CEILING);
     private final long playing;
     private final long tail;
 
-    private OfflineRender(Engine engine, double playingSeconds, double tailSeconds) {
+    /**
+     * @param beside another guitar, rendered on a processor of its own
+     */
+    private OfflineRender(
+            Engine engine, Optional<Engine> beside, double playingSeconds, double tailSeconds) {
         if (!(playingSeconds + tailSeconds <= MOST_SECONDS)) {
             throw new IllegalArgumentException(
                     "this would last "
@@ -42,6 +53,7 @@ public final class OfflineRender {
                             + " are rendered");
         }
         this.engine = engine;
+        this.beside = beside;
         this.playing = Math.round(playingSeconds * Player.RATE);
         this.tail = Math.round(tailSeconds * Player.RATE);
     }
@@ -75,10 +87,22 @@ public final class OfflineRender {
         Engine engine = engine(heard.ground(), heard.mix(), tempos.first(), match, stem);
         engine.publish(program(heard, stem));
         engine.play(0);
-        return new OfflineRender(engine, whole + loop * (times - 1), tailSeconds);
+        Optional<Engine> beside = Optional.empty();
+        if (stem == Stem.ALL && heard.second().isPresent()) {
+            Engine other = engine(heard.ground(), heard.mix(), tempos.first(), match, Stem.SECOND);
+            other.publish(SoundEvents.program(alone(heard, Stem.SECOND), false));
+            other.play(0);
+            beside = Optional.of(other);
+        }
+        return new OfflineRender(engine, beside, whole + loop * (times - 1), tailSeconds);
     }
 
     private static Program program(Heard heard, Stem stem) {
+        return SoundEvents.program(alone(heard, stem), stem != Stem.SECOND);
+    }
+
+    /** What is heard without those who are rendered elsewhere. */
+    private static Heard alone(Heard heard, Stem stem) {
         Mix m = heard.mix();
         Mix own =
                 switch (stem) {
@@ -90,8 +114,9 @@ public final class OfflineRender {
                     case BASS -> m.withKit(off(m.kit()), m.feel()).withClick(off(m.click()));
                     case KIT -> m.withBass(off(m.bass()), m.bassLine()).withClick(off(m.click()));
                 };
-        Optional<Score> second = stem == Stem.FIRST ? Optional.empty() : heard.second();
-        return SoundEvents.program(new Heard(heard.score(), second, heard.ground(), own));
+        boolean second = stem == Stem.SECOND;
+        return new Heard(
+                heard.score(), second ? heard.second() : Optional.empty(), heard.ground(), own);
     }
 
     private static Fader off(Fader f) {
@@ -104,21 +129,20 @@ public final class OfflineRender {
         Settings set = rigs.settings(ground, Mix.ALONE, 120, 1, 1);
         int[] frets = shape.frets().stream().mapToInt(Integer::intValue).toArray();
         double gain = new Levels().gain(set.first(), Sample.of(frets));
-        Engine engine = new Engine(Player.RATE, set, 1);
+        Engine engine = new Engine(Player.RATE, set, 1, false);
         engine.hear(new Sample(frets, new double[0], gain, new int[0]));
-        return new OfflineRender(engine, seconds, 0);
+        return new OfflineRender(engine, Optional.empty(), seconds, 0);
     }
 
     /** An engine set as a ground and a mix have it, at full volume. */
     public static Engine engine(Ground ground, Mix mix, int tempo) {
-        return engine(ground, mix, tempo, 1, Stem.ALL);
+        return new Engine(Player.RATE, Rigs.of(ground, mix).settings(ground, mix, tempo, 1, 1), 1);
     }
 
     private static Engine engine(Ground ground, Mix mix, int tempo, double match, Stem stem) {
         Settings all = Rigs.of(ground, mix).settings(ground, mix, tempo, match, 1);
         boolean first = stem == Stem.ALL || stem == Stem.FIRST;
-        boolean second = stem == Stem.ALL || stem == Stem.SECOND;
-        return new Engine(Player.RATE, all.with(first, second), 1);
+        return new Engine(Player.RATE, all.with(first, stem == Stem.SECOND), 1, false);
     }
 
     /** Frames that it has. */
@@ -160,20 +184,50 @@ public final class OfflineRender {
 
     private void render(Sink sink) throws IOException {
         float[] block = new float[2 * BLOCK];
-        engine.render(block, Limiter.DELAY);
-        long done = Limiter.DELAY;
-        boolean stopped = false;
-        for (long out = 0; out < frames(); ) {
-            if (!stopped && done >= playing) {
-                engine.stop();
-                stopped = true;
+        float[] other = new float[2 * BLOCK];
+        ExecutorService second = Executors.newSingleThreadExecutor();
+        try {
+            next(block, other, Limiter.DELAY, second);
+            long done = Limiter.DELAY;
+            boolean stopped = false;
+            for (long out = 0; out < frames(); ) {
+                if (!stopped && done >= playing) {
+                    engine.stop();
+                    beside.ifPresent(Engine::stop);
+                    stopped = true;
+                }
+                long until = stopped ? Long.MAX_VALUE : playing - done;
+                int n = (int) Math.min(Math.min(BLOCK, frames() - out), until);
+                next(block, other, n, second);
+                sink.take(block, n);
+                done += n;
+                out += n;
             }
-            long until = stopped ? Long.MAX_VALUE : playing - done;
-            int n = (int) Math.min(Math.min(BLOCK, frames() - out), until);
-            engine.render(block, n);
-            sink.take(block, n);
-            done += n;
-            out += n;
+        } finally {
+            second.shutdownNow();
         }
+    }
+
+    /** Renders both guitars at once, each on its own processor, and limits their sum. */
+    private void next(float[] block, float[] other, int n, ExecutorService second)
+            throws IOException {
+        if (beside.isEmpty()) {
+            engine.render(block, n);
+        } else {
+            Future<?> there = second.submit(() -> beside.get().render(other, n));
+            engine.render(block, n);
+            try {
+                there.get();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new InterruptedIOException("rendering was interrupted");
+            } catch (ExecutionException e) {
+                throw new IllegalStateException("the second guitar was not rendered", e);
+            }
+            for (int i = 0; i < 2 * n; i++) {
+                block[i] += other[i];
+            }
+        }
+        limiter.process(block, 0, n);
     }
 }

@@ -49,6 +49,11 @@ public final class SoundEvents {
 
     /** The loop of a score with who plays along. */
     public static Program program(Heard heard) {
+        return program(heard, true);
+    }
+
+    /** The same without the first guitar, where it is rendered elsewhere. */
+    static Program program(Heard heard, boolean first) {
         Score score = heard.score();
         Mix mix = heard.mix();
         long length = score.length();
@@ -62,7 +67,9 @@ public final class SoundEvents {
         }
         LongUnaryOperator time =
                 mix.feel() == Feel.SWUNG ? t -> Math.min(length - 1, Groove.swung(t)) : t -> t;
-        guitar(b, 0, score, time);
+        if (first) {
+            guitar(b, 0, score, time);
+        }
         heard.second().ifPresent(s -> guitar(b, 1, s, time));
         along(b, heard, time);
         return b.build();

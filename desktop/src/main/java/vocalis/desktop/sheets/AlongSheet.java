@@ -96,6 +96,26 @@ public final class AlongSheet {
                 "click",
                 on("click", Mix::click, Mix::withClick),
                 level("click", Mix::click, Mix::withClick));
+        Choices.row(
+                grid,
+                "hands",
+                Choices.caption("machines at 0"),
+                Choices.slider(
+                        "hands",
+                        0,
+                        10,
+                        mix().hands(),
+                        v -> change("hands", m -> m.withHands(v, m.room()))));
+        Choices.row(
+                grid,
+                "room",
+                Choices.caption("none at 0"),
+                Choices.slider(
+                        "room",
+                        0,
+                        10,
+                        mix().room(),
+                        v -> change("room", m -> m.withHands(m.hands(), v))));
     }
 
     private javafx.scene.Node families() {

@@ -59,8 +59,9 @@ public final class ToneSheet {
                         14,
                         both,
                         Choices.caption(
-                                "Steps from the tone's own setting; gain by 3 dB, level by 2. Everything is"
-                                        + " heard at once and can be undone."));
+                                "Steps from the tone's own setting; gain by 3 dB, level by 2. The microphone stands"
+                                        + " before the speaker's middle at 0, at its edge at 10. Everything is heard at"
+                                        + " once and can be undone."));
         content.getStyleClass().add("help");
         host.open("Tone", content, 700);
     }
@@ -118,6 +119,39 @@ public final class ToneSheet {
                         10,
                         now.hardness(),
                         v -> set.accept(current.get().withPick(current.get().pick(), v))));
+        Choices.row(
+                grid,
+                "cabinet",
+                Choices.choice(
+                        id + "-cabinet",
+                        List.of(false, true),
+                        now.closedCabinet(),
+                        closed -> closed ? "closed, darker" : "open, brighter",
+                        closed ->
+                                set.accept(
+                                        current.get()
+                                                .withCabinet(closed, current.get().microphone()))));
+        Choices.row(
+                grid,
+                "microphone",
+                Choices.slider(
+                        id + "-microphone",
+                        0,
+                        10,
+                        now.microphone(),
+                        v ->
+                                set.accept(
+                                        current.get()
+                                                .withCabinet(current.get().closedCabinet(), v))));
+        Choices.row(
+                grid,
+                "feedback",
+                Choices.choice(
+                        id + "-feedback",
+                        List.of(false, true),
+                        now.feedback(),
+                        asked -> asked ? "held notes come back" : "none",
+                        asked -> set.accept(current.get().withFeedback(asked))));
         return grid;
     }
 

@@ -153,12 +153,7 @@ public final class Amplifier {
      */
     private void block(int n) {
         before.process(once, n);
-        for (int i = 0; i < n; i++) {
-            double x = once[i];
-            double loud = Math.abs(x);
-            touched += (loud > touched ? touchRise : touchFall) * (loud - touched);
-            once[i] = x * gate(loud);
-        }
+        hold(n);
         up1.up(once, n, twice);
         up2.up(twice, 2 * n, four);
         first.process(four, 4 * n);
@@ -196,25 +191,29 @@ public final class Amplifier {
         }
     }
 
-    /** Opens at once, stays open for a moment, and shuts softly. */
-    private double gate(double loud) {
-        if (!gated) {
-            return 1;
+    /**
+     * Follows how hard the strings are struck, and lets the gate open at once, stay open for a
+     * moment, and shut softly.
+     */
+    private void hold(int n) {
+        double touchNow = touched;
+        double env = envelope;
+        double g = gate;
+        int left = held;
+        for (int i = 0; i < n; i++) {
+            double x = once[i];
+            double loud = Math.abs(x);
+            touchNow += (loud > touchNow ? touchRise : touchFall) * (loud - touchNow);
+            if (gated) {
+                env = Math.max(loud, env * gateRelease);
+                left = env > gateOpen ? gateHold : env > gateShut ? left : Math.max(0, left - 1);
+                g += left > 0 ? gateOpens * (1 - g) : -gateShuts * g;
+                once[i] = x * g;
+            }
         }
-        envelope *= gateRelease;
-        envelope = loud > envelope ? loud : envelope;
-        if (envelope > gateOpen) {
-            held = gateHold;
-        } else if (envelope > gateShut && held > 0) {
-            held = Math.max(held, 1);
-        } else if (held > 0) {
-            held--;
-        }
-        double target = held > 0 ? 1 : 0;
-        gate += (target > gate ? gateOpens : gateShuts) * (target - gate);
-        if (gate < 1e-9) {
-            gate = 0;
-        }
-        return gate;
+        touched = touchNow;
+        envelope = env;
+        gate = g < 1e-9 ? 0 : g;
+        held = left;
     }
 }

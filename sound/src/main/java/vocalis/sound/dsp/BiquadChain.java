@@ -23,24 +23,66 @@ final class BiquadChain {
         }
     }
 
-    /** Filters {@code n} frames in place. */
+    /**
+     * Filters {@code n} frames in place, two filters at a time with all their numbers in local
+     * variables, over the whole block.
+     */
     void process(double[] x, int n) {
-        for (int i = 0; i < n; i++) {
-            x[i] = next(x[i]);
+        int k = 0;
+        for (; k + 1 < s1.length; k += 2) {
+            two(x, n, k);
+        }
+        if (k < s1.length) {
+            one(x, n, k);
         }
         rest();
     }
 
-    /** One frame through all of them. */
-    private double next(double x) {
-        double v = x;
-        for (int k = 0, i = 0; k < s1.length; k++, i += COEFFICIENTS) {
-            double y = c[i] * v + s1[k];
-            s1[k] = c[i + 1] * v - c[i + 3] * y + s2[k];
-            s2[k] = c[i + 2] * v - c[i + 4] * y;
-            v = y;
+    private void two(double[] x, int n, int k) {
+        int i = COEFFICIENTS * k;
+        double b0 = c[i];
+        double b1 = c[i + 1];
+        double b2 = c[i + 2];
+        double a1 = c[i + 3];
+        double a2 = c[i + 4];
+        double d0 = c[i + 5];
+        double d1 = c[i + 6];
+        double d2 = c[i + 7];
+        double e1 = c[i + 8];
+        double e2 = c[i + 9];
+        double s = s1[k];
+        double t = s2[k];
+        double u = s1[k + 1];
+        double w = s2[k + 1];
+        for (int f = 0; f < n; f++) {
+            double v = x[f];
+            double y = b0 * v + s;
+            s = b1 * v - a1 * y + t;
+            t = b2 * v - a2 * y;
+            double z = d0 * y + u;
+            u = d1 * y - e1 * z + w;
+            w = d2 * y - e2 * z;
+            x[f] = z;
         }
-        return v;
+        s1[k] = s;
+        s2[k] = t;
+        s1[k + 1] = u;
+        s2[k + 1] = w;
+    }
+
+    private void one(double[] x, int n, int k) {
+        int i = COEFFICIENTS * k;
+        double s = s1[k];
+        double t = s2[k];
+        for (int f = 0; f < n; f++) {
+            double v = x[f];
+            double y = c[i] * v + s;
+            s = c[i + 1] * v - c[i + 3] * y + t;
+            t = c[i + 2] * v - c[i + 4] * y;
+            x[f] = y;
+        }
+        s1[k] = s;
+        s2[k] = t;
     }
 
     /** Flushes states that are all but zero. */

@@ -402,27 +402,32 @@ public final class StringVoice {
 
     private double sound(double others) {
         StringPatch p = patch;
-        double x;
-        double z;
-        if (moves) {
-            x = readMoving();
-            z = readAcross();
-        } else {
-            x = interpolated(line, write - p.delay, p.taps);
-            z = interpolated(across, write - p.acrossDelay, p.acrossTaps);
-        }
+        double x = moves ? readMoving() : interpolated(line, write - p.delay, p.taps);
         lossState = p.lossGain * (1 - p.lossPole) * x + p.lossPole * lossState;
-        acrossLoss = p.acrossGain * (1 - p.lossPole) * z + p.lossPole * acrossLoss;
         double y = lossState;
-        double ya = acrossLoss;
+        double ya = 0;
         double c = p.allpass;
-        for (int k = 0; k < StringPatch.ALLPASSES; k++) {
-            double t = c * y + ap[k];
-            ap[k] = y - c * t;
-            y = t;
-            double ta = c * ya + acrossAp[k];
-            acrossAp[k] = ya - c * ta;
-            ya = ta;
+        if (acrossShare == 0) {
+            for (int k = 0; k < StringPatch.ALLPASSES; k++) {
+                double t = c * y + ap[k];
+                ap[k] = y - c * t;
+                y = t;
+            }
+        } else {
+            double z =
+                    moves
+                            ? readAcross()
+                            : interpolated(across, write - p.acrossDelay, p.acrossTaps);
+            acrossLoss = p.acrossGain * (1 - p.lossPole) * z + p.lossPole * acrossLoss;
+            ya = acrossLoss;
+            for (int k = 0; k < StringPatch.ALLPASSES; k++) {
+                double t = c * y + ap[k];
+                ap[k] = y - c * t;
+                y = t;
+                double ta = c * ya + acrossAp[k];
+                acrossAp[k] = ya - c * ta;
+                ya = ta;
+            }
         }
         if (damping > dampingTarget) {
             damping = Math.max(dampingTarget, damping - dampStep);
