@@ -47,7 +47,7 @@ public final class Engine implements Source {
     private static final double KIT_IN_ROOM = 0.6;
 
     /**
-     * Largest true peak that leaves: 1.4 dB under full scale, so that what foreign meters find
+     * Largest true peak that leaves: 2 dB under full scale, so that what foreign meters find
      * between the samples, up to 0.9 dB more in the hats, stays under −1 dBTP.
      */
     public static final double CEILING = 0.79;
