@@ -64,13 +64,13 @@ class BandEngineTest {
             assertThat(kit.active()).isFalse();
             kit.strike(p.ordinal(), 1);
             double peak = 0;
-            for (int i = 0; i < 2 * RATE; i++) {
+            for (int i = 0; i < 3 * RATE; i++) {
                 double y = p == Piece.CLICK || p == Piece.CLICK_ONE ? kit.nextClick() : kit.next();
                 peak = Math.max(peak, Math.abs(y));
             }
             assertThat(peak).as(p.name()).isBetween(0.05, 1.6);
             if (p != Piece.CLICK && p != Piece.CLICK_ONE) {
-                for (int i = 0; i < 2 * RATE; i++) {
+                for (int i = 0; i < 3 * RATE; i++) {
                     kit.nextClick();
                 }
             }

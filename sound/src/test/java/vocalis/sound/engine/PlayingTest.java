@@ -127,9 +127,13 @@ class PlayingTest {
     }
 
     private static int onset(double[] x) {
+        return reaches(x, 0.02);
+    }
+
+    private static int reaches(double[] x, double share) {
         double most = Measure.peak(x, 0, x.length);
         int i = 0;
-        while (Math.abs(x[i]) < 0.02 * most) {
+        while (Math.abs(x[i]) < share * most) {
             i++;
         }
         return i;
@@ -221,5 +225,98 @@ class PlayingTest {
                 tone, dips, 100 * low / all);
         assertThat(dips).isGreaterThan(15);
         assertThat(low / all).isGreaterThan(0.15);
+    }
+
+    /** A held fifth under gain: asked for, it comes back into the strings and stays. */
+    @Test
+    void heldNotesFeedBackWhenAsked() {
+        double[] plain = held(false);
+        double[] fed = held(true);
+        double later = 20 * Math.log10(last(fed) / last(plain));
+        double growing = 20 * Math.log10(last(fed) / Measure.rms(fed, (int) RATE / 2, (int) RATE));
+        System.out.printf(
+                "after 5 s feedback holds %.1f dB more, %.1f dB against its first second%n",
+                later, growing);
+        assertThat(later).isGreaterThan(3);
+        assertThat(growing).isBetween(-9.0, 6.0);
+    }
+
+    private static double last(double[] x) {
+        return Measure.rms(x, (int) (4.5 * RATE), (int) (5 * RATE));
+    }
+
+    private static double[] held(boolean feedback) {
+        Rig rig = new Rig(Measure.bank(), AmpSettings.GAIN, 0, 1, feedback);
+        Engine engine = new Engine(RATE, new Settings(rig, rig, 60, 0, 0, 0, 0, 0.2), 11);
+        engine.publish(
+                new Program.Builder(8, 1, 6)
+                        .strike(0, 0, new int[] {-2, -2, 7, 9, -2, -2}, 0.78, Damping.OPEN, true)
+                        .build());
+        engine.play(0);
+        return Measure.left(engine, 5);
+    }
+
+    /** Onsets and levels of 24 strokes, half a second apart, each after a damped rest. */
+    private static double[][] kept(double human) {
+        int n = 24;
+        Program.Builder b = new Program.Builder(2L * n, 1, 6);
+        for (int i = 0; i < n; i++) {
+            int[] a = {-2, 3, -2, -2, -2, -2};
+            b.strike(0, 2L * i, a, 0.78, Damping.OPEN, true);
+            b.strike(0, 2L * i + 1, new int[] {-2, -2, -2, -2, -2, -2}, 0, Damping.OPEN, true);
+        }
+        Rig rig = new Rig(Measure.bank(), AmpSettings.CLEAN, 0, 1);
+        Engine engine =
+                new Engine(RATE, new Settings(rig, rig, 240, 0, 0, 0, 0, human, 0, 0.2), 11);
+        engine.publish(b.build());
+        engine.play(0);
+        double[] x = Measure.left(engine, n / 2.0);
+        double[][] out = new double[2][n];
+        for (int i = 0; i < n; i++) {
+            int at = (int) (i * RATE / 2);
+            double[] one = java.util.Arrays.copyOfRange(x, at, at + (int) RATE / 4);
+            out[0][i] = reaches(one, 0.3) * 1000.0 / RATE;
+            out[1][i] = 20 * Math.log10(Measure.rms(one, 0, one.length));
+        }
+        return out;
+    }
+
+    private static double spread(double[] values) {
+        return java.util.Arrays.stream(values).max().orElseThrow()
+                - java.util.Arrays.stream(values).min().orElseThrow();
+    }
+
+    @Test
+    void handsKeepTimeLikeMachinesOnlyAtNothing() {
+        double[][] machine = kept(0);
+        double[][] player = kept(1);
+        System.out.printf(
+                "onsets spread %.1f ms and %.1f dB, humanised %.1f ms and %.1f dB%n",
+                spread(machine[0]), spread(machine[1]), spread(player[0]), spread(player[1]));
+        assertThat(spread(machine[0])).isLessThan(1.5);
+        assertThat(spread(player[0])).isBetween(3.0, 8.0);
+        assertThat(spread(player[1])).isBetween(spread(machine[1]), 5.0);
+    }
+
+    @Test
+    void theRoomWidensOneGuitarAndDiesAway() {
+        Rig rig = new Rig(Measure.bank(), AmpSettings.EDGE, 0, 1);
+        Engine engine = new Engine(RATE, new Settings(rig, rig, 60, 0, 0, 0, 0, 0, 1, 0.2), 11);
+        engine.hear(POWER);
+        int frames = (int) RATE;
+        float[] x = new float[2 * frames];
+        engine.render(x, frames);
+        double both = 0;
+        double apart = 0;
+        for (int i = 0; i < frames; i++) {
+            both += Math.pow(x[2 * i] + x[2 * i + 1], 2);
+            apart += Math.pow(x[2 * i] - x[2 * i + 1], 2);
+        }
+        double db = 10 * Math.log10(apart / both);
+        System.out.printf("the room in full: side %.1f dB against middle%n", db);
+        assertThat(db).isBetween(-25.0, -5.0);
+        engine.release();
+        Measure.left(engine, 3);
+        assertThat(Measure.peak(Measure.left(engine, 0.5), 0, frames / 2)).isZero();
     }
 }
