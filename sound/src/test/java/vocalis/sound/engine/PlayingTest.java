@@ -293,8 +293,9 @@ class PlayingTest {
         System.out.printf(
                 "onsets spread %.1f ms and %.1f dB, humanised %.1f ms and %.1f dB%n",
                 spread(machine[0]), spread(machine[1]), spread(player[0]), spread(player[1]));
-        assertThat(spread(machine[0])).isLessThan(1.5);
-        assertThat(spread(player[0])).isBetween(3.0, 8.0);
+        // What is left is that no two strokes rise alike.
+        assertThat(spread(machine[0])).isLessThan(2.5);
+        assertThat(spread(player[0])).isBetween(spread(machine[0]) + 2, 9.0);
         assertThat(spread(player[1])).isBetween(spread(machine[1]), 5.0);
     }
 
