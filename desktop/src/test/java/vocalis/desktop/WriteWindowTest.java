@@ -80,7 +80,11 @@ class WriteWindowTest extends WindowDriver {
         press(robot, KeyCode.CONTROL, KeyCode.S);
         await("saved", () -> Files.exists(saved) && fx(() -> !shell.workspace().changed()));
         Piece content = fx(() -> shell.workspace().content());
-        assertThat(PieceFiles.read(saved).piece()).isEqualTo(content);
+        Piece rested = PieceFiles.read(saved).piece();
+        assertThat(rested.riff().treatments())
+                .as("each chord says its shape")
+                .allMatch(t -> t.member().isPresent() || t.settled().isPresent());
+        assertThat(fx(() -> shell.workspace().resting()).kept(rested)).isEqualTo(content);
         assertThat(readout(robot, "saved-state")).contains("winch-house.vocalis.json");
     }
 

@@ -65,7 +65,7 @@ public final class GainReadings {
             known.clear();
         }
         List<Double> listed = java.util.Arrays.stream(cents).boxed().toList();
-        Object sound = List.of(ground.tone(), controls, ground.a4Hz());
+        Object sound = List.of(ground.tone(), controls, ground.a4Hz(), ground.instrument().gauge());
         return known.computeIfAbsent(
                 new Key(v, root, sound, listed), k -> reckon(v, root, ground, controls, cents));
     }
@@ -89,14 +89,14 @@ public final class GainReadings {
                 List.of(
                         java.util.Arrays.stream(hz).boxed().toList(),
                         ground.board().frets(),
-                        SoundEvents.guitar(controls));
+                        SoundEvents.guitar(controls, ground));
         return banks.computeIfAbsent(
                 key,
                 k ->
                         StringBank.of(
                                 hz,
                                 ground.board().frets(),
-                                SoundEvents.guitar(controls),
+                                SoundEvents.guitar(controls, ground),
                                 Player.RATE));
     }
 

@@ -44,17 +44,19 @@ final class Rigs {
     static Rigs of(Ground ground, Mix mix) {
         double[] hz = SoundEvents.openHz(ground);
         int frets = ground.board().frets();
-        StringBank one = bank(hz, frets, mix.controls());
-        return new Rigs(hz, frets, one, other(hz, frets, mix, one));
+        StringBank one =
+                StringBank.of(hz, frets, SoundEvents.guitar(mix.controls(), ground), Player.RATE);
+        return new Rigs(hz, frets, one, other(hz, frets, mix, one, ground));
     }
 
     /** Whether these banks serve a ground as they are. */
     boolean serve(Ground ground, Mix mix) {
         return Arrays.equals(openHz, SoundEvents.openHz(ground))
                 && frets == ground.board().frets()
-                && first.guitar().equals(SoundEvents.guitar(mix.controls()))
+                && first.guitar().equals(SoundEvents.guitar(mix.controls(), ground))
                 && (!mix.second().on()
-                        || second != first && second.guitar().equals(others(mix.secondControls())));
+                        || second != first
+                                && second.guitar().equals(others(mix.secondControls(), ground)));
     }
 
     StringBank first() {
@@ -65,7 +67,8 @@ final class Rigs {
      * The second guitar is another player's: its strings a few cents beside, struck elsewhere with
      * another pick.
      */
-    private static StringBank other(double[] hz, int frets, Mix mix, StringBank one) {
+    private static StringBank other(
+            double[] hz, int frets, Mix mix, StringBank one, Ground ground) {
         if (!mix.second().on()) {
             return one;
         }
@@ -73,20 +76,16 @@ final class Rigs {
         for (int s = 0; s < own.length; s++) {
             own[s] = hz[s] * Math.pow(2, OTHERS_CENTS[s % OTHERS_CENTS.length] / 1200);
         }
-        return StringBank.of(own, frets, others(mix.secondControls()), Player.RATE);
+        return StringBank.of(own, frets, others(mix.secondControls(), ground), Player.RATE);
     }
 
-    private static Guitar others(Controls c) {
-        Guitar g = SoundEvents.guitar(c);
+    private static Guitar others(Controls c, Ground ground) {
+        Guitar g = SoundEvents.guitar(c, ground);
         return new Guitar(
                 g.pickup(),
                 Math.min(0.5, g.pickAt() * OTHERS_PICK),
-                Math.min(1, g.hardness() + OTHERS_HARDNESS));
-    }
-
-    private static StringBank bank(double[] hz, int frets, Controls controls) {
-        Guitar guitar = SoundEvents.guitar(controls);
-        return StringBank.of(hz, frets, guitar, Player.RATE);
+                Math.min(1, g.hardness() + OTHERS_HARDNESS),
+                g.thickness());
     }
 
     /**

@@ -238,10 +238,10 @@ public final class SoundEvents {
         return new Cabinet(asked.speaker(), Math.min(1, asked.microphone() + OTHER_MICROPHONE));
     }
 
-    /** The guitar that controls ask for. */
-    public static Guitar guitar(Controls c) {
+    /** The guitar that controls ask for, with a ground's strings. */
+    public static Guitar guitar(Controls c, Ground ground) {
         double at = NEAREST_PICK + (FARTHEST_PICK - NEAREST_PICK) * c.pick() / 10;
         Pickup pickup = c.neckPickup() ? Pickup.NECK : Pickup.BRIDGE;
-        return new Guitar(pickup, at, c.hardness() / 10.0);
+        return new Guitar(pickup, at, c.hardness() / 10.0, ground.instrument().gauge().thickness());
     }
 }

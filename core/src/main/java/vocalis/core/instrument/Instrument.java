@@ -9,14 +9,22 @@ import java.util.Objects;
  * @param frets number of frets, 12 to 27
  * @param scaleMm sounding length of an open string in mm, 300 to 900
  * @param leftHanded whether the neck is drawn mirrored
+ * @param gauge how thick its strings are
  */
-public record Instrument(Tuning tuning, int frets, double scaleMm, boolean leftHanded) {
+public record Instrument(
+        Tuning tuning, int frets, double scaleMm, boolean leftHanded, Gauge gauge) {
+
+    /** With usual strings. */
+    public Instrument(Tuning tuning, int frets, double scaleMm, boolean leftHanded) {
+        this(tuning, frets, scaleMm, leftHanded, Gauge.USUAL);
+    }
 
     /** Scale length in mm of the instrument offered first (25.5 inch). */
     public static final double USUAL_SCALE_MM = 648;
 
     public Instrument {
         Objects.requireNonNull(tuning, "tuning");
+        Objects.requireNonNull(gauge, "gauge");
         if (frets < 12 || frets > 27) {
             throw new IllegalArgumentException(
                     "an instrument has 12 to 27 frets, but this one " + frets);

@@ -56,7 +56,11 @@ public record Ground(Instrument instrument, int capo, Key key, Tone tone, double
     public Ground withTuning(Tuning tuning) {
         Instrument tuned =
                 new Instrument(
-                        tuning, instrument.frets(), instrument.scaleMm(), instrument.leftHanded());
+                        tuning,
+                        instrument.frets(),
+                        instrument.scaleMm(),
+                        instrument.leftHanded(),
+                        instrument.gauge());
         return new Ground(tuned, capo, key, tone, a4Hz);
     }
 

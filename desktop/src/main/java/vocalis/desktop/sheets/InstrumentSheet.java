@@ -12,6 +12,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
+import vocalis.core.instrument.Gauge;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.theory.Note;
@@ -28,6 +29,7 @@ public final class InstrumentSheet {
     private final Spinner<Integer> frets = new Spinner<>(12, 27, 24);
     private final Spinner<Double> scale = new Spinner<>(300.0, 900.0, 648.0, 1.0);
     private final CheckBox leftHanded = new CheckBox("left-handed neck");
+    private final ComboBox<Gauge> gauge = new ComboBox<>();
     private final ComboBox<String> hand = new ComboBox<>();
     private final Spinner<Integer> little = new Spinner<>(6, 12, 8);
     private final Label trouble = new Label();
@@ -45,6 +47,10 @@ public final class InstrumentSheet {
         scale.setEditable(true);
         scale.getValueFactory().setValue(instrument.scaleMm());
         leftHanded.setSelected(instrument.leftHanded());
+        gauge.getItems().addAll(Gauge.values());
+        Choices.words(gauge, Gauge::label);
+        gauge.setValue(instrument.gauge());
+        gauge.setId("gauge");
         Hand.offered().forEach(h -> hand.getItems().add(h.name()));
         hand.getItems().add("measured");
         Choices.words(hand, h -> h);
@@ -60,9 +66,10 @@ public final class InstrumentSheet {
             SheetHost host, Instrument instrument, Hand now, BiConsumer<Instrument, Hand> taken) {
         InstrumentSheet s = new InstrumentSheet(instrument, now);
         GridPane grid = Choices.grid();
-        Choices.row(grid, "strings, lowest first", s.tuning);
+        Choices.row(grid, "tuned, lowest string first", s.tuning);
         Choices.row(grid, "frets", s.frets);
         Choices.row(grid, "scale length, mm", s.scale);
+        Choices.row(grid, "strings", s.gauge);
         Choices.row(grid, "", s.leftHanded);
         Choices.row(grid, "hand", s.hand);
         Choices.row(
@@ -107,7 +114,11 @@ public final class InstrumentSheet {
                                             : entered);
             return Optional.of(
                     new Instrument(
-                            named, frets.getValue(), scale.getValue(), leftHanded.isSelected()));
+                            named,
+                            frets.getValue(),
+                            scale.getValue(),
+                            leftHanded.isSelected(),
+                            gauge.getValue()));
         } catch (IllegalArgumentException e) {
             trouble.setText(e.getMessage());
             return Optional.empty();

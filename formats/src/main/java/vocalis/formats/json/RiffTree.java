@@ -7,6 +7,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import vocalis.core.instrument.Gauge;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
@@ -79,6 +80,7 @@ final class RiffTree {
         instrument.put("frets", g.instrument().frets());
         instrument.put("scaleMm", g.instrument().scaleMm());
         instrument.put("leftHanded", g.instrument().leftHanded());
+        instrument.put("gauge", Json.id(g.instrument().gauge()));
         n.put("capo", g.capo());
         ObjectNode key = n.putObject("key");
         key.put("tonic", g.key().tonic().ascii());
@@ -187,7 +189,10 @@ final class RiffTree {
                                         tuning,
                                         i.get("frets").integer(12, 27),
                                         i.get("scaleMm").number(300, 900),
-                                        i.get("leftHanded").flag()));
+                                        i.get("leftHanded").flag(),
+                                        i.has("gauge")
+                                                ? Json.one(i.get("gauge"), Gauge.values())
+                                                : Gauge.USUAL));
         Field k = g.get("key");
         List<Degree> degrees = new ArrayList<>();
         for (Field f : k.get("degrees").items()) {

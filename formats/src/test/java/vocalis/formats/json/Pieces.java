@@ -13,6 +13,7 @@ import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.PieceRiff;
 import vocalis.core.arrange.Section;
 import vocalis.core.arrange.Version;
+import vocalis.core.instrument.Gauge;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
@@ -60,7 +61,7 @@ final class Pieces {
         Riff riff = riff();
         Mix mix =
                 Mix.ALONE
-                        .withControls(new Controls(1, -2, 3, -4, 5, -5, true, 2, 9))
+                        .withControls(new Controls(1, -2, 3, -4, 5, -5, true, 2, 9, true, 7, true))
                         .withSecond(new Fader(true, 4), Tone.CLEAN, Controls.USUAL, 9)
                         .withBass(new Fader(true, 3), Mix.BassLine.PEDAL)
                         .withKit(new Fader(true, 10), Feel.HALF_TIME)
@@ -89,7 +90,7 @@ final class Pieces {
         Tuning seven = new Tuning("seven", List.of(35, 40, 45, 50, 55, 59, 64));
         Ground ground =
                 new Ground(
-                        new Instrument(seven, 22, 666, true),
+                        new Instrument(seven, 22, 666, true, Gauge.VERY_HEAVY),
                         3,
                         new Key(Spelling.parse("Gb"), own),
                         Tone.EDGE,

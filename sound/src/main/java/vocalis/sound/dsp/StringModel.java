@@ -55,6 +55,13 @@ public record StringModel(
     }
 
     /**
+     * A string of a set that is thicker or thinner than usual: stiffer, longer, darker, or less so.
+     */
+    public static StringModel electric(double openHz, Guitar guitar) {
+        return electric(openHz, usualGauge(openHz) * guitar.thickness());
+    }
+
+    /**
      * A string of an electric guitar.
      *
      * @param openHz frequency in Hz
@@ -67,8 +74,10 @@ public record StringModel(
         }
         boolean wound = openHz < PLAIN_FROM_HZ;
         double octaves = Math.log(openHz / 82.41) / Math.log(2);
-        double decay = 11 * Math.pow(2, -0.55 * octaves);
-        double bright = wound ? 1.25 + 0.5 * octaves : 2.6;
+        // More mass moves longer, and loses its top a little sooner (from memory).
+        double thick = inches / usualGauge(openHz);
+        double decay = 11 * Math.pow(2, -0.55 * octaves) * Math.pow(thick, 0.5);
+        double bright = (wound ? 1.25 + 0.5 * octaves : 2.6) * Math.pow(thick, -0.5);
         return new StringModel(openHz, stiffness(openHz, inches, wound), decay, bright, wound);
     }
 

@@ -34,7 +34,7 @@ public final class StringBank {
         Damping[] all = Damping.values();
         StringPatch[][][] patches = new StringPatch[all.length][openHz.length][frets + 1];
         for (int s = 0; s < openHz.length; s++) {
-            StringModel model = StringModel.electric(openHz[s]);
+            StringModel model = StringModel.electric(openHz[s], guitar);
             for (int f = 0; f <= frets; f++) {
                 for (Damping d : all) {
                     patches[d.ordinal()][s][f] = StringPatch.of(model, f, d, guitar, sampleRate);

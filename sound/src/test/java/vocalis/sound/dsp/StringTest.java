@@ -2,6 +2,7 @@ package vocalis.sound.dsp;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -256,5 +257,22 @@ class StringTest {
             peak = Math.max(peak, Math.abs(v));
         }
         assertThat(peak).isBetween(0.8f, 0.8901f);
+    }
+
+    /**
+     * Stiffness of plain steel strings by H. Fletcher's formula (JASA 36, 1964) worked out by hand:
+     * 0.010 inch at 329.6 Hz, 0.013 at 246.9 Hz, 0.017 at 196 Hz over 648 mm; as the square of the
+     * gauge.
+     */
+    @Test
+    void stiffnessFollowsTheGauge() {
+        assertThat(StringModel.electric(329.63).inharmonicity()).isCloseTo(1.32e-5, within(1e-6));
+        assertThat(StringModel.electric(246.94).inharmonicity()).isCloseTo(3.99e-5, within(2e-6));
+        assertThat(StringModel.electric(196).inharmonicity()).isCloseTo(1.08e-4, within(5e-6));
+        Guitar heavy = new Guitar(Pickup.BRIDGE, 0.15, 0.5, 1.2);
+        assertThat(StringModel.electric(329.63, heavy).inharmonicity())
+                .isCloseTo(1.44 * StringModel.electric(329.63).inharmonicity(), within(1e-8));
+        assertThat(StringModel.electric(329.63, heavy).decaySeconds())
+                .isGreaterThan(StringModel.electric(329.63).decaySeconds());
     }
 }
