@@ -102,8 +102,8 @@ public final class GainWords {
                 .filter(g -> g.db() > LOUD_DB)
                 .findFirst()
                 .ifPresent(g -> parts.add(loudest(g)));
-        if (a.reading().mud() > MUDDY) {
-            parts.add("Much of it lies below 250 Hz: mud.");
+        if (a.reading().mud() > MUDDY && growl >= STEADY) {
+            parts.add("Much of the roughness lies below 250 Hz: mud.");
         }
         return String.join(" ", parts);
     }

@@ -152,10 +152,16 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
         if (card == WriteModel.BY_HAND) {
             left = inRiff ? "by hand, in the riff" : "by hand";
         }
+        String places = card >= 0 ? places(card, !shape.isEmpty()) : "";
+        double room = cardWidth - 43 - width(places, c.smallFont());
         if (!shape.isEmpty()) {
             Font mono = c.smallMonoFont();
-            double from = left.isEmpty() ? 0 : width(left, c.smallFont()) + 10;
-            text(g, shape, x + 12 + from, h - 13, mono, c.dim(), TextAlignment.LEFT);
+            boolean fits = width(left, c.smallFont()) + 10 + width(shape, mono) <= room;
+            // Where not all has room, the shape says in its colour that it is in the riff.
+            double from = left.isEmpty() || !fits ? 0 : width(left, c.smallFont()) + 10;
+            left = fits ? left : "";
+            var colour = inRiff && !fits ? c.ink() : c.dim();
+            text(g, shape, x + 12 + from, h - 13, mono, colour, TextAlignment.LEFT);
         }
         text(
                 g,
@@ -165,24 +171,17 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
                 c.smallFont(),
                 inRiff ? c.ink() : c.dim(),
                 TextAlignment.LEFT);
-        if (card >= 0) {
-            int n = model.cardsProperty().get().get(card).places().size();
-            boolean selected = card == model.cardProperty().get();
-            String places =
-                    n == 1
-                            ? "1 place"
-                            : selected
-                                    ? "↕ place " + (model.placeProperty().get() + 1) + " of " + n
-                                    : n + " places";
-            text(
-                    g,
-                    places,
-                    x + cardWidth - 11,
-                    h - 13,
-                    c.smallFont(),
-                    c.dim(),
-                    TextAlignment.RIGHT);
+        text(g, places, x + cardWidth - 11, h - 13, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+    }
+
+    private String places(int card, boolean brief) {
+        int n = model.cardsProperty().get().get(card).places().size();
+        boolean selected = card == model.cardProperty().get();
+        if (n == 1) {
+            return "1 place";
         }
+        String which = model.placeProperty().get() + 1 + " of " + n;
+        return selected ? (brief ? "↕ " : "↕ place ") + which : n + " places";
     }
 
     /**
