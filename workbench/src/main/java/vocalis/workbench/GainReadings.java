@@ -104,7 +104,7 @@ public final class GainReadings {
             StringBank bank, Shape shape, double[] cents, Ground ground, Controls controls) {
         return GainAnalysis.of(
                 bank,
-                shape.frets().stream().mapToInt(Integer::intValue).toArray(),
+                shape.toArray(),
                 cents,
                 SoundEvents.amp(ground.tone(), controls),
                 ground.a4Hz(),

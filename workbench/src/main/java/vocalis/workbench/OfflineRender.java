@@ -127,7 +127,7 @@ public final class OfflineRender {
     public static OfflineRender of(Shape shape, Ground ground, double seconds) {
         Rigs rigs = Rigs.of(ground, Mix.ALONE);
         Settings set = rigs.settings(ground, Mix.ALONE, 120, 1, 1);
-        int[] frets = shape.frets().stream().mapToInt(Integer::intValue).toArray();
+        int[] frets = shape.toArray();
         double gain = new Levels().gain(set.first(), Sample.of(frets));
         Engine engine = new Engine(Player.RATE, set, 1, false);
         engine.hear(new Sample(frets, new double[0], gain, new int[0]));

@@ -182,7 +182,7 @@ public final class Player implements AutoCloseable {
     }
 
     private static int[] frets(Shape shape) {
-        return shape.frets().stream().mapToInt(Integer::intValue).toArray();
+        return shape.toArray();
     }
 
     public void release() {

@@ -275,8 +275,7 @@ class SoundEventsTest {
                             "x-5-7-5-8-x",
                             "0-2-2-1-0-0",
                             "x-x-x-9-10-9")) {
-                int[] frets =
-                        Shape.parse(shape).frets().stream().mapToInt(Integer::intValue).toArray();
+                int[] frets = Shape.parse(shape).toArray();
                 Sample plain = Sample.of(frets);
                 double gain = levels.gain(settings.first(), plain);
                 assertThat(levels.known(settings.first(), plain)).isEqualTo(gain);

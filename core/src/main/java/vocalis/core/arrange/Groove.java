@@ -79,8 +79,8 @@ public final class Groove {
     private static final int BARS_TO_A_FILL = 4;
 
     /**
-     * The kit in a feel; it waits through a pickup. Hats breathe with the beat; the last pulse of
-     * every fourth bar, and of the last, is a fill, and what comes after it begins with a crash.
+     * The kit in a feel; it waits through a pickup. The last pulse of every fourth bar, and of the
+     * last, is a fill, and what comes after it begins with a crash.
      */
     public static List<Hit> kit(MeterMap meters, long length, Feel feel) {
         List<Hit> hits = new ArrayList<>();

@@ -97,6 +97,15 @@ public final class Shape {
         return List.copyOf(all);
     }
 
+    /** The same as an array of one's own. */
+    public int[] toArray() {
+        int[] all = new int[frets.length];
+        for (int s = 0; s < all.length; s++) {
+            all[s] = frets[s];
+        }
+        return all;
+    }
+
     /** Whether an open string sounds. */
     public boolean rings() {
         for (int f : frets) {

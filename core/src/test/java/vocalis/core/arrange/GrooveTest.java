@@ -39,6 +39,21 @@ class GrooveTest {
                 .doesNotContain(0L);
     }
 
+    /**
+     * Six bars: fills on the last beat of the fourth and the last, a crash on the one of the fifth.
+     */
+    @Test
+    void theKitFillsBeforeATurnAndCrashesAfterIt() {
+        long q = Ticks.QUARTER;
+        for (Feel feel : Feel.values()) {
+            List<Groove.Hit> hits = Groove.kit(MeterMap.of(Meter.COMMON), 6 * BAR, feel);
+            assertThat(at(hits, Groove.Drum.TOM_LOW))
+                    .containsExactly(3 * BAR + 15 * q / 4, 5 * BAR + 15 * q / 4);
+            assertThat(at(hits, Groove.Drum.CRASH)).containsExactly(4 * BAR);
+        }
+        assertThat(Groove.fills(MeterMap.of(Meter.COMMON), BAR)).isEmpty();
+    }
+
     @Test
     void backbeatsFallOnTwoAndFourAndHalfTimeOnThree() {
         long q = Ticks.QUARTER;

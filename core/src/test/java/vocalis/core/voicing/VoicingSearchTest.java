@@ -405,7 +405,7 @@ class VoicingSearchTest {
     }
 
     private static int[] frets(Voicing v) {
-        return v.shape().frets().stream().mapToInt(f -> f).toArray();
+        return v.shape().toArray();
     }
 
     /** Drones and triads of common practice are among what their families offer. */

@@ -10,9 +10,11 @@ import java.util.Arrays;
  * damping d, excitation e and what the other strings put on the bridge b; output {@code v[n] −
  * v[n−γP]}, the comb of a pickup at γ of the sounding length. The excitation is the bridge force of
  * an ideal pluck at β of the length, a two-level pulse of one period whose partials fall as {@code
- * sin(nπβ)/n}, smoothed by the pick's hardness, with a short burst of scrape noise on top. A string
- * that still sounds is faded out under the pick for {@link #CHOKE_SECONDS} before it is struck
- * again, so that neither the old note nor a new length makes a step.
+ * sin(nπβ)/n}, smoothed by the pick's hardness. The pick's own noise goes to the pickup without
+ * running along the string. A second loop beside it is the plane along the body: a little flatter,
+ * lasting longer, moved by a part of the pluck, not heard over the bridge. A string that still
+ * sounds is faded out under the pick for {@link #CHOKE_SECONDS} before it is struck again, so that
+ * neither the old note nor a new length makes a step.
  *
  * <p>Pitch: hammer-on, pull-off and slide change the stopping place and glide there; bend and
  * vibrato add cents. While any of them moves, the loop's delay is recomputed from the wanted
@@ -23,8 +25,8 @@ import java.util.Arrays;
  * {@code I − c(J − I)}, whose eigenvalues are at most {@code 1 + c}; with c below every loop's own
  * loss no sum of strings can grow.
  *
- * <p>State: one delay line; one thread; no allocation after construction. Values under 1e-18 are
- * flushed to zero, and a string whose loop has died is idle and costs nothing.
+ * <p>State: a delay line for each plane; one thread; no allocation after construction. Values under
+ * 1e-18 are flushed to zero, and a string whose loop has died is idle and costs nothing.
  */
 public final class StringVoice {
 

@@ -275,4 +275,41 @@ class StringTest {
         assertThat(StringModel.electric(329.63, heavy).decaySeconds())
                 .isGreaterThan(StringModel.electric(329.63).decaySeconds());
     }
+
+    /**
+     * Two planes beat: over three seconds the level of the low A's tenth partial swings about the
+     * straight line of its decay, as recorded strings' do (common practice).
+     */
+    @Test
+    void partialsBeatAsTheyDecay() {
+        StringPatch patch =
+                StringPatch.of(StringModel.electric(110), 0, Damping.OPEN, Guitar.USUAL, RATE);
+        StringVoice voice = new StringVoice(RATE, 3);
+        voice.pluck(patch, 0.8, 0);
+        double[] x = new double[4 * RATE];
+        voice.add(x, 0, x.length);
+        int n = 28;
+        double[] db = new double[n];
+        double mean = 0;
+        for (int i = 0; i < n; i++) {
+            db[i] = Measure.levelDb(x, (int) ((0.1 + 0.1 * i) * RATE), 16384, patch.partialHz(10));
+            mean += db[i] / n;
+        }
+        double up = 0;
+        double down = 0;
+        for (int i = 0; i < n; i++) {
+            double t = i - (n - 1) / 2.0;
+            up += t * (db[i] - mean);
+            down += t * t;
+        }
+        double most = -99;
+        double least = 99;
+        for (int i = 0; i < n; i++) {
+            double off = db[i] - mean - up / down * (i - (n - 1) / 2.0);
+            most = Math.max(most, off);
+            least = Math.min(least, off);
+        }
+        System.out.printf("the tenth partial of A swings by %.1f dB%n", most - least);
+        assertThat(most - least).isBetween(0.8, 8.0);
+    }
 }

@@ -19,7 +19,7 @@ class GainTest {
     private static double worstCents;
 
     private static int[] frets(String shape) {
-        return Shape.parse(shape).frets().stream().mapToInt(Integer::intValue).toArray();
+        return Shape.parse(shape).toArray();
     }
 
     private static GainReading read(String shape, AmpSettings amp, double... cents) {
