@@ -20,7 +20,6 @@ public final class Room {
     private final double[] line = new double[LINE];
     private final double[][] tail = new double[TAIL_MS.length][LINE];
     private final double[] dull = new double[TAIL_MS.length];
-    private final double[] out = new double[TAIL_MS.length];
     private final int[] left;
     private final int[] right;
     private final int[] delay;
@@ -75,37 +74,65 @@ public final class Room {
      * @param to gain at the last
      */
     public void add(double[] in, float[] stereo, int offsetFrames, int n, double from, double to) {
-        for (int i = 0; i < n; i++) {
-            double x = in[i];
-            quiet = Math.abs(x) > 1e-7 ? 0 : Math.min(quiet + 1, Integer.MAX_VALUE / 2);
-            soft += pole * (x - soft);
-            low += lowCut * (soft - low);
-            line[write & MASK] = soft - low;
+        fill(in, n);
+        double[] past = line;
+        double[] t0 = tail[0];
+        double[] t1 = tail[1];
+        double[] t2 = tail[2];
+        double[] t3 = tail[3];
+        double d0 = dull[0];
+        double d1 = dull[1];
+        double d2 = dull[2];
+        double d3 = dull[3];
+        double g = from;
+        double step = (to - from) / n;
+        int at = write;
+        for (int i = 0; i < n; i++, at++) {
             double l = 0;
             double r = 0;
-            for (int k = 0; k < left.length; k++) {
-                l += LEVELS[k] * line[(write - left[k]) & MASK];
-                r += LEVELS[k] * line[(write - right[k]) & MASK];
+            for (int k = 0; k < LEVELS.length; k++) {
+                l += LEVELS[k] * past[(at - left[k]) & MASK];
+                r += LEVELS[k] * past[(at - right[k]) & MASK];
             }
-            for (int k = 0; k < delay.length; k++) {
-                dull[k] += pole * (tail[k][(write - delay[k]) & MASK] - dull[k]);
-                out[k] = dull[k];
-            }
-            double a = out[0] + out[1];
-            double b = out[0] - out[1];
-            double c = out[2] + out[3];
-            double d = out[2] - out[3];
-            double feed = 0.5 * (soft - low);
-            tail[0][write & MASK] = feed + gain[0] * (a + c);
-            tail[1][write & MASK] = feed + gain[1] * (b + d);
-            tail[2][write & MASK] = -feed + gain[2] * (a - c);
-            tail[3][write & MASK] = feed + gain[3] * (b - d);
-            l += 0.5 * (out[0] + out[2]);
-            r += 0.5 * (out[1] - out[3]);
-            double g = from + (to - from) * (i + 1) / n;
-            stereo[2 * (offsetFrames + i)] += (float) (g * l);
-            stereo[2 * (offsetFrames + i) + 1] += (float) (g * r);
-            write++;
+            d0 += pole * (t0[(at - delay[0]) & MASK] - d0);
+            d1 += pole * (t1[(at - delay[1]) & MASK] - d1);
+            d2 += pole * (t2[(at - delay[2]) & MASK] - d2);
+            d3 += pole * (t3[(at - delay[3]) & MASK] - d3);
+            double a = d0 + d1;
+            double b = d0 - d1;
+            double c = d2 + d3;
+            double d = d2 - d3;
+            double feed = 0.5 * past[at & MASK];
+            t0[at & MASK] = feed + gain[0] * (a + c);
+            t1[at & MASK] = feed + gain[1] * (b + d);
+            t2[at & MASK] = -feed + gain[2] * (a - c);
+            t3[at & MASK] = feed + gain[3] * (b - d);
+            g += step;
+            int f = 2 * (offsetFrames + i);
+            stereo[f] += (float) (g * (l + 0.5 * (d0 + d2)));
+            stereo[f + 1] += (float) (g * (r + 0.5 * (d1 - d3)));
         }
+        write = at;
+        dull[0] = d0;
+        dull[1] = d1;
+        dull[2] = d2;
+        dull[3] = d3;
+    }
+
+    /** Writes what is played, without its lows and highs, in front of what was played before. */
+    private void fill(double[] in, int n) {
+        double s = soft;
+        double l = low;
+        int silent = quiet;
+        for (int i = 0; i < n; i++) {
+            double x = in[i];
+            silent = Math.abs(x) > 1e-7 ? 0 : Math.min(silent + 1, Integer.MAX_VALUE / 2);
+            s += pole * (x - s);
+            l += lowCut * (s - l);
+            line[(write + i) & MASK] = s - l;
+        }
+        soft = s;
+        low = l;
+        quiet = silent;
     }
 }

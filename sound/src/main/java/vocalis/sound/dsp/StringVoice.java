@@ -69,6 +69,7 @@ public final class StringVoice {
     private final double[] across = new double[LINE];
     private final double[] ap = new double[StringPatch.ALLPASSES];
     private final double[] acrossAp = new double[StringPatch.ALLPASSES];
+    private final double[] stretch = new double[Bridge.MOST + StringPatch.TAPS - 1];
     private final double[] moving = new double[StringPatch.TAPS];
     private final double chokeStep;
     private final double dampStep;
@@ -402,6 +403,150 @@ public final class StringVoice {
         moves = false;
     }
 
+    /**
+     * Frames for which it can sound without the bridge, 0 while it is struck or its pitch moves.
+     */
+    int mayRunAhead() {
+        boolean steady = pending == null && sounding && !moves && friction == 0 && choke == 1;
+        return steady ? Math.min(patch.delay, patch.acrossDelay) : 0;
+    }
+
+    /**
+     * Whether the bridge moves it: a string that is being damped, or under the palm, lies still.
+     */
+    boolean answers() {
+        return dampingTarget == 1 && patch.under.rings();
+    }
+
+    /**
+     * What comes back along both planes in the next frames, with what the pick puts in: loss and
+     * stiffness in local variables, both planes side by side. To be followed by {@link #pickUp}.
+     */
+    void runAhead(double[] y, double[] ya, int n) {
+        StringPatch p = patch;
+        double pole = p.lossPole;
+        double gain = p.lossGain * (1 - pole);
+        double gainAcross = p.acrossGain * (1 - pole);
+        double c = p.allpass;
+        double a0 = ap[0];
+        double a1 = ap[1];
+        double a2 = ap[2];
+        double a3 = ap[3];
+        double a4 = ap[4];
+        double a5 = ap[5];
+        double b0 = acrossAp[0];
+        double b1 = acrossAp[1];
+        double b2 = acrossAp[2];
+        double b3 = acrossAp[3];
+        double b4 = acrossAp[4];
+        double b5 = acrossAp[5];
+        double loss = lossState;
+        double lossAcross = acrossLoss;
+        boolean both = acrossShare != 0;
+        interpolate(line, write - p.delay, p.taps, y, n);
+        if (both) {
+            interpolate(across, write - p.acrossDelay, p.acrossTaps, ya, n);
+        }
+        for (int i = 0; i < n; i++) {
+            loss = gain * y[i] + pole * loss;
+            double v = loss;
+            double w = c * v + a0;
+            a0 = v - c * w;
+            v = c * w + a1;
+            a1 = w - c * v;
+            w = c * v + a2;
+            a2 = v - c * w;
+            v = c * w + a3;
+            a3 = w - c * v;
+            w = c * v + a4;
+            a4 = v - c * w;
+            v = c * w + a5;
+            a5 = w - c * v;
+            y[i] = v;
+            if (both) {
+                lossAcross = gainAcross * ya[i] + pole * lossAcross;
+                v = lossAcross;
+                w = c * v + b0;
+                b0 = v - c * w;
+                v = c * w + b1;
+                b1 = w - c * v;
+                w = c * v + b2;
+                b2 = v - c * w;
+                v = c * w + b3;
+                b3 = w - c * v;
+                w = c * v + b4;
+                b4 = v - c * w;
+                v = c * w + b5;
+                b5 = w - c * v;
+                ya[i] = v;
+            } else {
+                ya[i] = 0;
+            }
+        }
+        ap[0] = a0;
+        ap[1] = a1;
+        ap[2] = a2;
+        ap[3] = a3;
+        ap[4] = a4;
+        ap[5] = a5;
+        acrossAp[0] = b0;
+        acrossAp[1] = b1;
+        acrossAp[2] = b2;
+        acrossAp[3] = b3;
+        acrossAp[4] = b4;
+        acrossAp[5] = b5;
+        lossState = loss;
+        acrossLoss = lossAcross;
+        moved(y, ya, n);
+    }
+
+    /** Damps what comes back, and adds what the pick puts in. */
+    private void moved(double[] y, double[] ya, int n) {
+        double share = acrossShare;
+        for (int i = 0; i < n; i++) {
+            if (damping > dampingTarget) {
+                damping = Math.max(dampingTarget, damping - dampStep);
+            }
+            double e = excitation();
+            y[i] = y[i] * damping + e;
+            ya[i] = ya[i] * damping + share * e;
+        }
+    }
+
+    /**
+     * Sends what {@link #runAhead} gave, and the bridge has changed, along the string, and adds to
+     * {@code out} what the pickup hears of it.
+     */
+    void pickUp(double[] y, double[] ya, double[] out, int from, int n) {
+        double[] l = line;
+        double[] m = across;
+        int at = write;
+        double most = 0;
+        double mostAcross = 0;
+        for (int i = 0; i < n; i++) {
+            l[(at + i) & MASK] = y[i];
+            m[(at + i) & MASK] = ya[i];
+            most = Math.max(most, Math.abs(y[i]));
+            mostAcross = Math.max(mostAcross, Math.abs(ya[i]));
+        }
+        int comb = at - pickupFrames;
+        for (int i = 0; i < n; i++) {
+            int c = (comb + i) & MASK;
+            double heard = y[i] + ya[i] - 0.92 * (l[c] + m[c]);
+            out[from + i] += pickLevel == 0 ? heard : heard + pickNoise();
+        }
+        write = at + n;
+        bridge = y[n - 1];
+        if (most < TINY && mostAcross < TINY) {
+            for (int i = 0; i < n; i++) {
+                l[(at + i) & MASK] = 0;
+                m[(at + i) & MASK] = 0;
+            }
+            bridge = 0;
+        }
+        watch(most, n);
+    }
+
     private double sound(double others) {
         StringPatch p = patch;
         double x = moves ? readMoving() : interpolated(line, write - p.delay, p.taps);
@@ -437,7 +582,7 @@ public final class StringVoice {
         double e = excitation();
         double v = y * damping + e;
         double va = ya * damping + acrossShare * e;
-        if (dampingTarget == 1 && p.under.rings()) {
+        if (answers()) {
             v -= COUPLING * others;
         }
         if (Math.abs(v) < TINY) {
@@ -452,7 +597,7 @@ public final class StringVoice {
         double out = v + va - 0.92 * (line[comb] + across[comb]);
         write++;
         bridge = v;
-        watch(v);
+        watch(v, 1);
         return out * Math.max(0, choke) + pickNoise();
     }
 
@@ -490,6 +635,27 @@ public final class StringVoice {
         return x + y;
     }
 
+    /** The same for {@code n} frames from {@code read}, out of a straight copy of the line. */
+    private void interpolate(double[] from, int read, double[] taps, double[] to, int n) {
+        int first = read - (StringPatch.TAPS - 1) & MASK;
+        int length = n + StringPatch.TAPS - 1;
+        int whole = Math.min(length, LINE - first);
+        double[] s = stretch;
+        System.arraycopy(from, first, s, 0, whole);
+        System.arraycopy(from, 0, s, whole, length - whole);
+        double a = taps[0];
+        double b = taps[1];
+        double c = taps[2];
+        double d = taps[3];
+        double e = taps[4];
+        double f = taps[5];
+        for (int i = 0; i < n; i++) {
+            double x = a * s[i + 5] + b * s[i + 4] + c * s[i + 3];
+            double y = d * s[i + 2] + e * s[i + 1] + f * s[i];
+            to[i] = x + y;
+        }
+    }
+
     private double readMoving() {
         if (controlLeft == 0) {
             control();
@@ -510,6 +676,9 @@ public final class StringVoice {
 
     /** Begins to reckon the delay anew, from where it is. */
     private void move() {
+        if (patch == null) {
+            return;
+        }
         if (!moves) {
             delay = patch.loopDelay(patch.hz * Math.pow(2, (glide + bend) / 1200));
             moves = true;
@@ -567,10 +736,13 @@ public final class StringVoice {
     }
 
     /** A loop quieter than -140 dB for longer than its delay has died, unless it lies free. */
-    private void watch(double v) {
+    private void watch(double v, int n) {
         if (Math.abs(v) > SILENT) {
             quietFrames = 0;
-        } else if (++quietFrames > LINE) {
+            return;
+        }
+        quietFrames += n;
+        if (quietFrames > LINE) {
             if (free) {
                 quietFrames = 0;
             } else {

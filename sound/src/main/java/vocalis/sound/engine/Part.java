@@ -2,6 +2,7 @@ package vocalis.sound.engine;
 
 import java.util.Arrays;
 import vocalis.sound.dsp.Amplifier;
+import vocalis.sound.dsp.Bridge;
 import vocalis.sound.dsp.Damping;
 import vocalis.sound.dsp.HandNoise;
 import vocalis.sound.dsp.StringVoice;
@@ -38,7 +39,7 @@ final class Part {
 
     private final double sampleRate;
     private final StringVoice[] strings;
-    private final StringVoice[] live;
+    private final Bridge bridge;
     private final int[] stoppedAt;
     private final double[] sum;
     private final double[] other;
@@ -85,7 +86,6 @@ final class Part {
         noise = new HandNoise(sampleRate, seed + 77);
         this.amp = amp;
         strings = new StringVoice[mostStrings];
-        live = new StringVoice[mostStrings];
         stoppedAt = new int[mostStrings];
         slideTo = new int[mostStrings];
         slideWait = new int[mostStrings];
@@ -94,6 +94,7 @@ final class Part {
         for (int s = 0; s < mostStrings; s++) {
             strings[s] = new StringVoice(sampleRate, seed * 31 + s + 1);
         }
+        bridge = new Bridge(strings);
         returned = new double[block];
         sum = new double[block];
         other = new double[block];
@@ -327,7 +328,7 @@ final class Part {
             double fromGain,
             double toGain) {
         slide(bank, frames);
-        boolean sounding = sumStrings(frames);
+        boolean sounding = bridge.render(sum, returned, feedback, frames);
         if (noise.active()) {
             noise.add(sum, frames);
             sounding = true;
@@ -344,23 +345,32 @@ final class Part {
             incoming.process(other, 0, frames);
         }
         amp.process(sum, 0, frames);
-        double step = 1 / (FADE_SECONDS * sampleRate);
-        double moveLeft = slewed(leftTarget - left) / frames;
-        double moveRight = slewed(rightTarget - right) / frames;
-        for (int i = 0; i < frames; i++) {
-            double y = sum[i];
-            if (incoming != null) {
+        if (incoming != null) {
+            double step = 1 / (FADE_SECONDS * sampleRate);
+            for (int i = 0; i < frames; i++) {
                 fade = Math.min(1, fade + step);
-                y = y * (1 - fade) + other[i] * fade;
+                sum[i] = sum[i] * (1 - fade) + other[i] * fade;
             }
-            returned[i] = y;
-            y *= fromGain + (toGain - fromGain) * (i + 1) / frames;
-            into[i] += y;
-            left += moveLeft;
-            right += moveRight;
-            stereo[2 * (offsetFrames + i)] += (float) (y * left);
-            stereo[2 * (offsetFrames + i) + 1] += (float) (y * right);
         }
+        System.arraycopy(sum, 0, returned, 0, frames);
+        double gain = fromGain;
+        double gainStep = (toGain - fromGain) / frames;
+        double l = left;
+        double r = right;
+        double moveLeft = slewed(leftTarget - l) / frames;
+        double moveRight = slewed(rightTarget - r) / frames;
+        int at = 2 * offsetFrames;
+        for (int i = 0; i < frames; i++, at += 2) {
+            gain += gainStep;
+            l += moveLeft;
+            r += moveRight;
+            double y = sum[i] * gain;
+            into[i] += y;
+            stereo[at] += (float) (y * l);
+            stereo[at + 1] += (float) (y * r);
+        }
+        left = l;
+        right = r;
         if (incoming != null && fade >= 1) {
             amp = incoming;
             incoming = null;
@@ -369,27 +379,5 @@ final class Part {
 
     private static double slewed(double way) {
         return Math.max(-PAN_A_BLOCK, Math.min(PAN_A_BLOCK, way));
-    }
-
-    private boolean sumStrings(int frames) {
-        int n = 0;
-        for (StringVoice s : strings) {
-            if (s.active()) {
-                live[n++] = s;
-            }
-        }
-        for (int i = 0; i < frames; i++) {
-            double bridge = 0;
-            for (int k = 0; k < n; k++) {
-                bridge += live[k].bridge();
-            }
-            double y = 0;
-            double air = feedback * returned[i];
-            for (int k = 0; k < n; k++) {
-                y += live[k].next(bridge - live[k].bridge() + air);
-            }
-            sum[i] = y;
-        }
-        return n > 0;
     }
 }
