@@ -342,7 +342,8 @@ final class Shell {
     }
 
     private long caret() {
-        return model.zoneProperty().get() == vocalis.desktop.model.Zone.LANE
+        vocalis.desktop.model.Zone zone = model.zoneProperty().get();
+        return zone == vocalis.desktop.model.Zone.LANE || zone == vocalis.desktop.model.Zone.TYPING
                 ? model.lane().caretProperty().get()
                 : model.now().start(model.chordProperty().get());
     }

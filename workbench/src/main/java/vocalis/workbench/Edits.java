@@ -13,6 +13,7 @@ import vocalis.core.riff.Derived;
 import vocalis.core.riff.Event;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Member;
+import vocalis.core.riff.Progression;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Root;
 import vocalis.core.riff.RootSpan;
@@ -221,6 +222,41 @@ public final class Edits {
 
     public static Edit paste(long tick, Stretch stretch, Scope scope) {
         return riff("paste pattern", r -> Strokes.paste(r, tick, stretch, scope));
+    }
+
+    /** Does several changes to the pattern as one step. */
+    public static Edit pattern(String what, UnaryOperator<Riff> change) {
+        return riff(what, change);
+    }
+
+    /** The same, undone together with others of its key in a row. */
+    public static Edit pattern(String what, String key, UnaryOperator<Riff> change) {
+        return merging(what, key, change);
+    }
+
+    /** Puts roots that were typed. */
+    public static Edit roots(Progression progression) {
+        return riff("type the roots", progression::on);
+    }
+
+    /** Takes a variation of the riff. */
+    public static Edit vary(String what, Riff varied) {
+        return riff(what, r -> varied);
+    }
+
+    /** Keeps the riff as it stands as a version. */
+    public static Edit keepVersion(String name) {
+        return new Edit.OfPiece("keep a version", "", p -> p.keeping(name));
+    }
+
+    /** Works on a version; what stood before can be had back with undo. */
+    public static Edit takeVersion(String id) {
+        return new Edit.OfPiece("take a version", "", p -> p.taking(id));
+    }
+
+    /** Forgets a version. */
+    public static Edit dropVersion(String id) {
+        return new Edit.OfPiece("forget a version", "", p -> p.dropping(id));
     }
 
     public static Edit touch(String what, Touch touch) {

@@ -15,12 +15,14 @@ public record Resting(Catalogue catalogue, Hand hand) {
 
     /** The piece as it is written to a file. */
     public Piece settled(Piece piece) {
-        return piece.with(new Deriver(catalogue).settled(piece.riff(), hand));
+        Deriver deriver = new Deriver(catalogue);
+        return piece.everyRiff(r -> deriver.settled(r, hand));
     }
 
     /** The piece as it is worked on. */
     public Piece kept(Piece piece) {
-        return piece.with(new Deriver(catalogue).kept(piece.riff(), hand));
+        Deriver deriver = new Deriver(catalogue);
+        return piece.everyRiff(r -> deriver.kept(r, hand));
     }
 
     /** How many chords had their shape chosen for good when a piece was taken up. */

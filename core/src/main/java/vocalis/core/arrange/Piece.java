@@ -95,8 +95,42 @@ public record Piece(
 
     /** With another riff in place of the one worked on. */
     public Piece with(Riff other) {
+        return withFirst(riffs.get(0).with(other));
+    }
+
+    /** The versions that are kept of the riff worked on, oldest first. */
+    public List<Version> versions() {
+        return riffs.get(0).versions();
+    }
+
+    /** With the riff as it stands kept as a version. */
+    public Piece keeping(String name) {
+        return withFirst(riffs.get(0).keeping(name));
+    }
+
+    /** With a version in place of the riff worked on. */
+    public Piece taking(String version) {
+        return versions().stream()
+                .filter(v -> v.id().equals(version))
+                .findFirst()
+                .map(v -> with(v.riff()))
+                .orElse(this);
+    }
+
+    /** Without a version. */
+    public Piece dropping(String version) {
+        return withFirst(riffs.get(0).dropping(version));
+    }
+
+    /** With every riff and every version of it changed. */
+    public Piece everyRiff(java.util.function.UnaryOperator<Riff> change) {
+        List<PieceRiff> changed = riffs.stream().map(r -> r.every(change)).toList();
+        return new Piece(id, title, about, tags, changed, parts, sections, mix);
+    }
+
+    private Piece withFirst(PieceRiff first) {
         List<PieceRiff> changed = new ArrayList<>(riffs);
-        changed.set(0, riffs.get(0).with(other));
+        changed.set(0, first);
         return new Piece(id, title, about, tags, changed, parts, sections, mix);
     }
 

@@ -33,4 +33,31 @@ public record PieceRiff(String id, Riff riff, List<Version> versions) {
     public PieceRiff with(Riff other) {
         return new PieceRiff(id, other, versions);
     }
+
+    /** With the riff as it stands kept as a version under a name. */
+    PieceRiff keeping(String name) {
+        int n = 1;
+        java.util.Set<String> taken =
+                new java.util.HashSet<>(versions.stream().map(Version::id).toList());
+        while (taken.contains("version-" + n)) {
+            n++;
+        }
+        List<Version> more = new java.util.ArrayList<>(versions);
+        more.add(new Version("version-" + n, name, "", riff));
+        return new PieceRiff(id, riff, more);
+    }
+
+    /** Without a version. */
+    PieceRiff dropping(String version) {
+        return new PieceRiff(
+                id, riff, versions.stream().filter(v -> !v.id().equals(version)).toList());
+    }
+
+    PieceRiff every(java.util.function.UnaryOperator<Riff> change) {
+        List<Version> changed =
+                versions.stream()
+                        .map(v -> new Version(v.id(), v.name(), v.note(), change.apply(v.riff())))
+                        .toList();
+        return new PieceRiff(id, change.apply(riff), changed);
+    }
 }

@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import vocalis.core.hands.Move;
 import vocalis.core.instrument.Shape;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
@@ -23,10 +22,6 @@ public final class Ranking {
     private static final double PER_NOTE_OUTSIDE = 3.6;
     private static final double DOMINANT_ON_FIVE = 0.8;
     private static final double TRITONE_ON_FIVE = 1.0;
-    private static final double PER_100_MM_TRAVEL = 0.9;
-    private static final double NOTHING_NEW = 2.0;
-    private static final double PER_ANCHOR = 0.25;
-    private static final double PER_SEMITONE_OF_REGISTER = 0.08;
     private static final double PER_FRET = 0.05;
     private static final double PER_FRET_PAST_NINE = 0.25;
     private static final double PER_STRING_FROM_LOWEST = 0.2;
@@ -70,14 +65,8 @@ public final class Ranking {
         Shape shape = c.voicing().shape();
         double cost = alone(c) + role(c.voicing());
         for (Shape n : neighbours) {
-            Move move = Move.between(c.voicing().board(), n, shape);
-            cost += PER_100_MM_TRAVEL * move.travelMm() / 100 / neighbours.size();
-            cost -= PER_ANCHOR * move.anchors().size() / neighbours.size();
-            cost += family == Family.SUBSTITUTE && n.equals(shape) ? NOTHING_NEW : 0;
-            int[] there = register(c, n);
-            int[] here = register(c, shape);
-            int shift = Math.abs(here[0] - there[0]) + Math.abs(here[1] - there[1]);
-            cost += PER_SEMITONE_OF_REGISTER * shift / 2 / neighbours.size();
+            Change way = new Change(0);
+            cost += way.cost(c.voicing().board(), n, shape, family) / neighbours.size();
         }
         return cost;
     }
@@ -122,6 +111,11 @@ public final class Ranking {
         }
         all.sort(Comparator.comparingDouble(Priced::cost).thenComparingLong(Priced::order));
         return all;
+    }
+
+    /** Candidates with the least cost first. */
+    public List<Candidate> ordered(List<Candidate> candidates) {
+        return priced(candidates).stream().map(Priced::candidate).toList();
     }
 
     /** The candidate with the least cost. */
@@ -226,17 +220,5 @@ public final class Ranking {
         }
         rest.forEach(o -> out.add(o.card));
         return List.copyOf(out);
-    }
-
-    /** Lowest and highest MIDI number of a shape. */
-    private static int[] register(Candidate c, Shape shape) {
-        int low = Integer.MAX_VALUE;
-        int high = Integer.MIN_VALUE;
-        for (int s : shape.sounded()) {
-            int midi = c.voicing().board().midi(s, shape.fret(s));
-            low = Math.min(low, midi);
-            high = Math.max(high, midi);
-        }
-        return new int[] {low, high};
     }
 }

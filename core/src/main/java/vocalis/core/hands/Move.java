@@ -31,8 +31,13 @@ public record Move(List<Integer> anchors, List<Integer> guides, double travelMm)
                 guides.add(s);
             }
         }
+        return new Move(anchors, guides, travelMm(board, from, to));
+    }
+
+    /** Millimetres that the hand travels along the neck, 0 where either shape is open. */
+    public static double travelMm(Fretboard board, Shape from, Shape to) {
         int a = from.lowestFretted();
         int b = to.lowestFretted();
-        return new Move(anchors, guides, a == 0 || b == 0 ? 0 : board.spanMm(a, b));
+        return a == 0 || b == 0 ? 0 : board.spanMm(a, b);
     }
 }

@@ -298,7 +298,7 @@ final class ScoreWriter {
             }
             return List.of(new Place(p.string(), p.fret(), board.midi(p.string(), p.fret())));
         }
-        int midi = midi((LinePitch.Degree) note.pitch(), chord);
+        int midi = Lines.midi(riff.ground(), note.pitch(), chords.get(chord).root());
         int hand = chords.get(chord).candidate().position();
         Place best = null;
         int least = Integer.MAX_VALUE;
@@ -317,27 +317,6 @@ final class ScoreWriter {
             return List.of();
         }
         return List.of(best);
-    }
-
-    /** MIDI number of a degree above the chord's root, or above the tonic, in its octave. */
-    private int midi(LinePitch.Degree d, int chord) {
-        Key key = riff.ground().key();
-        int from =
-                d.above() == LinePitch.Above.KEY
-                        ? key.tonic().pitchClass()
-                        : chords.get(chord).root();
-        Root root = Root.of(key, from);
-        int up = 0;
-        for (int step = 1; step < d.degree(); step++) {
-            Root next = root.step(key, 1);
-            up += Math.floorMod(next.pitchClass(key) - root.pitchClass(key), 12);
-            root = next;
-        }
-        int lowest = Integer.MAX_VALUE;
-        for (int s = 0; s < board.strings(); s++) {
-            lowest = Math.min(lowest, board.midi(s, 0));
-        }
-        return lowest + Math.floorMod(from - lowest, 12) + up + d.alter() + 12 * d.octave();
     }
 
     private void miss(Touch touch, int chord, long at, Finding.Why why) {

@@ -8,6 +8,8 @@ import java.util.Optional;
 import vocalis.core.choice.BassUnder;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.choice.Change;
+import vocalis.core.choice.Path;
 import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
@@ -20,15 +22,27 @@ import vocalis.core.voicing.Voicing;
 
 /**
  * The first stage of derivation: which voicing each chord takes. A chord whose member was chosen
- * takes the voicing of that shape class nearest to the chosen place; one without takes the best
- * ranked beside the chord before it. What the ground no longer allows is replaced by the best that
- * it does, and found. Answers are remembered by all that they depend on, so an edit looks up what
- * it left alone. Used by one thread at a time.
+ * takes the voicing of that shape class nearest to the chosen place; the others lie where the hand
+ * has the best way through the whole riff ({@link Path}), its seam included. What the ground no
+ * longer allows is replaced by the best that it does, and found. Answers are remembered by all that
+ * they depend on, so an edit looks up what it left alone. Used by one thread at a time.
  */
 final class Voicer {
 
     private static final double OTHER_STRING = 5;
     private static final int REMEMBERED = 8192;
+    private static final int REMEMBERED_WAYS = 32;
+
+    /**
+     * How many candidates a way is sought among: the best at all, and the best of each position.
+     */
+    private static final int BEST = 10;
+
+    private static final int OF_EACH_POSITION = 2;
+    private static final int MOST = 40;
+
+    /** What a shape costs that no hand holds. */
+    private static final double MOST_COST = 1e6;
 
     /** All that the choice of a voicing depends on. */
     private record Ask(
@@ -38,8 +52,21 @@ final class Voicer {
             Family family,
             Optional<Member> member,
             int root,
-            Optional<Integer> bass,
-            Optional<Shape> before) {}
+            Optional<Integer> bass) {}
+
+    /**
+     * Among what a chord's shape is chosen.
+     *
+     * @param shapes the likeliest, at least one
+     * @param alone what each costs by itself
+     * @param silent whether the chord cannot be played at all
+     */
+    private record Options(
+            List<Candidate> shapes,
+            double[] alone,
+            boolean byHand,
+            boolean silent,
+            List<Trouble> troubles) {}
 
     /** What a problem is, before it is known which chord has it. */
     private interface Trouble {
@@ -67,43 +94,62 @@ final class Voicer {
     }
 
     private final Catalogue catalogue;
-    private final Map<Ask, Voiced> known =
-            new LinkedHashMap<>(256, 0.75f, true) {
-                @Override
-                protected boolean removeEldestEntry(Map.Entry<Ask, Voiced> eldest) {
-                    return size() > REMEMBERED;
-                }
-            };
+    private final Map<Ask, Options> known = remembering(REMEMBERED);
+    private final Map<List<Ask>, List<Voiced>> ways = remembering(REMEMBERED_WAYS);
 
     Voicer(Catalogue catalogue) {
         this.catalogue = catalogue;
     }
 
-    /** The voicings of a riff's chords, in their order. */
-    List<Voiced> voiced(Riff riff, Hand hand) {
-        List<Voiced> all = new ArrayList<>();
-        for (int i = 0; i < riff.roots().size(); i++) {
-            all.add(voiced(riff, hand, i, riff.treatments().get(i), all));
-        }
-        return all;
+    private static <K, V> Map<K, V> remembering(int most) {
+        return new LinkedHashMap<>(64, 0.75f, true) {
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+                return size() > most;
+            }
+        };
     }
 
-    private Voiced voiced(Riff riff, Hand hand, int chord, Treatment t, List<Voiced> before) {
+    /** The voicings of a riff's chords, in their order. */
+    List<Voiced> voiced(Riff riff, Hand hand) {
         Key key = riff.ground().key();
-        boolean beside = chord > 0 && t.member().isEmpty();
-        Ask ask =
-                new Ask(
-                        riff.ground().board(),
-                        key,
-                        hand,
-                        t.family(),
-                        t.member(),
-                        riff.roots().get(chord).root().pitchClass(key),
-                        t.bass().map(b -> b.pitchClass(key)),
-                        beside
-                                ? Optional.of(before.get(chord - 1).candidate().voicing().shape())
-                                : Optional.empty());
-        return known.computeIfAbsent(ask, a -> new Choice(a).made());
+        List<Ask> asks = new ArrayList<>();
+        for (int i = 0; i < riff.roots().size(); i++) {
+            Treatment t = riff.treatments().get(i);
+            asks.add(
+                    new Ask(
+                            riff.ground().board(),
+                            key,
+                            hand,
+                            t.family(),
+                            t.member(),
+                            riff.roots().get(i).root().pitchClass(key),
+                            t.bass().map(b -> b.pitchClass(key))));
+        }
+        List<Voiced> before = ways.get(asks);
+        if (before != null) {
+            return before;
+        }
+        List<Options> options = new ArrayList<>();
+        List<Path.Stop> stops = new ArrayList<>();
+        for (Ask a : asks) {
+            Options o = known.get(a);
+            if (o == null) {
+                o = new Choice(a).options();
+                known.put(a, o);
+            }
+            options.add(o);
+            List<Shape> shapes = o.shapes.stream().map(c -> c.voicing().shape()).toList();
+            stops.add(new Path.Stop(shapes, o.alone, a.family));
+        }
+        Path path = Path.around(riff.ground().board(), stops, Change.USUAL);
+        List<Voiced> all = new ArrayList<>();
+        for (int i = 0; i < asks.size(); i++) {
+            Options o = options.get(i);
+            all.add(new Choice(asks.get(i)).made(o, o.shapes.get(path.taken().get(i))));
+        }
+        ways.put(asks, all);
+        return all;
     }
 
     /**
@@ -113,29 +159,42 @@ final class Voicer {
      */
     Riff kept(Riff riff, Hand hand) {
         Fretboard board = riff.ground().board();
-        List<Treatment> kept = new ArrayList<>();
-        List<Voiced> all = new ArrayList<>();
-        for (int i = 0; i < riff.roots().size(); i++) {
-            Treatment at = riff.treatments().get(i);
-            Treatment t = at.settled(Optional.empty());
-            Voiced now = voiced(riff, hand, i, t, all);
-            Optional<Shape> was =
-                    at.settled()
-                            .filter(s -> t.member().isEmpty() && !s.equals(now.own))
-                            .filter(s -> mayBeHeld(s, board, hand));
-            if (was.isPresent()) {
-                int root = riff.roots().get(i).root().pitchClass(riff.ground().key());
-                Member.Found found = Member.Found.of(new Voicing(was.get(), board, root));
-                Voiced again = voiced(riff, hand, i, t.with(t.family(), found), all);
-                boolean same = again.own.equals(was.get());
-                Member member = same ? found : new Member.ByHand(was.get(), root);
-                kept.add(t.with(t.family(), member));
-            } else {
-                kept.add(t);
+        Riff now = riff.withTreatments(unsettled(riff));
+        // Each shape kept may draw others with it, so it is asked again until nothing moves.
+        for (int round = 0; round <= riff.roots().size(); round++) {
+            List<Voiced> all = voiced(now, hand);
+            List<Treatment> kept = new ArrayList<>(now.treatments());
+            for (int i = 0; i < kept.size(); i++) {
+                Optional<Shape> was = riff.treatments().get(i).settled();
+                boolean moved =
+                        was.isPresent()
+                                && kept.get(i).member().isEmpty()
+                                && !was.get().equals(all.get(i).own)
+                                && mayBeHeld(was.get(), board, hand);
+                if (moved) {
+                    kept.set(i, holding(now, i, was.get(), hand));
+                }
             }
-            all.add(voiced(riff, hand, i, kept.get(i), all));
+            if (kept.equals(now.treatments())) {
+                return now;
+            }
+            now = now.withTreatments(kept);
         }
-        return riff.withTreatments(kept);
+        return now;
+    }
+
+    private static List<Treatment> unsettled(Riff riff) {
+        return riff.treatments().stream().map(t -> t.settled(Optional.empty())).toList();
+    }
+
+    /** A treatment that takes a shape: as a member of its family, or as if built by hand. */
+    private Treatment holding(Riff riff, int chord, Shape shape, Hand hand) {
+        Treatment t = riff.treatments().get(chord);
+        int root = riff.roots().get(chord).root().pitchClass(riff.ground().key());
+        Member.Found found = Member.Found.of(new Voicing(shape, riff.ground().board(), root));
+        Riff tried = riff.withTreatment(chord, t.with(t.family(), found));
+        boolean same = voiced(tried, hand).get(chord).own.equals(shape);
+        return t.with(t.family(), same ? found : new Member.ByHand(shape, root));
     }
 
     private static boolean mayBeHeld(Shape shape, Fretboard board, Hand hand) {
@@ -171,14 +230,27 @@ final class Voicer {
             this.ask = ask;
         }
 
-        Voiced made() {
+        /** Among what the chord's shape is chosen. */
+        Options options() {
             Optional<Candidate> byHand = byHand();
-            Candidate alone = byHand.orElseGet(this::found);
+            List<Candidate> shapes = byHand.map(List::of).orElseGet(this::found);
+            Ranking ranking = new Ranking(ask.family, List.of(), ask.key);
+            double[] alone =
+                    shapes.stream()
+                            .mapToDouble(c -> Math.min(MOST_COST, ranking.cost(c)))
+                            .toArray();
+            return new Options(shapes, alone, byHand.isPresent(), silent, List.copyOf(troubles));
+        }
+
+        /** The chord with a shape chosen. */
+        Voiced made(Options options, Candidate alone) {
+            troubles.addAll(options.troubles);
+            silent = options.silent;
             Candidate c = over(alone);
             return new Voiced(
                     c,
                     alone.voicing().shape(),
-                    byHand.isPresent(),
+                    options.byHand,
                     free(c),
                     silent,
                     List.copyOf(troubles));
@@ -204,20 +276,37 @@ final class Voicer {
             return put.orElse(c);
         }
 
-        private Candidate found() {
+        private List<Candidate> found() {
             List<Candidate> leading = catalogue.leading(ask.board, ask.hand, ask.family, ask.root);
             if (leading.isEmpty()) {
-                return fallback();
+                return List.of(fallback());
             }
             if (ask.member.orElse(null) instanceof Member.Found chosen) {
                 Optional<Candidate> nearest = nearest(chosen);
                 if (nearest.isPresent()) {
-                    return nearest.get();
+                    return List.of(nearest.get());
                 }
                 troubles.add(chord -> new Finding.MemberGone(chord, ask.family, ask.root));
             }
-            List<Shape> near = ask.before.map(List::of).orElse(List.of());
-            return new Ranking(ask.family, near, ask.key).best(leading).orElseThrow();
+            return likeliest(leading);
+        }
+
+        /** The best at all and the best of each position, best first. */
+        private List<Candidate> likeliest(List<Candidate> leading) {
+            List<Candidate> all = new Ranking(ask.family, List.of(), ask.key).ordered(leading);
+            int[] taken = new int[64];
+            List<Candidate> likely = new ArrayList<>();
+            for (Candidate c : all) {
+                int at = Math.min(c.position(), taken.length - 1);
+                if (likely.size() < BEST || taken[at] < OF_EACH_POSITION) {
+                    taken[at]++;
+                    likely.add(c);
+                }
+                if (likely.size() == MOST) {
+                    break;
+                }
+            }
+            return likely;
         }
 
         /** The place of a shape class that lies nearest to where it was chosen. */

@@ -6,6 +6,7 @@ import vocalis.core.score.Manner;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.model.ChordEdits;
 import vocalis.desktop.model.LaneModel;
+import vocalis.desktop.model.TypingModel;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.model.Zone;
 
@@ -74,6 +75,8 @@ public final class WriteCommands {
         w.families();
         w.band();
         w.lane();
+        w.figures();
+        w.typing();
         w.cards();
         w.neck();
         w.ground();
@@ -277,6 +280,91 @@ public final class WriteCommands {
         walk(z, "note-down", "its top note down, here only", "alt DOWN", () -> l.changeNote(-1));
         once(z, "lane-copy", "copy the bar, or what is marked", "ctrl C", l::copy);
         once(z, "lane-paste", "paste it here", "ctrl V", l::paste);
+    }
+
+    private void figures() {
+        LaneModel l = model.lane();
+        Zone z = Zone.LANE;
+        commands.add("type", "write notes and strokes as they are typed")
+                .in(z)
+                .keys("L")
+                .brief("L write")
+                .does(model.typing()::begin);
+        for (Zone each : new Zone[] {z, Zone.TYPING}) {
+            String of = each == z ? "" : "typing-";
+            walk(
+                    each,
+                    of + "finer",
+                    "finer steps, triplets among them",
+                    "PERIOD",
+                    () -> l.refine(1));
+            walk(each, of + "coarser", "coarser steps", "COMMA", () -> l.refine(-1));
+        }
+        once(z, "own-figure", "a figure of its own for this pass", "F", l::ownFigure);
+        walk(z, "figure-longer", "the figure a step longer", "ctrl UP", () -> l.lengthenFigure(1));
+        walk(z, "figure-shorter", "a step shorter", "ctrl DOWN", () -> l.lengthenFigure(-1));
+        walk(z, "turn-on", "turn the figure a step on", "alt RIGHT", () -> l.rotate(1));
+        walk(z, "turn-back", "turn it a step back", "alt LEFT", () -> l.rotate(-1));
+        walk(z, "later", "the whole pattern a step later", "alt shift RIGHT", () -> l.displace(1));
+        walk(z, "earlier", "a step earlier", "alt shift LEFT", () -> l.displace(-1));
+        once(z, "restart", "where figures start again: nowhere, bars, roots", "R", l::nextRestart);
+        once(z, "rest", "a rest", "Z", l::rest);
+        once(z, "tie", "tie to the note before", "Y", l::toggleTie);
+        once(z, "direction", "strike by turns, down, up", "Q", l::cycleDirection);
+        walk(
+                z,
+                "harder",
+                "harder: ghosted, soft, plain, accented",
+                "shift UP",
+                () -> l.cycleDynamics(1));
+        walk(z, "softer", "softer", "shift DOWN", () -> l.cycleDynamics(-1));
+    }
+
+    private void typing() {
+        TypingModel t = model.typing();
+        Zone z = Zone.TYPING;
+        for (int n = 0; n <= 9; n++) {
+            int digit = n;
+            String key = String.valueOf(n);
+            String words = n == 1 ? "1 to 9: a note by degree, or by fret (Shift: 10 more)" : "";
+            once(z, "note-" + n, words, key, () -> t.digit(digit));
+            once(z, "note-1" + n, "", "shift " + key, () -> t.digit(digit + 10));
+        }
+        commands.add("typing-hint", "")
+                .in(z)
+                .brief(
+                        "1 to 9 note · Enter stroke · Shift Enter chug · R rest · T hold · ↑↓ move it"
+                                + " · P join, S slide to the next · Backspace · Esc")
+                .does(() -> {});
+        once(z, "typing-says", "digits: degrees of the root, of the key, frets", "D", t::nextSays);
+        once(z, "typing-stroke", "a stroke of all voices", "ENTER", t::stroke);
+        once(z, "typing-chug", "the lowest voice under the palm", "shift ENTER", t::chug);
+        once(z, "typing-rest", "a rest", "R", t::rest);
+        once(z, "typing-hold", "the last goes on for a step", "T", t::hold);
+        once(z, "typing-join", "hammer on or pull off to the next note", "P", t::joinNext);
+        once(z, "typing-slide", "slide to the next note", "S", t::slideNext);
+        walk(z, "typing-up", "the last note a step of the scale up", "UP", () -> t.step(1));
+        walk(z, "typing-down", "a step down", "DOWN", () -> t.step(-1));
+        walk(z, "typing-octave-up", "an octave up, from here on", "shift UP", () -> t.octave(1));
+        walk(z, "typing-octave-down", "an octave down", "shift DOWN", () -> t.octave(-1));
+        walk(z, "typing-sharper", "a semitone up", "alt UP", () -> t.alter(1));
+        walk(z, "typing-flatter", "a semitone down", "alt DOWN", () -> t.alter(-1));
+        walk(z, "typing-string-up", "on the next higher string", "ctrl UP", () -> t.string(1));
+        walk(z, "typing-string-down", "on the next lower string", "ctrl DOWN", () -> t.string(-1));
+        once(z, "typing-mute", "the last under the palm", "M", t::mute);
+        once(z, "typing-dead", "the last as a dead note", "X", t::dead);
+        once(z, "typing-accent", "the last accented", "A", t::accent);
+        walk(z, "typing-on", "a step on, nothing written", "RIGHT", () -> t.move(1));
+        walk(z, "typing-back", "a step back", "LEFT", () -> t.move(-1));
+        walk(z, "typing-take-back", "take back the last", "BACK_SPACE", t::takeBack);
+        once(
+                z,
+                "typing-scope",
+                "write at every pass, or at this one alone",
+                "O",
+                model.lane()::toggleScope);
+        once(z, "typing-figure", "a figure of its own for this pass", "F", t::ownFigure);
+        once(z, "typing-end", "write no more", "L", () -> model.zoneProperty().set(Zone.LANE));
     }
 
     private void cards() {

@@ -25,7 +25,6 @@ import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
 import vocalis.core.theory.Spelling;
-import vocalis.desktop.model.LaneModel;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
@@ -48,7 +47,10 @@ final class LaneSkin extends CanvasSkin<Lane> {
                 model.view().shownProperty(),
                 model.lane().caretProperty(),
                 model.lane().markProperty(),
-                model.lane().scopeProperty());
+                model.lane().scopeProperty(),
+                model.lane().grainProperty(),
+                model.typing().changedProperty(),
+                model.zoneProperty());
         lane.setOnMousePressed(this::pressed);
         lane.setOnContextMenuRequested(this::menu);
         fillMenu();
@@ -62,6 +64,10 @@ final class LaneSkin extends CanvasSkin<Lane> {
             lane.setOnContextMenuRequested(null);
         }
         super.dispose();
+    }
+
+    private long grain() {
+        return model.lane().grainProperty().get();
     }
 
     private int strings() {
@@ -175,7 +181,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
         long mark = model.lane().markProperty().get().getAsLong();
         long caret = model.lane().caretProperty().get();
         double x1 = geometry.axis().x(Math.min(mark, caret)) - 8;
-        double x2 = geometry.axis().x(Math.max(mark, caret) + LaneModel.STEP) - 8;
+        double x2 = geometry.axis().x(Math.max(mark, caret) + grain()) - 8;
         double left = Math.max(x1, geometry.axis().left() - 8);
         double right = Math.min(x2, geometry.axis().right());
         if (right > left) {
@@ -192,7 +198,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
             return;
         }
         double x = a.x(caret) - 8;
-        double w = Math.max(16, a.width(LaneModel.STEP) - 1);
+        double w = Math.max(16, a.width(grain()) - 1);
         double top = geometry.y(geometry.strings() - 1) - 9;
         double height = geometry.words() + 9 - top;
         g.setFill(c.raised());
@@ -246,7 +252,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
     /** Smaller digits where a sixteenth has little room. */
     private Font digits() {
         Lane c = getSkinnable();
-        boolean tight = geometry.axis().width(LaneModel.STEP) < 16;
+        boolean tight = geometry.axis().width(vocalis.core.rhythm.Ticks.SIXTEENTH) < 16;
         return tight ? Font.font(PaintedControl.MONO, 11) : c.monoFont();
     }
 
@@ -351,7 +357,9 @@ final class LaneSkin extends CanvasSkin<Lane> {
 
     private void paintScope(GraphicsContext g, double w) {
         Lane c = getSkinnable();
-        String words = model.lane().scopeInWords();
+        boolean typing = model.zoneProperty().get() == vocalis.desktop.model.Zone.TYPING;
+        String words =
+                (typing ? model.typing().inWords() + " · " : "") + model.lane().scopeInWords();
         if (c.isFocused()) {
             double y = LaneGeometry.height(geometry.strings()) - 6;
             text(g, words, w - 14, 6, c.smallFont(), c.ink(), TextAlignment.RIGHT);
@@ -401,7 +409,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
         long tick = Math.max(a.from(), Math.min(a.to() - 1, (long) Math.floor(a.tick(x + 4))));
         MeterMap meters = model.riff().meters();
         long start = meters.start(meters.bar(tick));
-        return start + (tick - start) / LaneModel.STEP * LaneModel.STEP;
+        return start + (tick - start) / grain() * grain();
     }
 
     private void fillMenu() {

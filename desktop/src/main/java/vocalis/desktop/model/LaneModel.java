@@ -13,9 +13,12 @@ import javafx.beans.property.SimpleObjectProperty;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Anchor;
+import vocalis.core.riff.Direction;
 import vocalis.core.riff.Event;
+import vocalis.core.riff.Figures;
 import vocalis.core.riff.LineNote;
 import vocalis.core.riff.Pass;
+import vocalis.core.riff.Rest;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Scope;
 import vocalis.core.riff.Stretch;
@@ -29,14 +32,15 @@ import vocalis.core.score.Onset;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
+import vocalis.workbench.CheckWords;
 import vocalis.workbench.Edits;
 import vocalis.workbench.FindingWords;
 
 /** The lane's caret, in ticks, and what keys and mouse do to the strokes under it. */
 public final class LaneModel {
 
-    /** The grain of the caret. */
-    public static final long STEP = Ticks.SIXTEENTH;
+    /** Grains of the caret: parts of a whole note, coarse to fine, tuplets among them. */
+    private static final List<Integer> GRAINS = List.of(2, 4, 6, 8, 12, 16, 20, 24, 28, 32);
 
     private static final int VIBRATO_CENTS = 40;
 
@@ -45,6 +49,7 @@ public final class LaneModel {
     private final ObjectProperty<Scope> scope = new SimpleObjectProperty<>(Scope.EVERY_PASS);
     private final ObjectProperty<OptionalLong> mark =
             new SimpleObjectProperty<>(OptionalLong.empty());
+    private final LongProperty grain = new SimpleLongProperty(Ticks.SIXTEENTH);
     private Stretch clipboard;
 
     LaneModel(WriteModel model) {
@@ -65,6 +70,35 @@ public final class LaneModel {
         return mark;
     }
 
+    /** The grain of the caret in ticks. */
+    public LongProperty grainProperty() {
+        return grain;
+    }
+
+    /** A finer grain, or a coarser one. */
+    public void refine(int by) {
+        int now = GRAINS.indexOf((int) (Ticks.WHOLE / grain.get()));
+        int next = Math.max(0, Math.min(GRAINS.size() - 1, now + by));
+        grain.set(Ticks.WHOLE / GRAINS.get(next));
+        model.say("Steps of " + grainInWords() + ".");
+    }
+
+    /** What a step is. */
+    public String grainInWords() {
+        return switch ((int) (Ticks.WHOLE / grain.get())) {
+            case 2 -> "half notes";
+            case 4 -> "quarters";
+            case 6 -> "quarter triplets";
+            case 8 -> "eighths";
+            case 12 -> "eighth triplets";
+            case 16 -> "sixteenths";
+            case 20 -> "fifths of a quarter";
+            case 24 -> "sixteenth triplets";
+            case 28 -> "sevenths of a quarter";
+            default -> "thirty-seconds";
+        };
+    }
+
     /** Changes between every pass and this pass alone. */
     public void toggleScope() {
         scope.set(scope.get() == Scope.EVERY_PASS ? Scope.THIS_PASS : Scope.EVERY_PASS);
@@ -78,7 +112,7 @@ public final class LaneModel {
     void stayInside() {
         long last = Math.max(0, now().length() - 1);
         if (caret.get() > last) {
-            caret.set(last / STEP * STEP);
+            caret.set(last / grain.get() * grain.get());
         }
         if (mark.get().isPresent() && mark.get().getAsLong() > now().length()) {
             mark.set(OptionalLong.empty());
@@ -121,7 +155,7 @@ public final class LaneModel {
         int bar = meters.bar(at);
         TreeSet<Long> stops = new TreeSet<>();
         for (int b = Math.max(bar - 1, meters.pickup() > 0 ? -1 : 0); b <= bar + 1; b++) {
-            for (long t = meters.start(b); t < meters.end(b); t += STEP) {
+            for (long t = meters.start(b); t < meters.end(b); t += grain.get()) {
                 stops.add(t);
             }
         }
@@ -215,7 +249,7 @@ public final class LaneModel {
 
     private long to() {
         long m = mark.get().orElse(caret.get());
-        return Math.max(m, caret.get()) + STEP;
+        return Math.max(m, caret.get()) + grain.get();
     }
 
     /** Takes up what is marked, or the bar under the caret: strokes with their touches. */
@@ -289,7 +323,7 @@ public final class LaneModel {
     /** Lengthens (shortens) the stroke by steps; it stops at the next stroke and the figure. */
     public void lengthenStroke(int steps) {
         change(
-                e -> e.lasting(Math.max(STEP, e.length() + steps * STEP)),
+                e -> e.lasting(Math.max(grain.get(), e.length() + steps * grain.get())),
                 steps > 0 ? "lengthen stroke" : "shorten stroke");
     }
 
@@ -454,6 +488,88 @@ public final class LaneModel {
         onsetAtCaret()
                 .flatMap(Onset::origin)
                 .ifPresent(o -> model.apply(Edits.plain(o.figure(), o.event(), o.pass())));
+    }
+
+    /** Gives what is played under the caret a figure of its own. */
+    public void ownFigure() {
+        if (model.apply(Edits.pattern("a figure of its own", r -> Figures.own(r, caret.get())))) {
+            model.say("A figure of its own from here to its end: the other passes stay.");
+        }
+    }
+
+    /** Makes the figure under the caret longer or shorter by steps. */
+    public void lengthenFigure(int steps) {
+        long by = steps * grain.get();
+        model.apply(
+                Edits.pattern(
+                        "length of the figure",
+                        "figure-length",
+                        r -> Figures.lengthen(r, caret.get(), by)));
+        tellLanding();
+    }
+
+    /** Turns the figure under the caret around itself by steps. */
+    public void rotate(int steps) {
+        long by = steps * grain.get();
+        model.apply(Edits.pattern("turn the figure", r -> Figures.rotate(r, caret.get(), by)));
+    }
+
+    /** Lets the whole pattern come later (earlier) by steps. */
+    public void displace(int steps) {
+        long by = steps * grain.get();
+        model.apply(
+                Edits.pattern("displace the pattern", "displace", r -> Figures.displace(r, by)));
+        tellLanding();
+    }
+
+    /** The next rule of where figures start again. */
+    public void nextRestart() {
+        model.apply(Edits.pattern("where figures start again", Figures::nextRestart));
+        model.say(
+                switch (now().pattern().restart()) {
+                    case RUNS_ON -> "Figures run on until they come round.";
+                    case BAR -> "Figures start again at every bar.";
+                    case ROOT -> "Figures start again at every root.";
+                    case SECTION -> "Figures start again at every section.";
+                });
+    }
+
+    private void tellLanding() {
+        model.say(CheckWords.landing(now()));
+    }
+
+    /** Puts silence here: what sounds is cut, nothing else is struck. */
+    public void rest() {
+        Rest rest = new Rest(0, 0, grain.get());
+        model.apply(Edits.putEvent(caret.get(), rest, scope.get()));
+    }
+
+    /** Ties the event under the caret to the one before it, or strikes it again. */
+    public void toggleTie() {
+        boolean on = eventAtCaret().map(e -> !e.tied()).orElse(true);
+        change(e -> e.tied(on), "tie");
+    }
+
+    /** The next way that strokes go: by turns, down, up. */
+    public void cycleDirection() {
+        changeStroke(
+                s -> {
+                    Direction[] all = Direction.values();
+                    return s.going(all[(s.direction().ordinal() + 1) % all.length]);
+                },
+                "direction");
+    }
+
+    /** Softer or harder: ghosted, soft, plain, accented. */
+    public void cycleDynamics(int by) {
+        change(
+                e -> {
+                    Dynamics now = e instanceof Stroke s ? s.dynamics() : ((LineNote) e).dynamics();
+                    Dynamics[] all = Dynamics.values();
+                    Dynamics to = all[Math.max(0, Math.min(all.length - 1, now.ordinal() + by))];
+                    return e instanceof Stroke s ? s.with(to) : ((LineNote) e).with(to);
+                },
+                by > 0 ? "harder" : "softer");
     }
 
     /** What the figure under the caret is and where edits hold, in words. */

@@ -73,6 +73,7 @@ public final class WriteModel implements Session, AutoCloseable {
     private final CardOffer offer;
     private final Hearing hearing;
     private final LaneModel lane;
+    private final TypingModel typing;
     private final ChordEdits chords;
     private final GainModel gain;
     private Key shownKey;
@@ -91,6 +92,7 @@ public final class WriteModel implements Session, AutoCloseable {
         session = workspace.session();
         view = new ViewModel(derived().riff());
         lane = new LaneModel(this);
+        typing = new TypingModel(this, lane);
         chords = new ChordEdits(this);
         gain = new GainModel(this);
         offer = new CardOffer(this, this::offered);
@@ -214,6 +216,11 @@ public final class WriteModel implements Session, AutoCloseable {
     /** Which stretch of the riff is on the screen. */
     public ViewModel view() {
         return view;
+    }
+
+    /** Writing in the lane. */
+    public TypingModel typing() {
+        return typing;
     }
 
     /** The lane's caret and what it does to strokes. */

@@ -5,6 +5,8 @@ public enum Zone {
     GROUND,
     BAND,
     LANE,
+    /** The lane, where digits and letters are written as notes and strokes. */
+    TYPING,
     CARDS,
     NECK
 }

@@ -20,6 +20,7 @@ public final class HelpSheet {
             Map.of(
                     Zone.BAND, "Chords",
                     Zone.LANE, "Lane",
+                    Zone.TYPING, "Writing in the lane (L)",
                     Zone.CARDS, "Voicings",
                     Zone.NECK, "Neck");
 
@@ -98,7 +99,7 @@ public final class HelpSheet {
         row(grid, "H held", "hear what the caret is on, until released");
         row(grid, "M held", "on the neck: with the silenced string let ring");
         columns.getChildren().add(held);
-        for (Zone z : List.of(Zone.BAND, Zone.LANE, Zone.CARDS, Zone.NECK)) {
+        for (Zone z : List.of(Zone.BAND, Zone.LANE, Zone.TYPING, Zone.CARDS, Zone.NECK)) {
             columns.getChildren()
                     .add(
                             list(

@@ -101,7 +101,13 @@ public final class WritePane extends BorderPane {
         model.zoneProperty().addListener(o -> focusZone());
         model.saidProperty().addListener(o -> message.setText(model.saidProperty().get()));
         follow(band, Zone.BAND);
-        follow(lane, Zone.LANE);
+        lane.focusedProperty()
+                .addListener(
+                        o -> {
+                            if (lane.isFocused() && model.zoneProperty().get() != Zone.TYPING) {
+                                model.zoneProperty().set(Zone.LANE);
+                            }
+                        });
         follow(cards, Zone.CARDS);
         follow(neck, Zone.NECK);
         band.menu(this::chordMenu);
@@ -229,7 +235,7 @@ public final class WritePane extends BorderPane {
         Node target =
                 switch (model.zoneProperty().get()) {
                     case BAND -> band;
-                    case LANE -> lane;
+                    case LANE, TYPING -> lane;
                     case CARDS -> cards;
                     case NECK -> neck;
                     case GROUND -> null;
@@ -249,7 +255,7 @@ public final class WritePane extends BorderPane {
     private Node placeNode() {
         return switch (model.zoneProperty().get()) {
             case BAND -> band;
-            case LANE -> lane;
+            case LANE, TYPING -> lane;
             case CARDS -> cards;
             case NECK -> neck;
             case GROUND -> getScene().getFocusOwner();
@@ -265,7 +271,7 @@ public final class WritePane extends BorderPane {
             }
             model.lane().markProperty().set(java.util.OptionalLong.empty());
             model.chords().markProperty().set(-1);
-            go(Zone.BAND);
+            go(model.zoneProperty().get() == Zone.TYPING ? Zone.LANE : Zone.BAND);
         }
 
         @Override
@@ -369,7 +375,8 @@ public final class WritePane extends BorderPane {
         @Override
         public void place(int direction) {
             Zone[] order = {Zone.BAND, Zone.LANE, Zone.CARDS, Zone.NECK, Zone.GROUND};
-            int now = List.of(order).indexOf(model.zoneProperty().get());
+            Zone zone = model.zoneProperty().get();
+            int now = List.of(order).indexOf(zone == Zone.TYPING ? Zone.LANE : zone);
             model.zoneProperty().set(order[Math.floorMod(now + direction, order.length)]);
         }
     }

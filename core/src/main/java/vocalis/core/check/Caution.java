@@ -1,0 +1,66 @@
+package vocalis.core.check;
+
+import java.util.List;
+import vocalis.core.riff.Finding;
+
+/** Something in a riff that a player would stumble over. Words are made where it is shown. */
+public sealed interface Caution {
+
+    /** Index of the chord that it concerns. */
+    int chord();
+
+    /** Ticks from the start of the riff. */
+    long at();
+
+    /** What is not played as it is written. */
+    record NotPlayed(long at, Finding finding) implements Caution {
+        @Override
+        public int chord() {
+            return finding.chord();
+        }
+    }
+
+    /** No hand of the set size holds the shape. */
+    record OutOfReach(int chord, long at) implements Caution {}
+
+    /**
+     * The fingers reach past what is comfortable.
+     *
+     * @param mm how far
+     * @param comfortableMm how far is
+     */
+    record WideReach(int chord, long at, double mm, double comfortableMm) implements Caution {}
+
+    /**
+     * The hand has to travel far in little time.
+     *
+     * @param at where the next chord begins, or the end of the loop for the seam
+     * @param mm how far
+     * @param seconds in how much time
+     * @param seam whether it leads back to the beginning
+     */
+    record HardChange(int chord, long at, double mm, double seconds, boolean seam)
+            implements Caution {}
+
+    /**
+     * Strings that nothing silences while the chord is struck.
+     *
+     * @param strings string indices, 0 is the lowest
+     */
+    record Unsilenced(int chord, long at, List<Integer> strings) implements Caution {
+        public Unsilenced {
+            strings = List.copyOf(strings);
+        }
+    }
+
+    /** Nothing pulls from the last chord to the first: the loop stands still at its seam. */
+    record StillSeam(int chord, long at) implements Caution {}
+
+    /**
+     * A figure that runs on is cut where the loop comes round.
+     *
+     * @param bars after how many bars it would come round by itself
+     * @param meets whether it meets the one again before
+     */
+    record Cut(int chord, long at, long bars, boolean meets) implements Caution {}
+}

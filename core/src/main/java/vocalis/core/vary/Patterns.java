@@ -1,0 +1,260 @@
+package vocalis.core.vary;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Anchor;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Event;
+import vocalis.core.riff.EventOverride;
+import vocalis.core.riff.Figure;
+import vocalis.core.riff.LineNote;
+import vocalis.core.riff.LinePitch;
+import vocalis.core.riff.Lines;
+import vocalis.core.riff.Pass;
+import vocalis.core.riff.Pattern;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Root;
+import vocalis.core.riff.Scope;
+import vocalis.core.riff.Stroke;
+import vocalis.core.riff.Strokes;
+import vocalis.core.riff.Touch;
+import vocalis.core.riff.Touches;
+import vocalis.core.score.Manner;
+import vocalis.core.score.Onset;
+import vocalis.core.score.ScoreNote;
+import vocalis.core.theory.Key;
+
+/** Moves that play the same chords otherwise. */
+final class Patterns {
+
+    private static final int[] CLIMB = {1, 2, 3, 5};
+    private static final int[] FILL = {7, 5, 4, 3};
+
+    private Patterns() {}
+
+    private static Riff everyFigure(Riff riff, UnaryOperator<Event> change) {
+        Pattern p = riff.pattern();
+        List<Figure> figures = new ArrayList<>();
+        for (Figure f : p.figures()) {
+            figures.add(f.playing(f.events().stream().map(change).toList()));
+        }
+        List<EventOverride> overrides = new ArrayList<>();
+        for (EventOverride o : p.overrides()) {
+            overrides.add(new EventOverride(o.figure(), o.pass(), change.apply(o.event())));
+        }
+        return riff.withPattern(
+                new Pattern(figures, p.order(), p.offset(), p.restart(), overrides));
+    }
+
+    /** What rang under the palm, what was muted ringing. */
+    static Riff ringingOrMuted(Riff riff) {
+        return everyFigure(
+                riff,
+                e ->
+                        e instanceof Stroke s && s.manner() != Manner.DEAD
+                                ? s.played(s.muted() ? Manner.PLAIN : Manner.PALM)
+                                : e);
+    }
+
+    /** An eighth late. */
+    static Riff displaced(Riff riff) {
+        Pattern p = riff.pattern();
+        return riff.withPattern(p.late(p.offset() + Ticks.EIGHTH));
+    }
+
+    /** Each pass of a figure plays its line a step of the scale higher, four steps around. */
+    static Riff sequenced(Riff riff) {
+        Riff out = riff;
+        java.util.Map<String, Integer> played = new java.util.HashMap<>();
+        for (Pass pass : riff.passes()) {
+            int nth = played.merge(pass.figure().id(), 1, Integer::sum) - 1;
+            for (Event e : pass.events()) {
+                if (e instanceof LineNote n && nth % 4 > 0) {
+                    LinePitch up = Lines.stepped(riff.ground(), n.pitch(), nth % 4);
+                    out =
+                            Strokes.change(
+                                    out,
+                                    pass.start() + e.at(),
+                                    x -> n.sounding(up),
+                                    Scope.THIS_PASS);
+                }
+            }
+        }
+        return out;
+    }
+
+    /** The line of every figure turned upside down about its first note. */
+    static Riff mirrored(Riff riff) {
+        Pattern p = riff.pattern();
+        List<Figure> figures = new ArrayList<>();
+        for (Figure f : p.figures()) {
+            Optional<LinePitch.Degree> first =
+                    f.events().stream()
+                            .filter(
+                                    e ->
+                                            e instanceof LineNote n
+                                                    && n.pitch() instanceof LinePitch.Degree)
+                            .map(e -> (LinePitch.Degree) ((LineNote) e).pitch())
+                            .findFirst();
+            figures.add(
+                    first.isEmpty()
+                            ? f
+                            : f.playing(
+                                    f.events().stream()
+                                            .map(e -> mirrored(riff, e, first.get()))
+                                            .toList()));
+        }
+        return riff.withPattern(
+                new Pattern(figures, p.order(), p.offset(), p.restart(), p.overrides()));
+    }
+
+    private static Event mirrored(Riff riff, Event e, LinePitch.Degree about) {
+        if (!(e instanceof LineNote n) || !(n.pitch() instanceof LinePitch.Degree d)) {
+            return e;
+        }
+        int notes = Math.min(7, riff.ground().key().mode().size());
+        int up = (d.octave() - about.octave()) * notes + d.degree() - about.degree();
+        return n.sounding(Lines.stepped(riff.ground(), about, -up));
+    }
+
+    private static Anchor top(Onset o, boolean everyPass) {
+        return new Anchor(
+                o.origin().orElseThrow().figure(),
+                o.origin().orElseThrow().event(),
+                everyPass ? Optional.empty() : Optional.of(o.origin().orElseThrow().pass()),
+                new Anchor.Voice.FromTop(0));
+    }
+
+    private static ScoreNote highest(Onset o, Fretboard board) {
+        ScoreNote top = o.notes().get(0);
+        for (ScoreNote n : o.notes()) {
+            top = board.midi(n.string(), n.fret()) > board.midi(top.string(), top.fret()) ? n : top;
+        }
+        return top;
+    }
+
+    /** The first stroke of each chord: its top note hammered on from the scale note below. */
+    static Riff hammeredInto(Riff riff, Derived derived) {
+        Fretboard board = riff.ground().board();
+        Key key = riff.ground().key();
+        Riff out = riff;
+        int last = -1;
+        for (Onset o : derived.score().onsets()) {
+            int chord = derived.score().harmonyAt(o.at());
+            if (chord == last || o.origin().isEmpty() || o.muted()) {
+                continue;
+            }
+            last = chord;
+            ScoreNote top = highest(o, board);
+            int below = key.contains(board.midi(top.string(), top.fret()) - 1) ? 1 : 2;
+            if (top.fret() > below && top.techniques().isEmpty()) {
+                Anchor a = top(o, false);
+                long soon = Math.min(o.length() / 2, Ticks.SIXTEENTH);
+                out = Touches.put(out, new Touch.Moved(a, -below));
+                out = Touches.put(out, new Touch.Legato(a, List.of(new Touch.Step(below, soon))));
+            }
+        }
+        return out;
+    }
+
+    /** The last stroke of each chord: its top note pulled off to the open string. */
+    static Riff pulledToOpen(Riff riff, Derived derived) {
+        Fretboard board = riff.ground().board();
+        Key key = riff.ground().key();
+        Riff out = riff;
+        List<Onset> all = derived.score().onsets();
+        for (int i = 0; i < all.size(); i++) {
+            Onset o = all.get(i);
+            int chord = derived.score().harmonyAt(o.at());
+            boolean ends =
+                    i + 1 == all.size() || derived.score().harmonyAt(all.get(i + 1).at()) != chord;
+            ScoreNote top = highest(o, board);
+            boolean fits = key.contains(board.midi(top.string(), 0));
+            if (ends
+                    && fits
+                    && o.origin().isPresent()
+                    && !o.muted()
+                    && top.fret() > 0
+                    && top.techniques().isEmpty()) {
+                Touch.Step off = new Touch.Step(-top.fret(), o.length() / 2);
+                out = Touches.put(out, new Touch.Legato(top(o, false), List.of(off)));
+            }
+        }
+        return out;
+    }
+
+    private static LinePitch.Degree ofKey(Riff riff, int pitchClass, int octave) {
+        Root r = Root.of(riff.ground().key(), pitchClass);
+        return new LinePitch.Degree(
+                LinePitch.Above.KEY, r.step(), Math.max(-2, Math.min(2, r.alter())), octave);
+    }
+
+    private static Riff note(Riff riff, long at, long length, LinePitch pitch) {
+        return Strokes.put(riff, at, new LineNote(0, 0, length, pitch), Scope.THIS_PASS);
+    }
+
+    /** Two notes of the scale that lead from each root to the next, in the last beat before it. */
+    static Riff walkedBass(Riff riff) {
+        Key key = riff.ground().key();
+        Riff out = riff;
+        int n = riff.roots().size();
+        long[] starts = riff.starts();
+        for (int i = 0; i < n; i++) {
+            int from = riff.roots().get(i).root().pitchClass(key);
+            Root to = riff.roots().get((i + 1) % n).root();
+            boolean room = riff.roots().get(i).length() >= 2 * Ticks.QUARTER;
+            if (!room || to.pitchClass(key) == from) {
+                continue;
+            }
+            int way = Math.floorMod(to.pitchClass(key) - from, 12) <= 6 ? -1 : 1;
+            Root near = to.step(key, way);
+            Root far = near.step(key, way);
+            long at = starts[i + 1] - Ticks.QUARTER;
+            int octave = 0;
+            out = note(out, at, Ticks.EIGHTH, ofKey(riff, far.pitchClass(key), octave));
+            out =
+                    note(
+                            out,
+                            at + Ticks.EIGHTH,
+                            Ticks.EIGHTH,
+                            ofKey(riff, near.pitchClass(key), octave));
+        }
+        return out;
+    }
+
+    /** A line that climbs over the chord in its second half. */
+    static Riff climbingLine(Riff riff, int chord) {
+        long length = riff.roots().get(chord).length();
+        long step = length / 2 / CLIMB.length / Ticks.SIXTEENTH * Ticks.SIXTEENTH;
+        if (step < Ticks.SIXTEENTH) {
+            return riff;
+        }
+        Riff out = riff;
+        long at = riff.start(chord) + length - CLIMB.length * step;
+        for (int degree : CLIMB) {
+            LinePitch p = new LinePitch.Degree(LinePitch.Above.ROOT, degree, 0, 1);
+            out = note(out, at, step, p);
+            at += step;
+        }
+        return out;
+    }
+
+    /** Notes of the minor or major five-note scale down to the tonic in the last half bar. */
+    static Riff pentatonicFill(Riff riff) {
+        long bar = riff.meters().meter(riff.bars() - 1).barTicks();
+        long step = bar / 2 / FILL.length;
+        boolean minor = riff.ground().key().contains(riff.ground().key().tonic().pitchClass() + 3);
+        Riff out = riff;
+        long at = riff.length() - FILL.length * step;
+        for (int degree : FILL) {
+            int of = degree == 7 && !minor ? 6 : degree == 4 && !minor ? 2 : degree;
+            out = note(out, at, step, new LinePitch.Degree(LinePitch.Above.KEY, of, 0, 1));
+            at += step;
+        }
+        return out;
+    }
+}

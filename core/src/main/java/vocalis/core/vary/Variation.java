@@ -1,0 +1,62 @@
+package vocalis.core.vary;
+
+import java.util.Optional;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Riff;
+
+/**
+ * A named move that makes another riff of one. Words for it are made where it is shown.
+ *
+ * <p>Each is a function of the riff and what it comes to; where a riff gives it nothing to work on
+ * it makes none.
+ */
+public enum Variation {
+    SWAP((r, d, c) -> Orders.swapped(r, c)),
+    REVERSE((r, d, c) -> Orders.reversed(r)),
+    NEW_LAST_REPEAT((r, d, c) -> Orders.newLastRepeat(r)),
+    OTHER_END((r, d, c) -> Orders.otherEnd(r)),
+    TWELVE_BARS((r, d, c) -> Orders.twelveBars(r, c)),
+    TRITONE_SUBSTITUTE((r, d, c) -> Orders.tritone(r, c)),
+    OCTAVE_ON_REPEAT((r, d, c) -> Voices.octaveOnRepeat(r, d)),
+    NEXT_TREATMENT((r, d, c) -> Voices.nextTreatment(r, c)),
+    FIFTH_IN_BASS((r, d, c) -> Voices.fifthInBass(r)),
+    HELD_BASS((r, d, c) -> Voices.heldBass(r)),
+    THINNED((r, d, c) -> Voices.thinned(r, d)),
+    RESOLVED_FOURTH((r, d, c) -> Voices.resolvedFourth(r, c)),
+    RINGING_OR_MUTED((r, d, c) -> Patterns.ringingOrMuted(r)),
+    DISPLACED((r, d, c) -> Patterns.displaced(r)),
+    SEQUENCED((r, d, c) -> Patterns.sequenced(r)),
+    MIRRORED((r, d, c) -> Patterns.mirrored(r)),
+    HAMMERED_INTO((r, d, c) -> Patterns.hammeredInto(r, d)),
+    PULLED_TO_OPEN((r, d, c) -> Patterns.pulledToOpen(r, d)),
+    WALKED_BASS((r, d, c) -> Patterns.walkedBass(r)),
+    CLIMBING_LINE((r, d, c) -> Patterns.climbingLine(r, c)),
+    PENTATONIC_FILL((r, d, c) -> Patterns.pentatonicFill(r));
+
+    private interface Move {
+        Riff make(Riff riff, Derived derived, int chord);
+    }
+
+    private final Move move;
+
+    Variation(Move move) {
+        this.move = move;
+    }
+
+    /**
+     * The riff varied.
+     *
+     * @param derived what the riff comes to
+     * @param chord the chord under the caret, for moves that work on one
+     * @return empty where it would change nothing or the riff gives it nothing to work on
+     */
+    public Optional<Riff> of(Derived derived, int chord) {
+        Riff riff = derived.riff();
+        try {
+            Riff made = move.make(riff, derived, Math.min(chord, riff.roots().size() - 1));
+            return made.equals(riff) ? Optional.empty() : Optional.of(made);
+        } catch (IllegalArgumentException beyondTheLimits) {
+            return Optional.empty();
+        }
+    }
+}

@@ -1,0 +1,164 @@
+package vocalis.core.riff;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.theory.Key;
+
+/** Roots as they are typed, lines that are moved, figures that are turned and made their own. */
+class WritingTest {
+
+    private static final Key A_MINOR = Key.parse("A minor");
+
+    @ParameterizedTest
+    @CsvSource({
+        "a f c g, 9 5 0 7",
+        "A F C G, 9 5 0 7",
+        "1 6 3 7, 9 5 0 7",
+        "b bb b6 #4 eb, 11 10 4 3 3",
+    })
+    void notesAndDegreesAreRead(String text, String wanted) {
+        List<String> got = new ArrayList<>();
+        Progression.parse(text, A_MINOR)
+                .entries()
+                .forEach(e -> got.add(String.valueOf(e.root().pitchClass(A_MINOR))));
+        assertThat(String.join(" ", got)).isEqualTo(wanted);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "h", "a 8", "a:0", "a::2", "a/", "a:1/0", "c## "})
+    void whatIsNoRootIsToldByItsPlace(String text) {
+        assertThatThrownBy(() -> Progression.parse(text, A_MINOR))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("word ");
+    }
+
+    @Test
+    void lengthsFillBarsOfTheMeter() {
+        Riff riff = Times.meter(Riffs.repeating(1, 1), Meter.parse("5/4"));
+        Riff typed = Progression.parse("a:2 f:3b g:2b/1".replace("/1", ""), A_MINOR).on(riff);
+        long bar = 5 * Ticks.QUARTER;
+        assertThat(typed.roots().stream().map(RootSpan::length))
+                .containsExactly(2 * bar, 3 * Ticks.QUARTER, 2 * Ticks.QUARTER);
+        Riff half = Progression.parse("a:1/2 f:1/2 c/e", A_MINOR).on(Riffs.repeating(1));
+        assertThat(half.bars()).isEqualTo(2);
+        assertThat(half.treatments().get(2).bass().map(b -> b.pitchClass(A_MINOR))).hasValue(4);
+        Riff filled = Progression.parse("a:3b", A_MINOR).on(Riffs.repeating(1));
+        assertThat(filled.length()).as("the last root fills its bar").isEqualTo(Riffs.BAR);
+    }
+
+    /** What is shown to be typed over gives the same roots back. */
+    @Test
+    void typedRootsReadBack() {
+        for (int seed = 0; seed < 200; seed++) {
+            Riff riff = Riffs.random(new Random(seed));
+            Riff again = Progression.parse(Progression.of(riff), riff.ground().key()).on(riff);
+            assertThat(again.roots().stream().map(r -> r.root().pitchClass(riff.ground().key())))
+                    .isEqualTo(
+                            riff.roots().stream()
+                                    .map(r -> r.root().pitchClass(riff.ground().key()))
+                                    .toList());
+        }
+    }
+
+    /** A step up and a step down is where it was; seven steps are an octave. */
+    @Test
+    void linesMoveAlongTheScale() {
+        Ground ground = Riffs.ground("A minor");
+        LinePitch first = new LinePitch.Degree(LinePitch.Above.ROOT, 1, 0, 1);
+        LinePitch up = Lines.stepped(ground, first, 7);
+        assertThat(up).isEqualTo(Lines.octave(ground, first, 1));
+        assertThat(Lines.stepped(ground, up, -7)).isEqualTo(first);
+        assertThat(Lines.midi(ground, up, 9) - Lines.midi(ground, first, 9)).isEqualTo(12);
+        int sharp = Lines.midi(ground, Lines.altered(ground, first, 1), 9);
+        assertThat(sharp).isEqualTo(Lines.midi(ground, first, 9) + 1);
+    }
+
+    /** The same note lies five frets lower on the next string of a fourth (common practice). */
+    @Test
+    void aNoteLiesOnTheNextString() {
+        Ground ground = Riffs.ground("A minor");
+        LinePitch.Place place = new LinePitch.Place(0, 7);
+        LinePitch.Place next = Lines.onString(ground, place, 1);
+        assertThat(next).isEqualTo(new LinePitch.Place(1, 2));
+        assertThat(Lines.onString(ground, next, 1)).as("it has none there").isEqualTo(next);
+    }
+
+    /** One pass becomes a figure of its own: what is played stays, and edits hold there alone. */
+    @Test
+    void aFigureOfItsOwnPlaysTheSame() {
+        for (int seed = 0; seed < 300; seed++) {
+            Random random = new Random(seed);
+            Riff riff = Riffs.random(random);
+            if (riff.pattern().restart() != Restart.RUNS_ON) {
+                continue;
+            }
+            long tick = (long) (random.nextDouble() * riff.length());
+            Riff own = Figures.own(riff, tick);
+            assertThat(played(own)).as("seed %d", seed).isEqualTo(played(riff));
+            assertThat(own.touches().size()).isGreaterThanOrEqualTo(riff.touches().size());
+        }
+        Riff riff = Figures.own(Riffs.repeating(1, 1, 1), Riffs.BAR);
+        Riff changed = Strokes.remove(riff, Riffs.BAR, Scope.EVERY_PASS);
+        assertThat(Strokes.at(changed, 0)).isPresent();
+        assertThat(Strokes.at(changed, Riffs.BAR)).isEmpty();
+        assertThat(Strokes.at(changed, 2 * Riffs.BAR)).isPresent();
+    }
+
+    private static List<String> played(Riff riff) {
+        List<String> all = new ArrayList<>();
+        for (Pass p : riff.passes()) {
+            for (Event e : p.events()) {
+                long touches =
+                        riff.touches().stream()
+                                .filter(t -> t.anchor().holds(p.figure().id(), e.id(), p.index()))
+                                .count();
+                all.add((p.start() + e.at()) + " " + e.numbered(0).beginning(0) + " " + touches);
+            }
+        }
+        return all;
+    }
+
+    @Test
+    void aFigureTurnsAroundItself() {
+        Riff riff = Riffs.repeating(1, 1);
+        Riff turned = riff;
+        for (int i = 0; i < 4; i++) {
+            turned = Figures.rotate(turned, 0, Ticks.QUARTER);
+        }
+        assertThat(turned).isEqualTo(riff);
+        assertThat(Strokes.at(Figures.rotate(riff, 0, Ticks.QUARTER), Ticks.QUARTER))
+                .get()
+                .isInstanceOfSatisfying(Stroke.class, s -> assertThat(s.accented()).isTrue());
+    }
+
+    /** A longer figure drifts; its events keep their places in it. */
+    @Test
+    void aLongerFigureDriftsAgainstTheBar() {
+        Riff riff = Figures.lengthen(Riffs.repeating(1, 1), 0, Ticks.QUARTER);
+        assertThat(riff.pattern().cycle()).isEqualTo(5 * Ticks.QUARTER);
+        assertThat(riff.passes().get(1).start()).isEqualTo(5 * Ticks.QUARTER);
+        Riff displaced = Figures.displace(riff, Ticks.EIGHTH);
+        assertThat(displaced.passes().stream().map(Pass::start)).contains(Ticks.EIGHTH);
+        assertThat(Figures.displace(displaced, -Ticks.EIGHTH)).isEqualTo(riff);
+    }
+
+    @Test
+    void figuresThatStartAgainHaveNoPassOfTheirOwn() {
+        Riff riff = Figures.nextRestart(Riffs.repeating(1, 1));
+        assertThatThrownBy(() -> Figures.own(riff, 0))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("run on");
+        assertThat(Optional.of(riff.pattern().restart())).hasValue(Restart.BAR);
+    }
+}

@@ -1,0 +1,229 @@
+package vocalis.core.vary;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Hand;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Deriver;
+import vocalis.core.riff.Finding;
+import vocalis.core.riff.LineNote;
+import vocalis.core.riff.LinePitch;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Riffs;
+import vocalis.core.riff.Root;
+import vocalis.core.riff.RootSpan;
+import vocalis.core.riff.Scope;
+import vocalis.core.riff.Strokes;
+import vocalis.core.riff.Touch;
+import vocalis.core.score.Onset;
+
+/** The named moves that make another riff of one. */
+class VariationTest {
+
+    private static final Deriver DERIVER = new Deriver(new Catalogue());
+
+    private static Derived derived(Riff riff) {
+        return DERIVER.derive(riff, Hand.MEDIUM);
+    }
+
+    private static Riff varied(Variation v, Riff riff, int chord) {
+        return v.of(derived(riff), chord).orElseThrow();
+    }
+
+    private static List<Integer> roots(Riff r) {
+        return r.roots().stream().map(s -> s.root().step()).toList();
+    }
+
+    /** A riff with a line of four notes in its first bar. */
+    private static Riff withLine() {
+        Riff riff = Riffs.repeating(1, 4, 6, 5);
+        for (int i = 0; i < 4; i++) {
+            LinePitch p = new LinePitch.Degree(LinePitch.Above.KEY, i + 1, 0, 1);
+            riff =
+                    Strokes.put(
+                            riff,
+                            i * Ticks.QUARTER,
+                            new LineNote(0, 0, Ticks.EIGHTH, p),
+                            Scope.EVERY_PASS);
+        }
+        return riff;
+    }
+
+    /**
+     * On random riffs every move gives another riff that can be derived, or none; and no touch is
+     * lost: each one of the riff's is played by the new one or told of.
+     */
+    @ParameterizedTest
+    @EnumSource(Variation.class)
+    void noMoveBreaksARiffOrLosesATouch(Variation v) {
+        int made = 0;
+        for (int seed = 0; seed < 60; seed++) {
+            Riff riff = seed % 3 == 0 ? withLine() : Riffs.random(new Random(seed));
+            Derived before = derived(riff);
+            Optional<Riff> after = v.of(before, seed % riff.roots().size());
+            if (after.isEmpty()) {
+                continue;
+            }
+            made++;
+            assertThat(after.get()).isNotEqualTo(riff);
+            Derived now = derived(after.get());
+            Set<String> kinds = new HashSet<>();
+            after.get().touches().forEach(t -> kinds.add(kind(t)));
+            for (Finding f : now.findings()) {
+                if (f instanceof Finding.TouchUnplaced t) {
+                    kinds.add(kind(t.touch()));
+                }
+            }
+            for (Touch t : riff.touches()) {
+                assertThat(kinds).as("%s, seed %d", v, seed).contains(kind(t));
+            }
+        }
+        assertThat(made).as("riffs that %s changes", v).isPositive();
+    }
+
+    private static String kind(Touch t) {
+        return t.getClass().getSimpleName() + t.anchor().voice() + t.after();
+    }
+
+    @Test
+    void rootsAreSwappedReversedAndRepeated() {
+        Riff riff = Riffs.repeating(1, 4, 6, 5);
+        assertThat(roots(varied(Variation.SWAP, riff, 1))).containsExactly(1, 6, 4, 5);
+        assertThat(roots(varied(Variation.REVERSE, riff, 0))).containsExactly(5, 6, 4, 1);
+        List<Integer> twice = roots(varied(Variation.NEW_LAST_REPEAT, riff, 0));
+        assertThat(twice.subList(0, 7)).containsExactly(1, 4, 6, 5, 1, 4, 6);
+        assertThat(twice.get(7)).isNotEqualTo(5);
+    }
+
+    /** Common practice: the form of twelve bars, its turnaround on the fifth. */
+    @Test
+    void twelveBarsAreTwelveBars() {
+        Riff twelve = varied(Variation.TWELVE_BARS, Riffs.repeating(1), 0);
+        assertThat(twelve.bars()).isEqualTo(12);
+        assertThat(roots(twelve)).containsExactly(1, 1, 1, 1, 4, 4, 1, 1, 5, 4, 1, 5);
+    }
+
+    /** In A minor a fifth leads home best, and the chord before it does not matter much. */
+    @Test
+    void anotherEndLeadsHome() {
+        Riff ended = varied(Variation.OTHER_END, Riffs.repeating(1, 4, 6, 6), 0);
+        assertThat(roots(ended).get(3)).isEqualTo(5);
+        Set<RootSpan> ends = new HashSet<>();
+        Endings.of(Riffs.repeating(1, 4, 6, 6)).forEach(r -> ends.add(r.roots().get(3)));
+        assertThat(ends).hasSize(3);
+    }
+
+    @Test
+    void theTritoneSubstituteLiesSixSemitonesAway() {
+        Riff riff = Riffs.repeating(1, 5);
+        Root away = varied(Variation.TRITONE_SUBSTITUTE, riff, 1).roots().get(1).root();
+        assertThat(away.pitchClass(riff.ground().key())).isEqualTo((4 + 6) % 12);
+    }
+
+    /** The same shapes twelve frets up sound an octave higher. */
+    @Test
+    void theRepeatSoundsAnOctaveHigher() {
+        Riff riff = Riffs.repeating(6, 3);
+        Derived before = derived(riff);
+        Optional<Riff> up = Variation.OCTAVE_ON_REPEAT.of(before, 0);
+        assertThat(up).isPresent();
+        Derived after = derived(up.get());
+        for (int i = 0; i < 2; i++) {
+            List<Integer> low = before.chords().get(i).candidate().voicing().midi();
+            List<Integer> high = after.chords().get(2 + i).candidate().voicing().midi();
+            assertThat(high).isEqualTo(low.stream().map(m -> m + 12).toList());
+        }
+    }
+
+    @Test
+    void mirroringTwiceGivesTheLineBack() {
+        Riff riff = withLine();
+        Riff once = varied(Variation.MIRRORED, riff, 0);
+        assertThat(degrees(once)).containsExactly(8, 7, 6, 5);
+        assertThat(varied(Variation.MIRRORED, once, 0)).isEqualTo(riff);
+    }
+
+    @Test
+    void aSequenceClimbsWithEveryPass() {
+        List<List<Integer>> passes = new ArrayList<>();
+        Riff riff = varied(Variation.SEQUENCED, withLine(), 0);
+        riff.passes()
+                .forEach(
+                        p ->
+                                passes.add(
+                                        p.events().stream()
+                                                .filter(LineNote.class::isInstance)
+                                                .map(e -> step((LineNote) e))
+                                                .toList()));
+        assertThat(passes.get(0)).containsExactly(8, 9, 10, 11);
+        assertThat(passes.get(1)).containsExactly(9, 10, 11, 12);
+        assertThat(passes.get(3)).containsExactly(11, 12, 13, 14);
+    }
+
+    private static List<Integer> degrees(Riff riff) {
+        return riff.pattern().figures().get(0).events().stream()
+                .filter(LineNote.class::isInstance)
+                .map(e -> step((LineNote) e))
+                .toList();
+    }
+
+    private static int step(LineNote n) {
+        LinePitch.Degree d = (LinePitch.Degree) n.pitch();
+        return 7 * d.octave() + d.degree();
+    }
+
+    /** What was muted rings and the other way round, and doing it again undoes it. */
+    @Test
+    void ringingAndMutedChangePlaces() {
+        Riff riff = Riffs.repeating(1, 4);
+        Riff other = varied(Variation.RINGING_OR_MUTED, riff, 0);
+        List<Boolean> before = derived(riff).score().onsets().stream().map(Onset::muted).toList();
+        List<Boolean> after =
+                derived(other).score().onsets().stream().map(m -> !m.muted()).toList();
+        assertThat(after).isEqualTo(before);
+    }
+
+    /** The walk arrives by step: the last note before each root lies a scale step from it. */
+    @Test
+    void theBassWalksIntoTheNextRoot() {
+        Riff walked = varied(Variation.WALKED_BASS, Riffs.repeating(1, 4, 6, 5), 0);
+        Derived d = derived(walked);
+        for (int i = 0; i + 1 < 4; i++) {
+            long end = walked.start(i + 1);
+            Onset last =
+                    d.score().onsets().stream()
+                            .filter(o -> o.end() == end)
+                            .findFirst()
+                            .orElseThrow();
+            assertThat(last.notes()).hasSize(1);
+            int midi =
+                    walked.ground()
+                            .board()
+                            .midi(last.notes().get(0).string(), last.notes().get(0).fret());
+            int root = d.chords().get(i + 1).root();
+            int way = Math.min(Math.floorMod(midi - root, 12), Math.floorMod(root - midi, 12));
+            assertThat(way).isBetween(1, 2);
+        }
+    }
+
+    /** Every suggestion is another root, each once, the fifth first where the tonic follows. */
+    @Test
+    void theFifthIsSuggestedBeforeTheTonic() {
+        Riff riff = Riffs.repeating(1, 4, 4);
+        List<NextRoot> all = NextRoot.at(riff, 2);
+        assertThat(all).hasSize(11);
+        assertThat(all.get(0).onward()).isEqualTo(NextRoot.Motion.FALLS_A_FIFTH);
+        assertThat(all.stream().map(NextRoot::root).distinct()).hasSize(11);
+    }
+}
