@@ -5,7 +5,10 @@ import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import vocalis.core.voicing.Family;
 
-/** The command line. Exit 0, or 2 for bad input with one line on standard error. */
+/**
+ * The command line. Exit 0; 1 where a check finds something; 2 for bad input with one line on
+ * standard error.
+ */
 @Command(
         name = "vocalis",
         version = "Vocalis 0.1.0",
@@ -16,7 +19,8 @@ import vocalis.core.voicing.Family;
             SeriesCommand.class,
             DronesCommand.class,
             GainCommand.class,
-            RenderCommand.class
+            RenderCommand.class,
+            CheckCommand.class
         },
         description = "Write a riff and hear what each voicing does to it.",
         footer = {"", "Without a command the window opens: ./vocalis [FILE], ./vocalis --demo."})

@@ -285,10 +285,21 @@ final class Shell {
         add(view, "names", "scale", "theme", "explain");
         Menu harmony = menu("H_armony", "compare");
         harmony.getItems().add(thinMenu());
-        add(harmony, "idle", "series", "dark", "basses", "drones", "modes", "findings");
+        add(harmony, "idle", "series", "dark", "basses", "drones", "modes");
+        Menu riff =
+                menu(
+                        "_Riff",
+                        "roots",
+                        "next-root",
+                        "type",
+                        "variations",
+                        "keep-version",
+                        "versions");
+        riff.getItems().add(new SeparatorMenuItem());
+        add(riff, "check", "findings");
         Menu sound = menu("_Sound", "tone", "along", "pure", "prove", "tune", "output", "mute");
         Menu help = menu("He_lp", "help", "explain");
-        menuBar.getMenus().setAll(file, edit, view, harmony, sound, help);
+        menuBar.getMenus().setAll(file, edit, view, riff, harmony, sound, help);
         menuBar.setId("menus");
     }
 

@@ -47,7 +47,7 @@ public final class CheckWords {
                     + (u.strings().size() == 1 ? "it" : "them")
                     + "; pick the strings one by one, or take a shape that covers them";
         } else if (c instanceof Caution.StillSeam) {
-            return "nothing pulls from here to the beginning; F3 on the last chord says what would";
+            return "nothing pulls from here to the beginning; Q on the last chord says what would";
         }
         Caution.Cut cut = (Caution.Cut) c;
         return "the pattern is cut here: by itself it comes round after "

@@ -76,6 +76,19 @@ final class Deriving {
         }
     }
 
+    /** Derives a piece that is no revision of the document, and gives what it comes to. */
+    void aside(Piece piece, Hand hand, java.util.function.Consumer<Answer> then) {
+        worker.execute(
+                () -> {
+                    try {
+                        Answer answer = derive(-1, piece, hand);
+                        home.execute(() -> then.accept(answer));
+                    } catch (RuntimeException | StackOverflowError e) {
+                        Log.failed("deriving a variation", e);
+                    }
+                });
+    }
+
     /** Derives at once, on the caller's thread. */
     synchronized Answer derive(long revision, Piece piece, Hand hand) {
         Derived first = one.derive(piece.riff(), hand);

@@ -120,11 +120,20 @@ public final class Workspace {
 
     /** All that sounding needs, as last derived. */
     public Heard heard() {
+        return heard(answer);
+    }
+
+    /** What a riff in place of the one worked on would sound like; told on this thread, later. */
+    public void preview(vocalis.core.riff.Riff riff, java.util.function.Consumer<Heard> then) {
+        deriving.aside(content.with(riff), hand, a -> then.accept(heard(a)));
+    }
+
+    private static Heard heard(Deriving.Answer a) {
         return new Heard(
-                answer.first().score(),
-                answer.second().map(Derived::score),
-                answer.piece().riff().ground(),
-                answer.piece().mix());
+                a.first().score(),
+                a.second().map(Derived::score),
+                a.piece().riff().ground(),
+                a.piece().mix());
     }
 
     /** Whether what was derived is what the document is now. */

@@ -55,6 +55,18 @@ public final class WriteCommands {
 
         void findings();
 
+        void roots();
+
+        void nextRoot();
+
+        void variations();
+
+        void versions();
+
+        void keepVersion();
+
+        void check();
+
         void place(int direction);
     }
 
@@ -474,6 +486,12 @@ public final class WriteCommands {
         look("series", "the shape along the neck, named fret by fret", "L", screen::series);
         look("dark", "dark voicings of this root: ♭5, ♭9, ♭6", "shift D", screen::dark);
         look("modes", "which keys the riff's notes fit", "K", screen::modeFinder);
+        look("roots", "type the roots of the riff", "ctrl R", screen::roots);
+        look("next-root", "what could stand here, and why", "Q", screen::nextRoot);
+        look("variations", "variations of the riff", "F7", screen::variations);
+        look("keep-version", "keep the riff as a version", "F8", screen::keepVersion);
+        look("versions", "versions kept, and three endings", "F9", screen::versions);
+        look("check", "what a player would stumble over", "ctrl G", screen::check);
         look("findings", "what could not be played as written", "G", screen::findings);
     }
 

@@ -104,6 +104,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
         paintStrings(g);
         paintMark(g);
         paintBars(g);
+        paintPasses(g);
         paintCaret(g);
         Score score = model.derived().score();
         List<Onset> onsets = score.onsets();
@@ -170,6 +171,54 @@ final class LaneSkin extends CanvasSkin<Lane> {
         stroke(g, c.line(), 1, x, top, x, geometry.y(0));
         if (a.to() == model.riff().length()) {
             stroke(g, c.line(), 3, x + 4, top - 0.5, x + 4, geometry.y(0) + 0.5);
+        }
+    }
+
+    /**
+     * Where each pass of the pattern begins, when it runs against the bars: a bracket over the
+     * strings with its number, full where it meets the one.
+     */
+    private void paintPasses(GraphicsContext g) {
+        Lane c = getSkinnable();
+        TimeAxis a = geometry.axis();
+        MeterMap meters = model.riff().meters();
+        List<Pass> all = passes();
+        boolean drifts = all.stream().anyMatch(p -> p.start() >= 0 && !meters.barLine(p.start()));
+        if (!drifts || all.size() < 2) {
+            return;
+        }
+        double y = geometry.y(geometry.strings() - 1) - 8.5;
+        double numbered = Double.NEGATIVE_INFINITY;
+        for (Pass p : all) {
+            if (!a.shows(p.from())) {
+                continue;
+            }
+            double x = Math.round(a.x(p.from())) - 5.5;
+            double end = Math.round(a.x(Math.min(p.to(), a.to()))) - 9.5;
+            boolean one = p.start() == p.from() && meters.barLine(p.start());
+            stroke(g, one ? c.ink() : c.dim(), one ? 2 : 1, x, y, x, y + 5);
+            stroke(g, c.dim(), 1, x, y, Math.max(x + 4, end), y);
+            String number = String.valueOf(p.index() + 1);
+            if (x > numbered + 10) {
+                text(
+                        g,
+                        number,
+                        x + 5,
+                        y - 6,
+                        c.smallFont(),
+                        one ? c.ink() : c.dim(),
+                        TextAlignment.LEFT);
+                numbered = x;
+            }
+            means(
+                    x - 3,
+                    y - 10,
+                    14,
+                    14,
+                    "pass "
+                            + number
+                            + " of the pattern begins "
+                            + (one ? "on the one" : "here, off the one"));
         }
     }
 
@@ -362,6 +411,9 @@ final class LaneSkin extends CanvasSkin<Lane> {
                 (typing ? model.typing().inWords() + " · " : "") + model.lane().scopeInWords();
         if (c.isFocused()) {
             double y = LaneGeometry.height(geometry.strings()) - 6;
+            double wide = width(words, c.smallFont());
+            g.setFill(c.back());
+            g.fillRect(w - 20 - wide, 0, wide + 14, 13);
             text(g, words, w - 14, 6, c.smallFont(), c.ink(), TextAlignment.RIGHT);
             means(
                     w - 20 - width(words, c.smallFont()),

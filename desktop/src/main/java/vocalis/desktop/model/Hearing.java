@@ -2,6 +2,7 @@ package vocalis.desktop.model;
 
 import java.util.Optional;
 import vocalis.core.instrument.Shape;
+import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Voicing;
 import vocalis.sound.device.Devices;
 
@@ -103,6 +104,38 @@ public final class Hearing {
         if (hearing) {
             hearing = false;
             model.player().release();
+        }
+    }
+
+    private boolean previewing;
+    private boolean startedForIt;
+
+    /** Plays the loop as another riff until {@link #endPreview}. */
+    public void preview(Riff riff) {
+        previewing = true;
+        model.workspace()
+                .preview(
+                        riff,
+                        heard -> {
+                            if (previewing) {
+                                model.player().show(heard);
+                                if (!model.player().telemetry().latest().playing()) {
+                                    startedForIt = true;
+                                    model.player().play(0);
+                                }
+                            }
+                        });
+    }
+
+    /** Plays the riff of the document again; what was started for another stops. */
+    public void endPreview() {
+        if (previewing) {
+            previewing = false;
+            if (startedForIt) {
+                startedForIt = false;
+                model.player().stop();
+            }
+            model.player().show(model.workspace().heard());
         }
     }
 }

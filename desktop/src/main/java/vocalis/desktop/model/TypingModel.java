@@ -154,15 +154,25 @@ public final class TypingModel {
 
     /** Puts an event over whatever begins while it lasts. */
     private static Riff written(Riff riff, long at, Event event, Scope where) {
+        return Strokes.put(cleared(riff, at, event.length(), where), at, event, where);
+    }
+
+    /** Lets an event last longer, over whatever begins meanwhile. */
+    private static Riff lasting(Riff riff, long at, long length, Scope where) {
+        Riff clear = cleared(riff, at, length, where);
+        return Strokes.change(clear, at, e -> e.lasting(length), where);
+    }
+
+    private static Riff cleared(Riff riff, long at, long length, Scope where) {
         Riff out = riff;
         Pass pass = riff.passAt(at);
         for (Event e : pass.events()) {
             long begins = pass.start() + e.at();
-            if (e.sounds() && begins > at && begins < at + event.length()) {
+            if (e.sounds() && begins > at && begins < at + length) {
                 out = Strokes.remove(out, begins, where);
             }
         }
-        return Strokes.put(out, at, event, where);
+        return out;
     }
 
     private void goOn(long to) {
@@ -251,7 +261,7 @@ public final class TypingModel {
     private Riff joined(
             Riff riff, long at, LineNote from, Anchor anchor, int frets, long step, Join how) {
         long length = from.length();
-        Riff longer = Strokes.change(riff, at, e -> e.lasting(length + step), scope());
+        Riff longer = lasting(riff, at, length + step, scope());
         if (how == Join.SLIDE) {
             long way = Math.min(length / 2, vocalis.core.rhythm.Ticks.SIXTEENTH);
             return Touches.put(longer, new Touch.Slide(anchor, frets, length - way, way));
@@ -309,10 +319,7 @@ public final class TypingModel {
             model.say("First write what is to go on.");
             return;
         }
-        if (model.apply(
-                Edits.pattern(
-                        "hold",
-                        r -> Strokes.change(r, at, x -> x.lasting(x.length() + step), scope())))) {
+        if (model.apply(Edits.pattern("hold", r -> lasting(r, at, e.length() + step, scope())))) {
             goOn(at + e.length() + step);
         }
     }

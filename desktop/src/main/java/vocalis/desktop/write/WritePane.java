@@ -42,6 +42,7 @@ import vocalis.desktop.sheets.ListenSheets;
 import vocalis.desktop.sheets.OutputSheet;
 import vocalis.desktop.sheets.Sheets;
 import vocalis.desktop.sheets.ToneSheet;
+import vocalis.desktop.sheets.WritingSheets;
 import vocalis.desktop.view.SheetHost;
 
 /** The Write screen: ground and transport, voice band, lane, voicings with the neck, readout. */
@@ -370,6 +371,36 @@ public final class WritePane extends BorderPane {
         @Override
         public void findings() {
             FindingsSheet.show(model, host());
+        }
+
+        @Override
+        public void roots() {
+            WritingSheets.roots(model, host());
+        }
+
+        @Override
+        public void nextRoot() {
+            WritingSheets.next(model, host());
+        }
+
+        @Override
+        public void variations() {
+            WritingSheets.variations(model, host());
+        }
+
+        @Override
+        public void versions() {
+            WritingSheets.versions(model, host());
+        }
+
+        @Override
+        public void keepVersion() {
+            WritingSheets.keep(model);
+        }
+
+        @Override
+        public void check() {
+            WritingSheets.check(model, host());
         }
 
         @Override

@@ -1,0 +1,200 @@
+package vocalis.desktop.sheets;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.VBox;
+import vocalis.core.arrange.Version;
+import vocalis.core.check.Caution;
+import vocalis.core.check.Check;
+import vocalis.core.riff.Chords;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Progression;
+import vocalis.core.riff.Riff;
+import vocalis.core.theory.Key;
+import vocalis.core.vary.Endings;
+import vocalis.core.vary.NextRoot;
+import vocalis.core.vary.Variation;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.SheetHost;
+import vocalis.workbench.CheckWords;
+import vocalis.workbench.Edits;
+import vocalis.workbench.VariationWords;
+
+/** Sheets for writing: roots as text, what could come next, variations, versions, the check. */
+public final class WritingSheets {
+
+    private static final int MOST_NEXT = 8;
+    private static final String HOW = "↑↓ choose, hold H to hear the riff with it, Enter takes it.";
+
+    private WritingSheets() {}
+
+    /** The roots of the riff as a line of text. */
+    public static void roots(WriteModel model, SheetHost host) {
+        Key key = model.now().ground().key();
+        String before = Progression.of(model.now());
+        TextField field = new TextField(before);
+        field.setId("roots-line");
+        field.getStyleClass().add("find");
+        field.setAccessibleText("roots");
+        Label said =
+                Choices.caption(
+                        "Notes (a f c/e) or degrees of "
+                                + key.symbol()
+                                + " (1 b6 3). :2 lasts two bars, :1/2 half a bar, :3b three beats."
+                                + " Enter takes them; each keeps the voicing of the chord in its place.");
+        said.setWrapText(true);
+        VBox body = new VBox(10, field, said);
+        body.getStyleClass().add("help");
+        SheetHost.Sheet sheet = host.open("Roots of the riff", body, 620);
+        field.setOnAction(
+                e -> {
+                    try {
+                        Progression typed = Progression.parse(field.getText(), key);
+                        boolean same = field.getText().strip().equals(before);
+                        if (same || model.apply(Edits.roots(typed))) {
+                            sheet.close();
+                        }
+                    } catch (IllegalArgumentException wrong) {
+                        said.setText(wrong.getMessage());
+                    }
+                });
+        sheet.focus(field);
+        field.selectAll();
+    }
+
+    /** What could stand in the place of the chord under the caret. */
+    public static void next(WriteModel model, SheetHost host) {
+        Riff riff = model.now();
+        int chord = model.chordProperty().get();
+        List<PickSheet.Row> rows = new ArrayList<>();
+        for (NextRoot r : NextRoot.at(riff, chord).subList(0, MOST_NEXT)) {
+            int pitchClass = r.root().pitchClass(riff.ground().key());
+            rows.add(
+                    new PickSheet.Row(
+                            VariationWords.root(r, riff.ground().key()),
+                            VariationWords.why(r),
+                            () -> model.hearing().preview(Chords.root(riff, chord, r.root())),
+                            () -> model.apply(Edits.setRoot(chord, pitchClass)),
+                            null));
+        }
+        boolean seam = chord == riff.roots().size() - 1 && chord > 0;
+        String head =
+                (seam
+                                ? "What could end the riff: it leads over the seam into the first chord. "
+                                : "What could stand here, between the chords before and after. ")
+                        + HOW;
+        PickSheet.show(host, "Roots", head, "", rows, model.hearing()::endPreview);
+    }
+
+    /** The named moves that change this riff. */
+    public static void variations(WriteModel model, SheetHost host) {
+        Derived derived = model.derived();
+        int chord = model.chordProperty().get();
+        List<PickSheet.Row> rows = new ArrayList<>();
+        for (Variation v : Variation.values()) {
+            v.of(derived, chord)
+                    .ifPresent(
+                            varied ->
+                                    rows.add(
+                                            row(
+                                                    model,
+                                                    VariationWords.name(v),
+                                                    VariationWords.what(v),
+                                                    varied)));
+        }
+        String head = HOW + " Each is one step to undo; open this again to add another.";
+        PickSheet.show(
+                host,
+                "Variations",
+                head,
+                "This riff gives them nothing to work on yet.",
+                rows,
+                model.hearing()::endPreview);
+    }
+
+    private static PickSheet.Row row(WriteModel model, String name, String what, Riff varied) {
+        return new PickSheet.Row(
+                name,
+                what,
+                () -> model.hearing().preview(varied),
+                () -> {
+                    if (model.apply(Edits.vary(name.toLowerCase(java.util.Locale.ROOT), varied))) {
+                        model.say(name + ": " + what + ".");
+                    }
+                },
+                null);
+    }
+
+    /** The versions that are kept, and three endings to try. */
+    public static void versions(WriteModel model, SheetHost host) {
+        List<PickSheet.Row> rows = new ArrayList<>();
+        List<Version> kept = model.workspace().content().versions();
+        for (int i = kept.size() - 1; i >= 0; i--) {
+            Version v = kept.get(i);
+            boolean same = v.riff().equals(model.now());
+            rows.add(
+                    new PickSheet.Row(
+                            v.name(),
+                            Progression.of(v.riff()) + (same ? ", as it stands" : ""),
+                            () -> model.hearing().preview(v.riff()),
+                            () -> {
+                                model.apply(Edits.takeVersion(v.id()));
+                                model.say("Took " + v.name() + "; undo goes back.");
+                            },
+                            () -> {
+                                model.apply(Edits.dropVersion(v.id()));
+                                model.say("Forgot " + v.name() + "; undo brings it back.");
+                            }));
+        }
+        int n = 0;
+        for (Riff r : Endings.of(model.now())) {
+            n++;
+            Key key = r.ground().key();
+            String last =
+                    key.spell(r.roots().get(r.roots().size() - 1).root().pitchClass(key)).symbol();
+            rows.add(row(model, "Ending " + n, "the riff as it stands, ending on " + last, r));
+        }
+        PickSheet.show(
+                host,
+                "Versions and endings",
+                "↑↓ choose, hold H to hear, Enter works on it, Delete forgets a version. F8 keeps the"
+                        + " riff as it stands.",
+                "Nothing is kept yet: F8 keeps the riff as it stands.",
+                rows,
+                model.hearing()::endPreview);
+    }
+
+    /** Keeps the riff as it stands. */
+    public static void keep(WriteModel model) {
+        int n = model.workspace().content().versions().size() + 1;
+        String name = "Version " + n;
+        if (model.apply(Edits.keepVersion(name))) {
+            model.say("Kept as " + name + ". F9 shows what is kept.");
+        }
+    }
+
+    /** What a player would stumble over, each with a way to it. */
+    public static void check(WriteModel model, SheetHost host) {
+        Derived derived = model.derived();
+        List<PickSheet.Row> rows = new ArrayList<>();
+        for (Caution c : Check.of(derived)) {
+            rows.add(
+                    new PickSheet.Row(
+                            CheckWords.place(c, derived.riff()),
+                            CheckWords.of(c, derived.riff()),
+                            () -> {},
+                            () -> model.lane().setCaret(c.at()),
+                            null));
+        }
+        PickSheet.show(
+                host,
+                "Check",
+                CheckWords.landing(derived.riff()) + " Enter goes to the place.",
+                "Nothing to stumble over. " + CheckWords.landing(derived.riff()),
+                rows,
+                () -> {});
+    }
+}
