@@ -70,17 +70,39 @@ final class Tap implements OutputLine.Opener {
      * Level in dB at a frequency (G. Goertzel, 1958), Hann-windowed, over the last {@code seconds}.
      */
     double levelDb(double hz, double seconds) {
-        double[] x = left();
+        return levelDb(left(), hz, seconds, false);
+    }
+
+    private static double levelDb(double[] x, double hz, double seconds, boolean atStart) {
         int n = Math.min(x.length, (int) (seconds * RATE));
+        int from = atStart ? 0 : x.length - n;
         double w = 2 * Math.PI * hz / RATE;
         double re = 0;
         double im = 0;
         for (int i = 0; i < n; i++) {
-            double v = x[x.length - n + i] * (0.5 - 0.5 * Math.cos(2 * Math.PI * i / n));
+            double v = x[from + i] * (0.5 - 0.5 * Math.cos(2 * Math.PI * i / n));
             re += v * Math.cos(w * i);
             im += v * Math.sin(w * i);
         }
         return 20 * Math.log10(4 * Math.hypot(re, im) / Math.max(1, n) + 1e-9);
+    }
+
+    /** When the first sound came since {@link #clear}, in seconds; −1 while there is none. */
+    double firstSound() {
+        double[] x = left();
+        for (int i = 0; i < x.length; i++) {
+            if (Math.abs(x[i]) > 0.003) {
+                return i / RATE;
+            }
+        }
+        return -1;
+    }
+
+    /** Level in dB at a frequency from a time on, in seconds since {@link #clear}. */
+    double levelDb(double hz, double from, double seconds) {
+        double[] x = left();
+        int begin = Math.max(0, Math.min(x.length, (int) (from * RATE)));
+        return levelDb(java.util.Arrays.copyOfRange(x, begin, x.length), hz, seconds, true);
     }
 
     /** Frequency of a MIDI number (ISO 16). */

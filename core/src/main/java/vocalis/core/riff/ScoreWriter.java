@@ -100,18 +100,18 @@ final class ScoreWriter {
     }
 
     private void write(Pass pass, Event event, long at, int chord) {
-        List<Place> places =
-                event instanceof Stroke s
-                        ? struck(chords.get(chord).candidate().voicing(), s.struck())
-                        : line((LineNote) event, at, chord);
-        if (places.isEmpty()) {
-            return;
-        }
         List<Touch> here = new ArrayList<>();
         for (Touch t : touches.getOrDefault(new At(pass.figure().id(), event.id()), List.of())) {
             if (t.anchor().holds(pass.figure().id(), event.id(), pass.index())) {
                 here.add(t);
             }
+        }
+        List<Place> places =
+                event instanceof Stroke s
+                        ? struck(chords.get(chord).candidate().voicing(), s.struck())
+                        : line((LineNote) event, at, chord, here);
+        if (places.isEmpty()) {
+            return;
         }
         Origin origin = new Origin(chord, pass.figure().id(), event.id(), pass.index());
         boolean down = down(event, at);
@@ -288,8 +288,32 @@ final class ScoreWriter {
         return places;
     }
 
-    /** Where a note of a line lies: pinned, or its pitch where the hand is nearest. */
-    private List<Place> line(LineNote note, long at, int chord) {
+    /** How far touches lead a note down and up the neck, in frets. */
+    private static int[] way(List<Touch> touches) {
+        int at = 0;
+        int low = 0;
+        int high = 0;
+        for (Touch t : touches) {
+            List<Integer> steps =
+                    t instanceof Touch.Legato l
+                            ? l.steps().stream().map(Touch.Step::frets).toList()
+                            : t instanceof Touch.Slide s
+                                    ? List.of(s.frets())
+                                    : t instanceof Touch.Moved m ? List.of(m.frets()) : List.of();
+            for (int step : steps) {
+                at += step;
+                low = Math.min(low, at);
+                high = Math.max(high, at);
+            }
+        }
+        return new int[] {low, high};
+    }
+
+    /**
+     * Where a note of a line lies: pinned, or its pitch where the hand is nearest and what is done
+     * to it stays on the neck.
+     */
+    private List<Place> line(LineNote note, long at, int chord, List<Touch> touches) {
         if (note.pitch() instanceof LinePitch.Place p) {
             boolean there = p.string() < board.strings() && p.fret() <= board.frets();
             if (!there) {
@@ -300,12 +324,15 @@ final class ScoreWriter {
         }
         int midi = Lines.midi(riff.ground(), note.pitch(), chords.get(chord).root());
         int hand = chords.get(chord).candidate().position();
+        int[] led = way(touches);
         Place best = null;
         int least = Integer.MAX_VALUE;
         for (int s = 0; s < board.strings(); s++) {
             int fret = midi - board.midi(s, 0);
             if (fret >= 0 && fret <= board.frets()) {
                 int way = fret == 0 ? 1 : Math.abs(fret - (hand + 1));
+                boolean stays = fret + led[0] >= 0 && fret + led[1] <= board.frets();
+                way += stays ? 0 : 100;
                 if (way < least) {
                     least = way;
                     best = new Place(s, fret, midi);

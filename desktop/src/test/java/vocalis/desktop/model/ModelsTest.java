@@ -102,7 +102,7 @@ class ModelsTest {
                     assertThat(stroke().struck()).isEqualTo(Struck.Named.ALL);
                     long length = onset(0).length();
                     lane.lengthenStroke(-100);
-                    assertThat(onset(0).length()).isEqualTo(LaneModel.STEP);
+                    assertThat(onset(0).length()).isEqualTo(Ticks.SIXTEENTH);
                     lane.lengthenStroke(100);
                     assertThat(onset(0).length()).isEqualTo(length);
                     lane.moveToStroke(1);
@@ -164,7 +164,7 @@ class ModelsTest {
                     lane.legato(-1);
                     assertThat(model.derived().findings()).hasSize(1);
                     model.workspace().undo();
-                    lane.setCaret(model.riff().length() - LaneModel.STEP);
+                    lane.setCaret(model.riff().length() - Ticks.SIXTEENTH);
                     lane.legato(2);
                     assertThat(model.now()).isEqualTo(first);
                     assertThat(model.saidProperty().get()).contains("No stroke here");
