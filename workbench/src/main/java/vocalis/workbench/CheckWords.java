@@ -47,7 +47,8 @@ public final class CheckWords {
                     + (u.strings().size() == 1 ? "it" : "them")
                     + "; pick the strings one by one, or take a shape that covers them";
         } else if (c instanceof Caution.StillSeam) {
-            return "nothing pulls from here to the beginning; Q on the last chord says what would";
+            return "the loop ends on the root that it begins with and stands still at its seam; Q on the last"
+                    + " chord says what would lead back";
         }
         Caution.Cut cut = (Caution.Cut) c;
         return "the pattern is cut here: by itself it comes round after "

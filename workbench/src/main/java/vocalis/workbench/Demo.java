@@ -2,6 +2,7 @@ package vocalis.workbench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import vocalis.core.arrange.Piece;
 import vocalis.core.instrument.Instrument;
@@ -9,9 +10,12 @@ import vocalis.core.instrument.Tuning;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.rhythm.TimeLine;
+import vocalis.core.riff.Anchor;
 import vocalis.core.riff.Event;
 import vocalis.core.riff.Figure;
 import vocalis.core.riff.Ground;
+import vocalis.core.riff.LineNote;
+import vocalis.core.riff.LinePitch;
 import vocalis.core.riff.Pattern;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Root;
@@ -19,6 +23,7 @@ import vocalis.core.riff.RootSpan;
 import vocalis.core.riff.Stroke;
 import vocalis.core.riff.Struck;
 import vocalis.core.riff.Tone;
+import vocalis.core.riff.Touch;
 import vocalis.core.riff.Treatment;
 import vocalis.core.score.Manner;
 import vocalis.core.theory.Key;
@@ -38,7 +43,7 @@ public final class Demo {
 
     /** All pieces of the demo library, the first first. */
     public static List<Piece> pieces() {
-        return List.of(winchHouse(), wetSlate(), nineTerraces());
+        return List.of(winchHouse(), wetSlate(), nineTerraces(), lanternShift(), lastTramDown());
     }
 
     /**
@@ -161,6 +166,67 @@ public final class Demo {
                 riff(ground, 88, roots, all(Family.POWER, 4), pattern));
     }
 
+    /** Five eighths against bars of eight: they come round when the loop does, after five bars. */
+    private static Piece lanternShift() {
+        Ground ground = ground(Tuning.STANDARD, 0, "E dorian", Tone.GAIN);
+        List<RootSpan> roots =
+                List.of(
+                        new RootSpan(new Root(1, 0), 2 * BAR),
+                        new RootSpan(new Root(4, 0), BAR),
+                        new RootSpan(new Root(7, 0), BAR),
+                        new RootSpan(new Root(2, 0), BAR));
+        List<Treatment> treatments =
+                List.of(
+                        Treatment.best(Family.DRONE),
+                        Treatment.best(Family.SUSPENDED),
+                        Treatment.best(Family.THIRD),
+                        Treatment.best(Family.EXTENDED));
+        Figure five = figure("lamp", "A-m-", "a-m-", "u-").lasting(5 * Ticks.EIGHTH);
+        return Piece.of(
+                "demo-lantern-shift",
+                "Lantern Shift",
+                "A figure of five eighths that never minds the bar; it meets the one after five.",
+                riff(ground, 118, roots, treatments, Pattern.of(five)));
+    }
+
+    /** A line between the strokes, with a pull-off and a slide. */
+    private static Piece lastTramDown() {
+        Ground ground = ground(Tuning.STANDARD, 0, "B harmonic minor", Tone.CLEAN);
+        List<RootSpan> roots =
+                List.of(
+                        new RootSpan(new Root(1, 0), BAR),
+                        new RootSpan(new Root(6, 0), BAR),
+                        new RootSpan(new Root(4, 0), BAR),
+                        new RootSpan(new Root(5, 0), BAR));
+        List<Treatment> treatments =
+                List.of(
+                        Treatment.best(Family.TRIAD),
+                        Treatment.best(Family.SUSPENDED),
+                        Treatment.best(Family.TRIAD),
+                        Treatment.best(Family.SUBSTITUTE));
+        Pattern pattern =
+                Pattern.inOrder(
+                        List.of(
+                                figure("rail", "l---", "u---", "5-4-", "3-4-"),
+                                figure("bend", "l---", "u---", "3-2-", "1---"),
+                                figure("rail.2", "l---", "u---", "4-5-", "6---"),
+                                figure("stop", "a---", "--5-", "4-3-", "2---")));
+        Riff plain = riff(ground, 76, roots, treatments, pattern);
+        Anchor third = new Anchor("rail", 4, Optional.empty(), new Anchor.Voice.FromTop(0));
+        Anchor sixth = new Anchor("rail.2", 4, Optional.empty(), new Anchor.Voice.FromTop(0));
+        Riff touched =
+                plain.withTouches(
+                        List.of(
+                                new Touch.Legato(
+                                        third, List.of(new Touch.Step(-1, Ticks.SIXTEENTH))),
+                                new Touch.Slide(sixth, -1, Ticks.EIGHTH, Ticks.SIXTEENTH)));
+        return Piece.of(
+                "demo-last-tram-down",
+                "Last Tram Down",
+                "Closes the set. The line talks between the chords; leave it room.",
+                touched);
+    }
+
     private static Ground ground(Tuning tuning, int capo, String key, Tone tone) {
         return new Ground(Instrument.of(tuning), capo, Key.parse(key), tone, Pitch.STANDARD_A4_HZ);
     }
@@ -168,7 +234,7 @@ public final class Demo {
     /**
      * A bar from four beats of four sixteenths: {@code a} all, {@code A} all accented, {@code l}
      * low, {@code m} low under the palm, {@code s} second, {@code t} top, {@code u} upper, {@code
-     * -} goes on, {@code .} rest.
+     * -} goes on, {@code .} rest, {@code 1} to {@code 7} a line's degree of the key.
      */
     private static Figure figure(String id, String... beats) {
         String steps = String.join("", beats);
@@ -181,6 +247,15 @@ public final class Demo {
             int end = i + 1;
             while (end < steps.length() && steps.charAt(end) == '-') {
                 end++;
+            }
+            if (Character.isDigit(c)) {
+                events.add(
+                        new LineNote(
+                                events.size(),
+                                i * Ticks.SIXTEENTH,
+                                (end - i) * Ticks.SIXTEENTH,
+                                new LinePitch.Degree(LinePitch.Above.KEY, c - '0', 0, 1)));
+                continue;
             }
             Struck struck =
                     switch (c) {

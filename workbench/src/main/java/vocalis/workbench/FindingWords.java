@@ -93,6 +93,12 @@ public final class FindingWords {
         if (touch instanceof Touch.Bend b) {
             return b.release().isPresent() ? "bend and release" : "bend";
         }
+        if (touch instanceof Touch.Tremolo) {
+            return "tremolo";
+        }
+        if (touch instanceof Touch.Pinch) {
+            return "pinch harmonic";
+        }
         return touch instanceof Touch.Vibrato ? "vibrato" : "changed note";
     }
 

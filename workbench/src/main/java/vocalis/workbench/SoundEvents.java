@@ -40,6 +40,10 @@ public final class SoundEvents {
     private static final double UNDER_PALM = 0.72;
     private static final double SOFT = 0.55;
     private static final double GHOSTED = 0.3;
+
+    /** The strokes of a tremolo against the first; by ear. */
+    private static final double AGAIN = 0.92;
+
     private static final double NEAREST_PICK = 0.055;
     private static final double FARTHEST_PICK = 0.255;
 
@@ -111,6 +115,7 @@ public final class SoundEvents {
             }
             for (ScoreNote n : o.notes()) {
                 techniques(b, part, n, time, length);
+                tremolo(b, part, score, o, n, time);
             }
             long next = i + 1 < onsets.size() ? onsets.get(i + 1).at() : length;
             end(b, part, score, o, next, time);
@@ -169,14 +174,64 @@ public final class SoundEvents {
             score.harmonies().get(chord).free().forEach(s -> actions[s] = Program.FREE);
         }
         for (ScoreNote n : o.notes()) {
-            actions[n.string()] = n.tied() ? Program.KEEP : n.fret();
+            actions[n.string()] = n.tied() ? Program.KEEP : struck(score, n);
         }
         return actions;
+    }
+
+    /** Semitones from a note to its partials 2 to 4, in equal temperament. */
+    private static final int[] TO_PARTIAL = {0, 0, 12, 19, 24};
+
+    /**
+     * Where a note is sounded: a pinch harmonic at the place of its partial, the highest up to the
+     * one asked that the neck still has.
+     */
+    private static int struck(Score score, ScoreNote n) {
+        int up = 0;
+        for (Technique t : n.techniques()) {
+            for (int p = 2; t.kind() == Technique.Kind.PINCH && p <= t.to(); p++) {
+                up = n.fret() + TO_PARTIAL[p] <= score.board().frets() ? TO_PARTIAL[p] : up;
+            }
+        }
+        return n.fret() + up;
+    }
+
+    /** The strokes of a tremolo after the first, by turns up and down, a little softer. */
+    private static void tremolo(
+            Program.Builder b,
+            int part,
+            Score score,
+            Onset o,
+            ScoreNote n,
+            LongUnaryOperator time) {
+        for (Technique t : n.techniques()) {
+            if (t.kind() != Technique.Kind.TREMOLO) {
+                continue;
+            }
+            long every = Ticks.QUARTER / t.to();
+            boolean down = !o.down();
+            for (long at = n.at() + every; at < n.end() && at < score.length(); at += every) {
+                int[] again = new int[score.board().strings()];
+                Arrays.fill(again, Program.KEEP);
+                again[n.string()] = struck(score, n);
+                b.strike(
+                        part,
+                        time.applyAsLong(at),
+                        again,
+                        AGAIN * velocity(o),
+                        damping(o.manner()),
+                        down);
+                down = !down;
+            }
+        }
     }
 
     private static void techniques(
             Program.Builder b, int part, ScoreNote n, LongUnaryOperator time, long length) {
         for (Technique t : n.techniques()) {
+            if (t.kind() == Technique.Kind.TREMOLO || t.kind() == Technique.Kind.PINCH) {
+                continue;
+            }
             long at = time.applyAsLong(Math.min(length - 1, n.at() + t.after()));
             Program.Gesture gesture =
                     switch (t.kind()) {
@@ -184,7 +239,7 @@ public final class SoundEvents {
                         case PULL -> Program.Gesture.PULL;
                         case SLIDE -> Program.Gesture.SLIDE;
                         case BEND, RELEASE -> Program.Gesture.BEND;
-                        case VIBRATO -> Program.Gesture.VIBRATO;
+                        default -> Program.Gesture.VIBRATO;
                     };
             b.gesture(part, at, n.string(), gesture, t.to(), t.lasting(), t.hz());
         }

@@ -53,7 +53,7 @@ public sealed interface Caution {
         }
     }
 
-    /** Nothing pulls from the last chord to the first: the loop stands still at its seam. */
+    /** The last root is the first: the loop stands still at its seam. */
     record StillSeam(int chord, long at) implements Caution {}
 
     /**

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Move;
-import vocalis.core.harmony.Context;
 import vocalis.core.rhythm.Landing;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Ticks;
@@ -112,17 +111,13 @@ public final class Check {
         }
     }
 
+    /** A loop of several roots that ends on the one it begins with does not move over its seam. */
     private void seam() {
         List<Derived.Chord> chords = derived.chords();
         int last = chords.size() - 1;
-        if (last > 0) {
-            int pull =
-                    Context.pull(
-                            chords.get(last).candidate().voicing(),
-                            chords.get(0).candidate().voicing());
-            if (pull == 0) {
-                all.add(new Caution.StillSeam(last, derived.riff().length() - 1));
-            }
+        boolean moves = chords.stream().anyMatch(c -> c.root() != chords.get(0).root());
+        if (moves && chords.get(last).root() == chords.get(0).root()) {
+            all.add(new Caution.StillSeam(last, derived.riff().length() - 1));
         }
     }
 

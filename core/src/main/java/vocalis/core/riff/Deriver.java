@@ -3,6 +3,7 @@ package vocalis.core.riff;
 import java.util.ArrayList;
 import java.util.List;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.choice.Change;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.Around;
 import vocalis.core.score.Score;
@@ -66,6 +67,14 @@ public final class Deriver {
      */
     public Riff kept(Riff riff, Hand hand) {
         return voicer.kept(riff, hand);
+    }
+
+    /**
+     * The riff with a shape chosen for every chord that has none, where the hand has the best way
+     * for a wish.
+     */
+    public Riff laid(Riff riff, Hand hand, Change change) {
+        return voicer.laid(riff, hand, change);
     }
 
     /** What speaks for the names of the chords: their roots around, the loop's seam included. */

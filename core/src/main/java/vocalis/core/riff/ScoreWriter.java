@@ -262,6 +262,12 @@ final class ScoreWriter {
                                     b.release().getAsLong(),
                                     b.lasting()));
         }
+        if (touch instanceof Touch.Tremolo t) {
+            return List.of(new Technique(Technique.Kind.TREMOLO, t.strokes(), 0, 0));
+        }
+        if (touch instanceof Touch.Pinch p) {
+            return List.of(new Technique(Technique.Kind.PINCH, p.partial(), 0, 0));
+        }
         if (touch instanceof Touch.Vibrato v) {
             return List.of(new Technique(Technique.Kind.VIBRATO, v.cents(), v.after(), 0, v.hz()));
         }

@@ -146,6 +146,57 @@ public sealed interface Touch {
     }
 
     /**
+     * The note is struck again and again while it lasts.
+     *
+     * @param strokes to a quarter note, 2 to 16
+     */
+    record Tremolo(Anchor anchor, int strokes) implements Touch {
+        public Tremolo {
+            Objects.requireNonNull(anchor, "anchor");
+            if (strokes < 2 || strokes > 16) {
+                throw new IllegalArgumentException(
+                        "a tremolo has 2 to 16 strokes to a quarter, not " + strokes);
+            }
+        }
+
+        @Override
+        public Tremolo on(Anchor other) {
+            return new Tremolo(other, strokes);
+        }
+
+        @Override
+        public long after() {
+            return 0;
+        }
+    }
+
+    /**
+     * A pinch harmonic: the thumb touches the string behind the pick, and a partial sounds in place
+     * of the note.
+     *
+     * @param partial which one, 2 to 4
+     */
+    record Pinch(Anchor anchor, int partial) implements Touch {
+        public Pinch {
+            Objects.requireNonNull(anchor, "anchor");
+            if (partial < 2 || partial > 4) {
+                throw new IllegalArgumentException(
+                        "a pinch harmonic sounds partial 2 to 4, not " + partial);
+            }
+        }
+
+        @Override
+        public Pinch on(Anchor other) {
+            return new Pinch(other, partial);
+        }
+
+        @Override
+        public long after() {
+            return 0;
+        }
+    }
+
+    /**
      * The note is another than the shape has.
      *
      * @param frets up or down from the shape's, not 0

@@ -112,6 +112,31 @@ final class Voicer {
 
     /** The voicings of a riff's chords, in their order. */
     List<Voiced> voiced(Riff riff, Hand hand) {
+        List<Ask> asks = asks(riff, hand);
+        List<Voiced> before = ways.get(asks);
+        if (before == null) {
+            before = walked(asks, Change.USUAL);
+            ways.put(asks, before);
+        }
+        return before;
+    }
+
+    /**
+     * The riff with the best way for a wish between easy hands and the same tone, its shapes
+     * chosen; chords whose shape was chosen before keep it.
+     */
+    Riff laid(Riff riff, Hand hand, Change change) {
+        List<Voiced> all = walked(asks(riff, hand), change);
+        Riff out = riff;
+        for (int i = 0; i < all.size(); i++) {
+            if (riff.treatments().get(i).member().isEmpty() && !all.get(i).silent) {
+                out = out.withTreatment(i, holding(out, i, all.get(i).own, hand));
+            }
+        }
+        return out;
+    }
+
+    private static List<Ask> asks(Riff riff, Hand hand) {
         Key key = riff.ground().key();
         List<Ask> asks = new ArrayList<>();
         for (int i = 0; i < riff.roots().size(); i++) {
@@ -126,10 +151,10 @@ final class Voicer {
                             riff.roots().get(i).root().pitchClass(key),
                             t.bass().map(b -> b.pitchClass(key))));
         }
-        List<Voiced> before = ways.get(asks);
-        if (before != null) {
-            return before;
-        }
+        return asks;
+    }
+
+    private List<Voiced> walked(List<Ask> asks, Change change) {
         List<Options> options = new ArrayList<>();
         List<Path.Stop> stops = new ArrayList<>();
         for (Ask a : asks) {
@@ -142,13 +167,12 @@ final class Voicer {
             List<Shape> shapes = o.shapes.stream().map(c -> c.voicing().shape()).toList();
             stops.add(new Path.Stop(shapes, o.alone, a.family));
         }
-        Path path = Path.around(riff.ground().board(), stops, Change.USUAL);
+        Path path = Path.around(asks.get(0).board(), stops, change);
         List<Voiced> all = new ArrayList<>();
         for (int i = 0; i < asks.size(); i++) {
             Options o = options.get(i);
             all.add(new Choice(asks.get(i)).made(o, o.shapes.get(path.taken().get(i))));
         }
-        ways.put(asks, all);
         return all;
     }
 

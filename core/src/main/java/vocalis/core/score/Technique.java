@@ -26,7 +26,11 @@ public record Technique(Kind kind, int to, long after, long lasting, double hz) 
         SLIDE,
         BEND,
         RELEASE,
-        VIBRATO;
+        VIBRATO,
+        /** {@code to} strokes to a quarter note. */
+        TREMOLO,
+        /** Partial {@code to} in place of the note. */
+        PINCH;
 
         /** Whether it ends on another fret. */
         public boolean moves() {

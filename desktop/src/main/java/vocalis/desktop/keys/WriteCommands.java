@@ -67,6 +67,8 @@ public final class WriteCommands {
 
         void check();
 
+        void ways();
+
         void place(int direction);
     }
 
@@ -491,6 +493,7 @@ public final class WriteCommands {
         look("variations", "variations of the riff", "F7", screen::variations);
         look("keep-version", "keep the riff as a version", "F8", screen::keepVersion);
         look("versions", "versions kept, and three endings", "F9", screen::versions);
+        look("ways", "other ways of the hand through the riff", "F11", screen::ways);
         look("check", "what a player would stumble over", "ctrl G", screen::check);
         look("findings", "what could not be played as written", "G", screen::findings);
     }

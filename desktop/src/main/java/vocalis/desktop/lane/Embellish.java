@@ -4,6 +4,7 @@ import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import vocalis.core.riff.Stroke;
+import vocalis.core.riff.Touch;
 import vocalis.core.score.Manner;
 import vocalis.core.score.ScoreNote;
 import vocalis.desktop.model.LaneModel;
@@ -12,6 +13,8 @@ import vocalis.desktop.model.LaneModel;
 final class Embellish {
 
     private static final int SEMITONE = 100;
+    private static final int WIDE_CENTS = 90;
+    private static final double SLOW_HZ = 3.8;
 
     private Embellish() {}
 
@@ -40,10 +43,25 @@ final class Embellish {
         if (fret > 2) {
             add(menu, "Slide down to " + (fret - 2), () -> lane.slide(-2));
         }
+        if (fret > 2) {
+            add(menu, "Slide in from " + (fret - 2), () -> lane.slideIn(2));
+        }
+        if (fret > 1) {
+            int down = Math.min(5, fret - 1);
+            add(menu, "Slide out to " + (fret - down), () -> lane.slideOut(-down));
+        }
         add(menu, "Bend a semitone", () -> lane.bend(SEMITONE, false));
+        add(menu, "Bend a semitone and release", () -> lane.bend(SEMITONE, true));
         add(menu, "Bend a whole step", () -> lane.bend(2 * SEMITONE, false));
         add(menu, "Bend a whole step and release", () -> lane.bend(2 * SEMITONE, true));
+        add(menu, "Bend a step and a half", () -> lane.bend(3 * SEMITONE, false));
         add(menu, "Vibrato", lane::vibrato);
+        add(menu, "Vibrato, wide", () -> lane.vibrato(WIDE_CENTS, Touch.Vibrato.USUAL_HZ));
+        add(menu, "Vibrato, wide and slow", () -> lane.vibrato(WIDE_CENTS, SLOW_HZ));
+        add(menu, "Tremolo in sixteenths", () -> lane.tremolo(4));
+        add(menu, "Tremolo in thirty-seconds", () -> lane.tremolo(8));
+        add(menu, "Pinch harmonic, an octave up", () -> lane.pinch(2));
+        add(menu, "Pinch harmonic, two octaves up", () -> lane.pinch(4));
         if (!top.techniques().isEmpty()) {
             add(menu, "Plain note again", lane::plain);
         }

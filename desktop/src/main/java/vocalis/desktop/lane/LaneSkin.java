@@ -175,8 +175,8 @@ final class LaneSkin extends CanvasSkin<Lane> {
     }
 
     /**
-     * Where each pass of the pattern begins, when it runs against the bars: a bracket over the
-     * strings with its number, full where it meets the one.
+     * Where each pass of the pattern begins, when it runs against the bars: a broken line with its
+     * number, or a heavy bar line where it meets the one.
      */
     private void paintPasses(GraphicsContext g) {
         Lane c = getSkinnable();
@@ -187,34 +187,32 @@ final class LaneSkin extends CanvasSkin<Lane> {
         if (!drifts || all.size() < 2) {
             return;
         }
-        double y = geometry.y(geometry.strings() - 1) - 8.5;
-        double numbered = Double.NEGATIVE_INFINITY;
+        double top = geometry.y(geometry.strings() - 1);
         for (Pass p : all) {
-            if (!a.shows(p.from())) {
+            if (!a.shows(p.from()) || p.start() != p.from()) {
                 continue;
             }
-            double x = Math.round(a.x(p.from())) - 5.5;
-            double end = Math.round(a.x(Math.min(p.to(), a.to()))) - 9.5;
-            boolean one = p.start() == p.from() && meters.barLine(p.start());
-            stroke(g, one ? c.ink() : c.dim(), one ? 2 : 1, x, y, x, y + 5);
-            stroke(g, c.dim(), 1, x, y, Math.max(x + 4, end), y);
+            double x = Math.round(a.x(p.from())) - 6.5;
+            boolean one = meters.barLine(p.start());
             String number = String.valueOf(p.index() + 1);
-            if (x > numbered + 10) {
-                text(
-                        g,
-                        number,
-                        x + 5,
-                        y - 6,
-                        c.smallFont(),
-                        one ? c.ink() : c.dim(),
-                        TextAlignment.LEFT);
-                numbered = x;
+            if (one) {
+                stroke(g, c.ink(), 2, x, top, x, geometry.y(0));
+            } else {
+                g.setLineDashes(2, 3);
+                stroke(g, c.ink(), 1, x, top, x, geometry.y(0));
+                g.setLineDashes();
+                long bar = meters.start(meters.bar(p.from()));
+                boolean free =
+                        x - a.x(bar) > 34 && !(getSkinnable().isFocused() && x > a.right() - 330);
+                if (free) {
+                    text(g, "·" + number, x, 6, c.smallFont(), c.dim(), TextAlignment.CENTER);
+                }
             }
             means(
-                    x - 3,
-                    y - 10,
-                    14,
-                    14,
+                    x - 4,
+                    top - 4,
+                    8,
+                    geometry.y(0) - top + 8,
                     "pass "
                             + number
                             + " of the pattern begins "
@@ -345,6 +343,8 @@ final class LaneSkin extends CanvasSkin<Lane> {
                         case BEND -> "b";
                         case RELEASE -> "r";
                         case VIBRATO -> "~";
+                        case TREMOLO -> "tr";
+                        case PINCH -> "ph";
                     };
             String mark = t.kind().moves() ? sign + t.to() : sign;
             fret = t.kind().moves() ? t.to() : fret;

@@ -26,6 +26,7 @@ import vocalis.core.riff.Stroke;
 import vocalis.core.riff.Strokes;
 import vocalis.core.riff.Struck;
 import vocalis.core.riff.Touch;
+import vocalis.core.riff.Touches;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
@@ -474,9 +475,44 @@ public final class LaneModel {
 
     /** Shakes the note from the middle of the stroke on. */
     public void vibrato() {
-        touch(
-                (a, length) ->
-                        new Touch.Vibrato(a, VIBRATO_CENTS, Touch.Vibrato.USUAL_HZ, length / 2));
+        vibrato(VIBRATO_CENTS, Touch.Vibrato.USUAL_HZ);
+    }
+
+    /** Shakes it so wide and so fast. */
+    public void vibrato(int cents, double hz) {
+        touch((a, length) -> new Touch.Vibrato(a, cents, hz, length / 2));
+    }
+
+    /** Strikes it again and again while it lasts. */
+    public void tremolo(int strokes) {
+        touch((a, length) -> new Touch.Tremolo(a, strokes));
+    }
+
+    /** Lets a partial sound in its place. */
+    public void pinch(int partial) {
+        touch((a, length) -> new Touch.Pinch(a, partial));
+    }
+
+    /** Slides into the note from frets below (above), at once. */
+    public void slideIn(int frets) {
+        Optional<Anchor> a = anchor(scope.get());
+        if (a.isEmpty()) {
+            nothingHere();
+            return;
+        }
+        long way = way(onsetAtCaret().orElseThrow().length());
+        model.apply(
+                Edits.pattern(
+                        "slide in",
+                        r ->
+                                Touches.put(
+                                        Touches.put(r, new Touch.Moved(a.get(), -frets)),
+                                        new Touch.Slide(a.get(), frets, 0, way))));
+    }
+
+    /** Slides away from the note at its end. */
+    public void slideOut(int frets) {
+        touch((a, length) -> new Touch.Slide(a, frets, length * 2 / 3, length / 3));
     }
 
     private static long way(long length) {

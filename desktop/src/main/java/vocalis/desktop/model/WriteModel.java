@@ -218,6 +218,19 @@ public final class WriteModel implements Session, AutoCloseable {
         return view;
     }
 
+    /** Finds ways of the hand through a riff on a worker, and gives them here. */
+    public void ways(Riff riff, java.util.function.Consumer<List<vocalis.core.riff.Way>> then) {
+        List<vocalis.core.riff.Way> found = new java.util.ArrayList<>();
+        background()
+                .run(
+                        "looking for ways of the hand",
+                        () ->
+                                found.addAll(
+                                        vocalis.core.riff.Way.offered(
+                                                riff, workspace.hand(), workspace.catalogue())),
+                        () -> then.accept(found));
+    }
+
     /** Writing in the lane. */
     public TypingModel typing() {
         return typing;

@@ -1,5 +1,6 @@
 package vocalis.desktop.neck;
 
+import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -66,6 +67,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
         if (model.scaleStepsProperty().get()) {
             paintScale(g, board);
         }
+        paintWalk(g);
         paintInRiff(g);
         paintGrip(g);
         paintCaret(g);
@@ -129,6 +131,59 @@ public final class NeckSkin extends CanvasSkin<Neck> {
             case IDLE_HAND -> "the fretting hand, with nothing to fret, touches it";
             case NOTHING -> "but nothing keeps it so; it will answer the others";
         };
+    }
+
+    /**
+     * The hand's walk through the riff along the edge of the neck: a dot where it lies for each
+     * chord, full for the chord under the caret, a line along the farthest change.
+     */
+    private void paintWalk(GraphicsContext g) {
+        List<vocalis.core.riff.Derived.Chord> chords = model.derived().chords();
+        java.util.TreeMap<Integer, java.util.TreeSet<Integer>> at = new java.util.TreeMap<>();
+        for (int i = 0; i < chords.size(); i++) {
+            int fret = chords.get(i).candidate().voicing().shape().lowestFretted();
+            if (fret > 0) {
+                at.computeIfAbsent(fret, k -> new java.util.TreeSet<>()).add(i + 1);
+            }
+        }
+        if (at.size() < 2) {
+            return;
+        }
+        Neck c = getSkinnable();
+        double y = geometry.top() - 7.5;
+        vocalis.core.riff.Way way = vocalis.core.riff.Way.of(model.derived());
+        int from = way.hardest();
+        int to = (from + 1) % chords.size();
+        int a = chords.get(from).candidate().voicing().shape().lowestFretted();
+        int b = chords.get(to).candidate().voicing().shape().lowestFretted();
+        stroke(g, c.dim(), 2, geometry.mark(a), y, geometry.mark(b), y);
+        double left = Math.min(geometry.mark(a), geometry.mark(b)) + 5;
+        double wide = Math.abs(geometry.mark(a) - geometry.mark(b)) - 10;
+        means(
+                left,
+                y - 4,
+                Math.max(1, wide),
+                8,
+                String.format(
+                        "the farthest change of the riff: from chord %d to %d, %.0f mm; F11 offers other ways",
+                        from + 1, to + 1, way.hardestMm()));
+        int now = Math.min(model.chordProperty().get(), chords.size() - 1) + 1;
+        at.forEach(
+                (fret, which) -> {
+                    double x = geometry.mark(fret);
+                    boolean here = which.contains(now);
+                    g.setFill(here ? c.ink() : c.raised());
+                    g.fillOval(x - 3, y - 3, 6, 6);
+                    g.setStroke(here ? c.ink() : c.dim());
+                    g.setLineWidth(1.2);
+                    g.strokeOval(x - 3, y - 3, 6, 6);
+                    String chordsHere =
+                            which.stream()
+                                    .limit(12)
+                                    .map(String::valueOf)
+                                    .collect(java.util.stream.Collectors.joining(", "));
+                    means(x - 5, y - 5, 10, 10, "the hand lies here for chord " + chordsHere);
+                });
     }
 
     /** A slanted step in the slate behind a marked fret, two behind the octave. */

@@ -12,6 +12,7 @@ import vocalis.core.riff.Chords;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Progression;
 import vocalis.core.riff.Riff;
+import vocalis.core.riff.Way;
 import vocalis.core.theory.Key;
 import vocalis.core.vary.Endings;
 import vocalis.core.vary.NextRoot;
@@ -165,6 +166,44 @@ public final class WritingSheets {
                 "Nothing is kept yet: F8 keeps the riff as it stands.",
                 rows,
                 model.hearing()::endPreview);
+    }
+
+    /** Three ways of the hand through the riff, beside the one that it goes. */
+    public static void ways(WriteModel model, SheetHost host) {
+        Derived now = model.derived();
+        model.ways(
+                now.riff(),
+                offered -> {
+                    String[] names = {"Easy hands", "Between", "Same string tone"};
+                    List<PickSheet.Row> rows = new ArrayList<>();
+                    for (int i = 0; i < offered.size(); i++) {
+                        Way w = offered.get(i);
+                        rows.add(row(model, names[i], walk(w), w.riff()));
+                    }
+                    Way as = Way.of(now);
+                    String head =
+                            "As it is: "
+                                    + walk(as)
+                                    + ". Shapes that you chose keep their places. "
+                                    + HOW;
+                    PickSheet.show(
+                            host, "The hand's way", head, "", rows, model.hearing()::endPreview);
+                });
+    }
+
+    private static String walk(Way w) {
+        int n = w.riff().roots().size();
+        return String.format(
+                "%.0f mm a round%s, %d %s change, effort %.1f",
+                w.travelMm(),
+                w.hardestMm() == 0
+                        ? ""
+                        : String.format(
+                                ", at most %.0f (chord %d to %d)",
+                                w.hardestMm(), w.hardest() + 1, (w.hardest() + 1) % n + 1),
+                w.otherStrings(),
+                w.otherStrings() == 1 ? "string" : "strings",
+                w.effort());
     }
 
     /** Keeps the riff as it stands. */

@@ -399,6 +399,11 @@ public final class WritePane extends BorderPane {
         }
 
         @Override
+        public void ways() {
+            WritingSheets.ways(model, host());
+        }
+
+        @Override
         public void check() {
             WritingSheets.check(model, host());
         }

@@ -40,6 +40,10 @@ final class TouchCodec {
             b.release().ifPresent(r -> n.put("release", r));
         } else if (t instanceof Touch.Vibrato v) {
             n.put("cents", v.cents()).put("hz", v.hz()).put("after", v.after());
+        } else if (t instanceof Touch.Tremolo r) {
+            n.put("strokes", r.strokes());
+        } else if (t instanceof Touch.Pinch p) {
+            n.put("partial", p.partial());
         } else if (t instanceof Touch.Moved m) {
             n.put("frets", m.frets());
         } else if (t instanceof Touch.Pinned p) {
@@ -57,7 +61,13 @@ final class TouchCodec {
                                 ? "bend"
                                 : t instanceof Touch.Vibrato
                                         ? "vibrato"
-                                        : t instanceof Touch.Moved ? "moved" : "pinned";
+                                        : t instanceof Touch.Tremolo
+                                                ? "tremolo"
+                                                : t instanceof Touch.Pinch
+                                                        ? "pinch"
+                                                        : t instanceof Touch.Moved
+                                                                ? "moved"
+                                                                : "pinned";
     }
 
     static Touch read(Field f) throws FormatException {
@@ -105,12 +115,16 @@ final class TouchCodec {
                                             f.get("cents").integer(5, 200),
                                             f.get("hz").number(2, 10),
                                             f.get("after").integer(0, LONGEST)));
+            case "tremolo" ->
+                    f.build(() -> new Touch.Tremolo(anchor, f.get("strokes").integer(2, 16)));
+            case "pinch" -> f.build(() -> new Touch.Pinch(anchor, f.get("partial").integer(2, 4)));
             case "moved" -> f.build(() -> new Touch.Moved(anchor, f.get("frets").integer(-36, 36)));
             case "pinned" -> f.build(() -> new Touch.Pinned(anchor, f.get("fret").integer(0, 36)));
             default ->
                     throw f.get("kind")
                             .wrong(
-                                    "must be one of legato, slide, bend, vibrato, moved, pinned,"
+                                    "must be one of legato, slide, bend, vibrato, tremolo, pinch,"
+                                            + " moved, pinned,"
                                             + " but is \""
                                             + f.get("kind").text()
                                             + "\"");
