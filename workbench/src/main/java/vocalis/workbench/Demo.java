@@ -11,21 +11,16 @@ import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.rhythm.TimeLine;
 import vocalis.core.riff.Anchor;
-import vocalis.core.riff.Event;
 import vocalis.core.riff.Figure;
+import vocalis.core.riff.FigureText;
 import vocalis.core.riff.Ground;
-import vocalis.core.riff.LineNote;
-import vocalis.core.riff.LinePitch;
 import vocalis.core.riff.Pattern;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Root;
 import vocalis.core.riff.RootSpan;
-import vocalis.core.riff.Stroke;
-import vocalis.core.riff.Struck;
 import vocalis.core.riff.Tone;
 import vocalis.core.riff.Touch;
 import vocalis.core.riff.Treatment;
-import vocalis.core.score.Manner;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Pitch;
 import vocalis.core.voicing.Family;
@@ -181,7 +176,7 @@ public final class Demo {
                         Treatment.best(Family.SUSPENDED),
                         Treatment.best(Family.THIRD),
                         Treatment.best(Family.EXTENDED));
-        Figure five = figure("lamp", "A-m-", "a-m-", "u-").lasting(5 * Ticks.EIGHTH);
+        Figure five = figure("lamp", "A-m-", "a-m-", "u-");
         return Piece.of(
                 "demo-lantern-shift",
                 "Lantern Shift",
@@ -231,49 +226,8 @@ public final class Demo {
         return new Ground(Instrument.of(tuning), capo, Key.parse(key), tone, Pitch.STANDARD_A4_HZ);
     }
 
-    /**
-     * A bar from four beats of four sixteenths: {@code a} all, {@code A} all accented, {@code l}
-     * low, {@code m} low under the palm, {@code s} second, {@code t} top, {@code u} upper, {@code
-     * -} goes on, {@code .} rest, {@code 1} to {@code 7} a line's degree of the key.
-     */
+    /** A figure of sixteenths, beat by beat. */
     private static Figure figure(String id, String... beats) {
-        String steps = String.join("", beats);
-        List<Event> events = new ArrayList<>();
-        for (int i = 0; i < steps.length(); i++) {
-            char c = steps.charAt(i);
-            if (c == '-' || c == '.') {
-                continue;
-            }
-            int end = i + 1;
-            while (end < steps.length() && steps.charAt(end) == '-') {
-                end++;
-            }
-            if (Character.isDigit(c)) {
-                events.add(
-                        new LineNote(
-                                events.size(),
-                                i * Ticks.SIXTEENTH,
-                                (end - i) * Ticks.SIXTEENTH,
-                                new LinePitch.Degree(LinePitch.Above.KEY, c - '0', 0, 1)));
-                continue;
-            }
-            Struck struck =
-                    switch (c) {
-                        case 'l', 'm' -> Struck.Named.LOW;
-                        case 's' -> Struck.Named.SECOND;
-                        case 't' -> Struck.Named.TOP;
-                        case 'u' -> Struck.Named.UPPER;
-                        default -> Struck.Named.ALL;
-                    };
-            Stroke stroke =
-                    new Stroke(
-                            events.size(),
-                            i * Ticks.SIXTEENTH,
-                            (end - i) * Ticks.SIXTEENTH,
-                            struck);
-            Stroke played = c == 'm' ? stroke.played(Manner.PALM) : stroke;
-            events.add(c == 'A' ? played.accented(true) : played);
-        }
-        return new Figure(id, id, BAR, events);
+        return FigureText.of(id, id, Ticks.SIXTEENTH, String.join("", beats));
     }
 }

@@ -19,6 +19,11 @@ public final class OwnShapes {
         this.file = folder.resolve("own-shapes.json");
     }
 
+    /** The folder that it is kept in. */
+    public Path folder() {
+        return file.getParent();
+    }
+
     /** All shapes, the oldest first; none when nothing was kept yet. */
     public List<OwnShape> all() throws PieceFiles.PieceFileException {
         return content().shapes();

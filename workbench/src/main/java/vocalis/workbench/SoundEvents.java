@@ -69,14 +69,32 @@ public final class SoundEvents {
                 b.tempo(t.at(), t.tempo());
             }
         }
-        LongUnaryOperator time =
-                mix.feel() == Feel.SWUNG ? t -> Math.min(length - 1, Groove.swung(t)) : t -> t;
+        int behind = mix.timing().behind();
+        LongUnaryOperator guitars = late(score, swing(mix), Math.max(0, behind));
+        LongUnaryOperator band = late(score, swing(mix), Math.max(0, -behind));
         if (first) {
-            guitar(b, 0, score, time);
+            guitar(b, 0, score, guitars);
         }
-        heard.second().ifPresent(s -> guitar(b, 1, s, time));
-        along(b, heard, time);
+        heard.second().ifPresent(s -> guitar(b, 1, s, guitars));
+        along(b, heard, band);
         return b.build();
+    }
+
+    private static LongUnaryOperator swing(Mix mix) {
+        int swing = mix.timing().swing();
+        return mix.feel() == Feel.SWUNG
+                ? Groove::swung
+                : swing == 50 ? t -> t : t -> Groove.swung(t, swing, 100);
+    }
+
+    /** When something written is played: swung, and so many milliseconds late. */
+    private static LongUnaryOperator late(Score score, LongUnaryOperator swing, int ms) {
+        long last = score.length() - 1;
+        TempoMap tempos = score.time().tempos();
+        return t -> {
+            long ticks = Math.round(ms / 1000.0 * tempos.at(t) / 60 * Ticks.QUARTER);
+            return Math.min(last, swing.applyAsLong(t) + ticks);
+        };
     }
 
     private static void along(Program.Builder b, Heard heard, LongUnaryOperator time) {
@@ -84,14 +102,17 @@ public final class SoundEvents {
         Score score = heard.score();
         MeterMap meters = score.time().meters();
         long length = score.length();
+        // A swung kit is written swung: only what comes late is added.
+        LongUnaryOperator straight = late(score, t -> t, Math.max(0, -mix.timing().behind()));
         if (mix.click().on()) {
             for (Groove.Hit h : Groove.click(meters, length)) {
-                b.hit(h.at(), Piece.valueOf(h.drum().name()), h.velocity());
+                b.hit(straight.applyAsLong(h.at()), Piece.valueOf(h.drum().name()), h.velocity());
             }
         }
         if (mix.kit().on()) {
+            LongUnaryOperator hits = mix.feel() == Feel.SWUNG ? straight : time;
             for (Groove.Hit h : Groove.kit(meters, length, mix.feel())) {
-                b.hit(h.at(), Piece.valueOf(h.drum().name()), h.velocity());
+                b.hit(hits.applyAsLong(h.at()), Piece.valueOf(h.drum().name()), h.velocity());
             }
         }
         if (mix.bass().on()) {

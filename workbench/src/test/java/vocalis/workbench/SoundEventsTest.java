@@ -13,6 +13,7 @@ import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Feel;
 import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.Timing;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.instrument.Shape;
 import vocalis.core.rhythm.TempoMap;
@@ -24,6 +25,7 @@ import vocalis.core.riff.Ground;
 import vocalis.core.riff.LineNote;
 import vocalis.core.riff.LinePitch;
 import vocalis.core.riff.Pattern;
+import vocalis.core.riff.Riff;
 import vocalis.core.riff.Stroke;
 import vocalis.core.riff.Struck;
 import vocalis.core.riff.Tone;
@@ -104,6 +106,82 @@ class SoundEventsTest {
                 assertThat(keeps).as("event at %d", at).isFalse();
             }
         }
+    }
+
+    private static Program played(Touch... touches) {
+        Figure f =
+                new Figure(
+                        "line",
+                        "",
+                        Ticks.WHOLE,
+                        List.of(
+                                new LineNote(0, 0, Ticks.HALF, new LinePitch.Place(2, 5)),
+                                new LineNote(
+                                        1, Ticks.HALF, Ticks.HALF, new LinePitch.Place(5, 20))));
+        Riff riff = Demo.blank("x").riff().withPattern(Pattern.of(f));
+        Workspace w =
+                new Workspace(
+                        new Catalogue(),
+                        Piece.of("x", "x", "", riff.withTouches(List.of(touches))));
+        return SoundEvents.program(w.heard());
+    }
+
+    private static List<Long> strokesOn(Program p, int string, int fret) {
+        List<Long> at = new ArrayList<>();
+        for (int e = 0; e < p.events(); e++) {
+            if (p.action(e, string) == fret && p.at(e) < Ticks.WHOLE) {
+                at.add(p.at(e));
+            }
+        }
+        return at;
+    }
+
+    private static long first(Program p, String kind) {
+        int e = 0;
+        while (!p.describe(e).startsWith(kind)) {
+            e++;
+        }
+        return p.at(e);
+    }
+
+    /** 20 ms at 104 beats a minute: the guitars lie so far behind, or the band does. */
+    @Test
+    void guitarsPushAndPull() {
+        Mix band = Mix.ALONE.withBass(Fader.ON, Mix.BassLine.ROOTS);
+        long shift = Math.round(0.020 * 104 / 60 * Ticks.QUARTER);
+        Program pulled = SoundEvents.program(with(band.timed(new Timing(5, 50, 20))).heard());
+        Program pushed = SoundEvents.program(with(band.timed(new Timing(5, 50, -20))).heard());
+        assertThat(first(pulled, "strike")).isEqualTo(shift);
+        assertThat(first(pulled, "bass")).isZero();
+        assertThat(first(pushed, "strike")).isZero();
+        assertThat(first(pushed, "bass")).isEqualTo(shift);
+    }
+
+    /**
+     * Four strokes to a quarter over a half note: eight, evenly, and no other string is touched.
+     */
+    @Test
+    void aTremoloStrikesAgainAndAgain() {
+        Anchor first = new Anchor("line", 0, Optional.empty(), new Anchor.Voice.FromTop(0));
+        List<Long> at = strokesOn(played(new Touch.Tremolo(first, 4)), 2, 5);
+        assertThat(at).hasSize(8);
+        for (int i = 0; i < 8; i++) {
+            assertThat(at.get(i)).isEqualTo(i * Ticks.SIXTEENTH);
+        }
+        assertThat(strokesOn(played(), 2, 5)).containsExactly(0L);
+    }
+
+    /**
+     * Partial 2 lies an octave up, 3 a twelfth, 4 two octaves (overtone series); else what fits.
+     */
+    @Test
+    void aPinchHarmonicSoundsAPartial() {
+        Anchor first = new Anchor("line", 0, Optional.empty(), new Anchor.Voice.FromTop(0));
+        Anchor high = new Anchor("line", 1, Optional.empty(), new Anchor.Voice.FromTop(0));
+        assertThat(strokesOn(played(new Touch.Pinch(first, 2)), 2, 17)).containsExactly(0L);
+        assertThat(strokesOn(played(new Touch.Pinch(first, 3)), 2, 24)).containsExactly(0L);
+        assertThat(strokesOn(played(new Touch.Pinch(first, 4)), 2, 24)).containsExactly(0L);
+        assertThat(strokesOn(played(new Touch.Pinch(high, 4)), 5, 20)).containsExactly(Ticks.HALF);
     }
 
     /** A line's notes end where they end, while what was strummed before them rings on. */

@@ -193,9 +193,17 @@ public final class Groove {
      * Where a straight tick falls when it swings: the second half of a quarter comes two thirds in.
      */
     public static long swung(long tick) {
+        return swung(tick, 2, 3);
+    }
+
+    /** The same where the second half of a quarter comes {@code part} of {@code parts} in. */
+    public static long swung(long tick, long part, long parts) {
         long quarter = tick / Ticks.QUARTER * Ticks.QUARTER;
         long in = tick - quarter;
         long half = Ticks.QUARTER / 2;
-        return in < half ? quarter + in * 4 / 3 : quarter + half * 4 / 3 + (in - half) * 2 / 3;
+        long first = Ticks.QUARTER * part / parts;
+        return in < half
+                ? quarter + in * first / half
+                : quarter + first + (in - half) * (Ticks.QUARTER - first) / half;
     }
 }

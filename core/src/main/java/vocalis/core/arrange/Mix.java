@@ -16,8 +16,7 @@ import vocalis.core.riff.Tone;
  * @param kit the kit
  * @param feel what it plays
  * @param click the click
- * @param hands how freely the players keep time and force and how much of their fingers is heard, 0
- *     (machines) to 10; 5 is usual
+ * @param timing how the players keep time
  * @param room how much of a small room is heard, 0 (none) to 10; 3 is usual
  */
 public record Mix(
@@ -31,7 +30,7 @@ public record Mix(
         Fader kit,
         Feel feel,
         Fader click,
-        int hands,
+        Timing timing,
         int room) {
 
     /** What the bass plays. */
@@ -64,7 +63,7 @@ public record Mix(
                     Fader.OFF,
                     Feel.EIGHTHS,
                     Fader.OFF,
-                    5,
+                    new Timing(5, 50, 0),
                     3);
 
     public Mix {
@@ -77,9 +76,9 @@ public record Mix(
         Objects.requireNonNull(kit, "kit");
         Objects.requireNonNull(feel, "feel");
         Objects.requireNonNull(click, "click");
-        if (hands < 0 || hands > 10 || room < 0 || room > 10) {
-            throw new IllegalArgumentException(
-                    "hands and room lie from 0 to 10, not at " + hands + " and " + room);
+        Objects.requireNonNull(timing, "timing");
+        if (room < 0 || room > 10) {
+            throw new IllegalArgumentException("the room lies from 0 to 10, not at " + room);
         }
         if (spread < 0 || spread > 10) {
             throw new IllegalArgumentException("the spread lies from 0 to 10, not at " + spread);
@@ -98,12 +97,12 @@ public record Mix(
                 kit,
                 feel,
                 click,
-                hands,
+                timing,
                 room);
     }
 
     public Mix withSecond(Fader f, Tone tone, Controls c, int apart) {
-        return new Mix(controls, f, tone, c, apart, bass, bassLine, kit, feel, click, hands, room);
+        return new Mix(controls, f, tone, c, apart, bass, bassLine, kit, feel, click, timing, room);
     }
 
     public Mix withBass(Fader f, BassLine line) {
@@ -118,7 +117,7 @@ public record Mix(
                 kit,
                 feel,
                 click,
-                hands,
+                timing,
                 room);
     }
 
@@ -134,7 +133,7 @@ public record Mix(
                 f,
                 other,
                 click,
-                hands,
+                timing,
                 room);
     }
 
@@ -150,7 +149,28 @@ public record Mix(
                 kit,
                 feel,
                 f,
-                hands,
+                timing,
+                room);
+    }
+
+    /** How freely the players play, 0 to 10. */
+    public int hands() {
+        return timing.hands();
+    }
+
+    public Mix timed(Timing other) {
+        return new Mix(
+                controls,
+                second,
+                secondTone,
+                secondControls,
+                spread,
+                bass,
+                bassLine,
+                kit,
+                feel,
+                click,
+                other,
                 room);
     }
 
@@ -166,7 +186,7 @@ public record Mix(
                 kit,
                 feel,
                 click,
-                freely,
+                new Timing(freely, timing.swing(), timing.behind()),
                 ofRoom);
     }
 }

@@ -66,6 +66,24 @@ public final class Figures {
         return riff.withPattern(fitted.late(p.offset()));
     }
 
+    /**
+     * Lays another figure in place of the one at a tick, at all its passes. Touches on what stood
+     * there are kept, and found as having no place.
+     */
+    public static Riff replace(Riff riff, long tick, Figure other) {
+        Figure f = at(riff, tick);
+        int free = f.freeId();
+        for (Touch t : riff.touches()) {
+            boolean here = t.anchor().figure().equals(f.id());
+            free = here ? Math.max(free, t.anchor().event() + 1) : free;
+        }
+        List<Event> events = new ArrayList<>();
+        for (Event e : other.events()) {
+            events.add(e.numbered(free + e.id()));
+        }
+        return changed(riff, new Figure(f.id(), other.name(), other.length(), events));
+    }
+
     private static Figure at(Riff riff, long tick) {
         return riff.pattern().figure(riff.passAt(tick).figure().id());
     }

@@ -137,32 +137,39 @@ final class Voicer {
     }
 
     private static List<Ask> asks(Riff riff, Hand hand) {
-        Key key = riff.ground().key();
         List<Ask> asks = new ArrayList<>();
         for (int i = 0; i < riff.roots().size(); i++) {
-            Treatment t = riff.treatments().get(i);
-            asks.add(
-                    new Ask(
-                            riff.ground().board(),
-                            key,
-                            hand,
-                            t.family(),
-                            t.member(),
-                            riff.roots().get(i).root().pitchClass(key),
-                            t.bass().map(b -> b.pitchClass(key))));
+            asks.add(ask(riff, hand, i, riff.treatments().get(i)));
         }
         return asks;
+    }
+
+    private static Ask ask(Riff riff, Hand hand, int chord, Treatment t) {
+        Key key = riff.ground().key();
+        return new Ask(
+                riff.ground().board(),
+                key,
+                hand,
+                t.family(),
+                t.member(),
+                riff.roots().get(chord).root().pitchClass(key),
+                t.bass().map(b -> b.pitchClass(key)));
+    }
+
+    private Options options(Ask ask) {
+        Options o = known.get(ask);
+        if (o == null) {
+            o = new Choice(ask).options();
+            known.put(ask, o);
+        }
+        return o;
     }
 
     private List<Voiced> walked(List<Ask> asks, Change change) {
         List<Options> options = new ArrayList<>();
         List<Path.Stop> stops = new ArrayList<>();
         for (Ask a : asks) {
-            Options o = known.get(a);
-            if (o == null) {
-                o = new Choice(a).options();
-                known.put(a, o);
-            }
+            Options o = options(a);
             options.add(o);
             List<Shape> shapes = o.shapes.stream().map(c -> c.voicing().shape()).toList();
             stops.add(new Path.Stop(shapes, o.alone, a.family));
@@ -216,8 +223,8 @@ final class Voicer {
         Treatment t = riff.treatments().get(chord);
         int root = riff.roots().get(chord).root().pitchClass(riff.ground().key());
         Member.Found found = Member.Found.of(new Voicing(shape, riff.ground().board(), root));
-        Riff tried = riff.withTreatment(chord, t.with(t.family(), found));
-        boolean same = voiced(tried, hand).get(chord).own.equals(shape);
+        Ask ask = ask(riff, hand, chord, t.with(t.family(), found));
+        boolean same = options(ask).shapes.get(0).voicing().shape().equals(shape);
         return t.with(t.family(), same ? found : new Member.ByHand(shape, root));
     }
 

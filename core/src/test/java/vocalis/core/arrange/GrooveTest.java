@@ -99,4 +99,23 @@ class GrooveTest {
             before = Groove.swung(t);
         }
     }
+
+    /** Straight at a half, two thirds in as a triplet swings; beats stay, order stays. */
+    @Test
+    void swingMovesTheOffBeatsAlone() {
+        long eighth = vocalis.core.rhythm.Ticks.EIGHTH;
+        long quarter = 2 * eighth;
+        assertThat(Groove.swung(eighth, 50, 100)).isEqualTo(eighth);
+        assertThat(Groove.swung(eighth, 75, 100)).isEqualTo(quarter * 3 / 4);
+        for (int swing = 50; swing <= 75; swing++) {
+            long before = -1;
+            for (long t = 0; t < 4 * quarter; t += 105) {
+                long to = Groove.swung(t, swing, 100);
+                assertThat(to).isGreaterThan(before);
+                assertThat(t % quarter == 0 ? to : t).isEqualTo(t);
+                before = to;
+            }
+        }
+        assertThat(Groove.swung(eighth)).isEqualTo(quarter * 2 / 3);
+    }
 }

@@ -161,4 +161,67 @@ class WritingTest {
                 .hasMessageContaining("run on");
         assertThat(Optional.of(riff.pattern().restart())).hasValue(Restart.BAR);
     }
+
+    /** Every figure at hand fills whole eighths, strikes something, and has a name of its own. */
+    @Test
+    void theFiguresAtHandArePlayable() {
+        List<Figure> all = FigureBook.all();
+        assertThat(all.stream().map(Figure::name).distinct()).hasSize(all.size());
+        for (Figure f : all) {
+            assertThat(f.events()).as(f.name()).isNotEmpty();
+            assertThat(f.length() % Ticks.EIGHTH).as(f.name()).isZero();
+            Riff laid = Figures.replace(Riffs.repeating(1, 4), 0, f);
+            assertThat(laid.pattern().cycle()).isEqualTo(f.length());
+        }
+        assertThatThrownBy(() -> FigureText.of("x", "", Ticks.SIXTEENTH, "a-q-"))
+                .hasMessageContaining("\"q\"");
+    }
+
+    /** What was done to strokes that another figure takes the place of is found, not moved. */
+    @Test
+    void touchesOnAFigureThatIsReplacedAreFound() {
+        Riff riff = Riffs.repeating(1, 4);
+        Touch slide =
+                new Touch.Slide(
+                        Riffs.top(riff.pattern().order().get(0), 0, Optional.empty()), 2, 0, 100);
+        Riff laid = Figures.replace(Touches.put(riff, slide), 0, FigureBook.all().get(3));
+        assertThat(laid.touches()).containsExactly(slide);
+        Derived d =
+                Deriver.once(
+                        laid, vocalis.core.hands.Hand.MEDIUM, new vocalis.core.choice.Catalogue());
+        assertThat(d.findings()).hasSize(1);
+        assertThat(d.score().notes()).allSatisfy(n -> assertThat(n.techniques()).isEmpty());
+    }
+
+    /** Every figure at hand tapped by an unsteady hand is understood as it is. */
+    @Test
+    void tappedRhythmsAreUnderstood() {
+        Random random = new Random(3);
+        for (Figure f : FigureBook.all()) {
+            for (int tempo : new int[] {70, 110, 150}) {
+                List<Double> taps = new ArrayList<>();
+                for (Event e : f.events()) {
+                    double late = 0.012 * random.nextGaussian();
+                    taps.add(Ticks.seconds(e.at(), tempo) + (taps.isEmpty() ? 0 : late));
+                }
+                long first = f.events().get(0).at();
+                Tapping t = Tapping.of(taps, tempo, Meter.COMMON);
+                assertThat(t.figure().events().stream().map(Event::at))
+                        .as("%s at %d", f.name(), tempo)
+                        .isEqualTo(f.events().stream().map(e -> e.at() - first).toList());
+                assertThat(t.offSeconds()).isLessThan(0.03);
+            }
+        }
+    }
+
+    /** Eighths stay eighths though sixteenths would lie nearer by chance. */
+    @Test
+    void theCoarsestGridThatFitsIsTaken() {
+        Tapping t = Tapping.of(List.of(0.0, 0.26, 0.5, 0.74, 1.01), 120, Meter.COMMON);
+        assertThat(t.grid()).isEqualTo(2);
+        assertThat(t.counts()).containsExactly("1", "1&", "2", "2&", "3");
+        assertThat(t.figure().length()).isEqualTo(Riffs.BAR);
+        assertThatThrownBy(() -> Tapping.of(List.of(), 120, Meter.COMMON))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
 }

@@ -69,6 +69,10 @@ public final class WriteCommands {
 
         void ways();
 
+        void figures();
+
+        void tapFigure();
+
         void place(int direction);
     }
 
@@ -314,6 +318,8 @@ public final class WriteCommands {
                     () -> l.refine(1));
             walk(each, of + "coarser", "coarser steps", "COMMA", () -> l.refine(-1));
         }
+        once(z, "figures", "figures at hand, and your own", "shift F", screen::figures);
+        once(z, "tap-figure", "tap a figure on a key", "J", screen::tapFigure);
         once(z, "own-figure", "a figure of its own for this pass", "F", l::ownFigure);
         walk(z, "figure-longer", "the figure a step longer", "ctrl UP", () -> l.lengthenFigure(1));
         walk(z, "figure-shorter", "a step shorter", "ctrl DOWN", () -> l.lengthenFigure(-1));

@@ -31,6 +31,7 @@ import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
 import vocalis.workbench.Edit;
 import vocalis.workbench.Edits;
+import vocalis.workbench.OwnFigures;
 import vocalis.workbench.OwnShapes;
 import vocalis.workbench.Player;
 import vocalis.workbench.Subscription;
@@ -50,6 +51,7 @@ public final class WriteModel implements Session, AutoCloseable {
     private final Player player;
     private final Background background;
     private final OwnShapes ownShapes;
+    private final OwnFigures ownFigures;
     private final Subscription listening;
 
     private final ReadOnlyObjectWrapper<Derived> derived = new ReadOnlyObjectWrapper<>();
@@ -88,6 +90,7 @@ public final class WriteModel implements Session, AutoCloseable {
         this.workspace = workspace;
         this.player = player;
         this.ownShapes = ownShapes;
+        this.ownFigures = new OwnFigures(ownShapes.folder());
         derived.set(workspace.derived());
         session = workspace.session();
         view = new ViewModel(derived().riff());
@@ -216,6 +219,11 @@ public final class WriteModel implements Session, AutoCloseable {
     /** Which stretch of the riff is on the screen. */
     public ViewModel view() {
         return view;
+    }
+
+    /** The player's own figures. */
+    public OwnFigures ownFigures() {
+        return ownFigures;
     }
 
     /** Finds ways of the hand through a riff on a worker, and gives them here. */

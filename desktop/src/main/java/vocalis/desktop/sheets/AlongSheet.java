@@ -17,6 +17,7 @@ import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Feel;
 import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Part;
+import vocalis.core.arrange.Timing;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
@@ -106,6 +107,42 @@ public final class AlongSheet {
                         10,
                         mix().hands(),
                         v -> change("hands", m -> m.withHands(v, m.room()))));
+        Choices.row(
+                grid,
+                "swing",
+                Choices.caption("straight at 50, triplets at 67"),
+                Choices.slider(
+                        "swing",
+                        50,
+                        75,
+                        mix().timing().swing(),
+                        v ->
+                                change(
+                                        "swing",
+                                        m ->
+                                                m.timed(
+                                                        new Timing(
+                                                                m.hands(),
+                                                                v,
+                                                                m.timing().behind())))));
+        Choices.row(
+                grid,
+                "guitars behind",
+                Choices.caption("ms; below 0 they push"),
+                Choices.slider(
+                        "behind",
+                        -30,
+                        30,
+                        mix().timing().behind(),
+                        v ->
+                                change(
+                                        "push and pull",
+                                        m ->
+                                                m.timed(
+                                                        new Timing(
+                                                                m.hands(),
+                                                                m.timing().swing(),
+                                                                v)))));
         Choices.row(
                 grid,
                 "room",

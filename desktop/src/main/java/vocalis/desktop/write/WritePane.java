@@ -37,6 +37,7 @@ import vocalis.desktop.readout.ReadoutPane;
 import vocalis.desktop.sheets.AlongSheet;
 import vocalis.desktop.sheets.Compare;
 import vocalis.desktop.sheets.ExplainSheet;
+import vocalis.desktop.sheets.FigureSheets;
 import vocalis.desktop.sheets.FindingsSheet;
 import vocalis.desktop.sheets.ListenSheets;
 import vocalis.desktop.sheets.OutputSheet;
@@ -401,6 +402,16 @@ public final class WritePane extends BorderPane {
         @Override
         public void ways() {
             WritingSheets.ways(model, host());
+        }
+
+        @Override
+        public void figures() {
+            FigureSheets.book(model, host());
+        }
+
+        @Override
+        public void tapFigure() {
+            FigureSheets.tap(model, host());
         }
 
         @Override

@@ -344,7 +344,7 @@ final class Format1 {
                                         MixCodec.readFader(b.get("kit")),
                                         word(b.get("kit").get("feel"), FEELS),
                                         MixCodec.readFader(b.get("click")),
-                                        Mix.ALONE.hands(),
+                                        Mix.ALONE.timing(),
                                         Mix.ALONE.room()));
         Optional<Family> family =
                 second.has("family")

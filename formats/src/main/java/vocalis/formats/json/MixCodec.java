@@ -6,6 +6,7 @@ import vocalis.core.arrange.Controls;
 import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Feel;
 import vocalis.core.arrange.Mix;
+import vocalis.core.arrange.Timing;
 import vocalis.core.riff.Tone;
 import vocalis.formats.FormatException;
 
@@ -25,7 +26,8 @@ final class MixCodec {
         fader(n.putObject("bass"), mix.bass()).put("line", Json.id(mix.bassLine()));
         fader(n.putObject("kit"), mix.kit()).put("feel", Json.id(mix.feel()));
         fader(n.putObject("click"), mix.click());
-        n.put("hands", mix.hands()).put("room", mix.room());
+        n.put("hands", mix.hands()).put("swing", mix.timing().swing());
+        n.put("behind", mix.timing().behind()).put("room", mix.room());
         return n;
     }
 
@@ -58,7 +60,10 @@ final class MixCodec {
                                 readFader(b.get("kit")),
                                 Json.one(b.get("kit").get("feel"), Feel.values()),
                                 readFader(b.get("click")),
-                                optional(b, "hands", Mix.ALONE.hands()),
+                                new Timing(
+                                        optional(b, "hands", Mix.ALONE.hands()),
+                                        b.has("swing") ? b.get("swing").integer(50, 75) : 50,
+                                        b.has("behind") ? b.get("behind").integer(-30, 30) : 0),
                                 optional(b, "room", Mix.ALONE.room())));
     }
 

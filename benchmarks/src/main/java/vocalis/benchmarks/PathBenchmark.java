@@ -1,0 +1,66 @@
+package vocalis.benchmarks;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.choice.Change;
+import vocalis.core.hands.Hand;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.riff.Deriver;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Root;
+import vocalis.core.riff.RootSpan;
+import vocalis.core.riff.Treatment;
+import vocalis.core.voicing.Family;
+import vocalis.workbench.Demo;
+
+/**
+ * The hand's way through a riff of so many chords in families by turns, no shape chosen, the
+ * voicings searched before; and one round of it for each chord, to hold both against.
+ */
+@State(Scope.Thread)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 5, time = 1)
+@Measurement(iterations = 5, time = 1)
+@Fork(1)
+public class PathBenchmark {
+
+    @Param({"8", "64"})
+    public int chords;
+
+    private final Deriver deriver = new Deriver(new Catalogue());
+    private Riff riff;
+    private boolean turn;
+
+    @Setup
+    public void riff() {
+        Riff like = Demo.blank().riff();
+        List<RootSpan> roots = new ArrayList<>();
+        List<Treatment> treatments = new ArrayList<>();
+        for (int i = 0; i < chords; i++) {
+            roots.add(new RootSpan(new Root(1 + i * 3 % 7, 0), Meter.COMMON.barTicks()));
+            treatments.add(Treatment.best(Family.values()[i % Family.values().length]));
+        }
+        riff = like.withRoots(roots, treatments);
+        deriver.laid(riff, Hand.MEDIUM, Change.USUAL);
+    }
+
+    @Benchmark
+    public Riff way() {
+        turn = !turn;
+        return deriver.laid(riff, Hand.MEDIUM, new Change(turn ? 0.3 : 0.7));
+    }
+}

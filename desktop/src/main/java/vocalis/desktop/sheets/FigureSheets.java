@@ -1,0 +1,195 @@
+package vocalis.desktop.sheets;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.VBox;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Event;
+import vocalis.core.riff.Figure;
+import vocalis.core.riff.FigureBook;
+import vocalis.core.riff.Figures;
+import vocalis.core.riff.LineNote;
+import vocalis.core.riff.Pass;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Stroke;
+import vocalis.core.riff.Tapping;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.SheetHost;
+import vocalis.workbench.Edits;
+import vocalis.workbench.OwnFigures;
+import vocalis.workbench.PieceFiles;
+
+/** Sheets for figures: those at hand and the player's own, and one that is tapped. */
+public final class FigureSheets {
+
+    private static final int MOST_SHOWN = 48;
+
+    private FigureSheets() {}
+
+    /** Figures to lay in place of the one under the caret. */
+    public static void book(WriteModel model, SheetHost host) {
+        long tick = model.lane().caretProperty().get();
+        Riff riff = model.now();
+        OwnFigures own = model.ownFigures();
+        List<PickSheet.Row> rows = new ArrayList<>();
+        try {
+            for (Figure f : own.all()) {
+                rows.add(row(model, riff, tick, f, "your own · "));
+            }
+        } catch (PieceFiles.PieceFileException e) {
+            model.say(e.getMessage());
+        }
+        for (Figure f : FigureBook.all()) {
+            rows.add(row(model, riff, tick, f, ""));
+        }
+        rows.add(
+                new PickSheet.Row(
+                        "Tap one …",
+                        "tap a rhythm on a key",
+                        () -> {},
+                        () -> tap(model, host),
+                        null));
+        rows.add(
+                new PickSheet.Row(
+                        "Keep this one …",
+                        "the figure under the caret as your own, for every riff",
+                        () -> {},
+                        () -> keep(model, host, riff.passAt(tick)),
+                        null));
+        PickSheet.show(
+                host,
+                "Figures",
+                "↑↓ choose, hold H to hear the riff with it, Enter lays it in place of the figure under"
+                        + " the caret.",
+                "",
+                rows,
+                model.hearing()::endPreview);
+    }
+
+    private static PickSheet.Row row(
+            WriteModel model, Riff riff, long tick, Figure f, String whose) {
+        return new PickSheet.Row(
+                f.name(),
+                whose + steps(f),
+                () -> model.hearing().preview(Figures.replace(riff, tick, f)),
+                () -> {
+                    model.apply(Edits.pattern("lay a figure", r -> Figures.replace(r, tick, f)));
+                    model.say(f.name() + " laid.");
+                },
+                null);
+    }
+
+    /**
+     * A figure as a row of steps, in the finest of eighths, sixteenths and triplets that it has.
+     */
+    static String steps(Figure f) {
+        long step = Ticks.SIXTEENTH;
+        for (long grain : new long[] {Ticks.EIGHTH, Ticks.SIXTEENTH, Ticks.QUARTER / 3}) {
+            boolean fits = f.length() % grain == 0;
+            for (Event e : f.events()) {
+                fits &= e.at() % grain == 0;
+            }
+            if (fits) {
+                step = grain;
+                break;
+            }
+        }
+        StringBuilder out = new StringBuilder();
+        int beat = (int) Math.max(1, Ticks.QUARTER / step);
+        for (int i = 0; i * step < f.length() && i < MOST_SHOWN; i++) {
+            out.append(i > 0 && i % beat == 0 ? " " : "").append(sign(f, i * step));
+        }
+        return out.toString();
+    }
+
+    private static String sign(Figure f, long at) {
+        Event e = f.sounding(at).orElse(null);
+        if (e == null || !e.sounds()) {
+            return "·";
+        }
+        if (e.at() != at) {
+            return "–";
+        }
+        return e instanceof LineNote
+                ? "♪"
+                : ((Stroke) e).muted() ? "m" : ((Stroke) e).accented() ? "A" : "a";
+    }
+
+    private static void keep(WriteModel model, SheetHost host, Pass pass) {
+        Ask.line(
+                host,
+                "A name for the figure",
+                pass.figure().name(),
+                80,
+                name -> {
+                    try {
+                        model.ownFigures().keep(pass.figure(), name);
+                        model.say("Kept " + name + " among your own figures.");
+                    } catch (PieceFiles.PieceFileException e) {
+                        model.say(e.getMessage());
+                    }
+                });
+    }
+
+    /** A figure tapped on a key at the riff's tempo. */
+    public static void tap(WriteModel model, SheetHost host) {
+        long tick = model.lane().caretProperty().get();
+        List<Double> taps = new ArrayList<>();
+        Label understood = Choices.text("Nothing tapped yet.");
+        understood.setId("tapped");
+        understood.setWrapText(true);
+        VBox body =
+                new VBox(
+                        12,
+                        Choices.caption(
+                                "Tap J (or any letter) at "
+                                        + model.now().tempo()
+                                        + " quarters a minute; the first tap is the one. Backspace begins"
+                                        + " anew, Enter lays the figure in place of the one under the caret."),
+                        understood);
+        body.getStyleClass().add("help");
+        body.setFocusTraversable(true);
+        SheetHost.Sheet sheet = host.open("Tap a figure", body, 560);
+        body.addEventHandler(
+                KeyEvent.KEY_PRESSED,
+                e -> {
+                    if (e.getCode() == KeyCode.ENTER && !taps.isEmpty()) {
+                        Figure f = tapped(model, taps).figure();
+                        sheet.close();
+                        model.apply(
+                                Edits.pattern("tapped figure", r -> Figures.replace(r, tick, f)));
+                    } else if (e.getCode() == KeyCode.BACK_SPACE) {
+                        taps.clear();
+                        understood.setText("Nothing tapped yet.");
+                    } else if (e.getCode().isLetterKey()) {
+                        taps.add(System.nanoTime() / 1e9);
+                        understood.setText(inWords(tapped(model, taps)));
+                    } else {
+                        return;
+                    }
+                    e.consume();
+                });
+        sheet.focus(body);
+    }
+
+    private static Tapping tapped(WriteModel model, List<Double> taps) {
+        int bar = Math.max(0, model.now().meters().bar(model.lane().caretProperty().get()));
+        return Tapping.of(taps, model.now().tempo(), model.now().meters().meter(bar));
+    }
+
+    private static String inWords(Tapping t) {
+        String grid =
+                switch (t.grid()) {
+                    case 2 -> "eighths";
+                    case 3 -> "triplets";
+                    default -> "sixteenths";
+                };
+        return String.format(
+                "Understood in %s: %s  (taps lay %.0f ms off)",
+                grid, String.join(" ", t.counts()), 1000 * t.offSeconds());
+    }
+}
