@@ -93,6 +93,9 @@ public final class FindingWords {
         if (touch instanceof Touch.Bend b) {
             return b.release().isPresent() ? "bend and release" : "bend";
         }
+        if (touch instanceof Touch.Level) {
+            return "level of a voice";
+        }
         if (touch instanceof Touch.Tremolo) {
             return "tremolo";
         }

@@ -13,6 +13,7 @@ import vocalis.core.rhythm.TempoMap;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
+import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
@@ -132,7 +133,7 @@ public final class SoundEvents {
             long at = time.applyAsLong(o.at());
             if (!o.tied()) {
                 int[] actions = actions(score, o, i == 0, before);
-                b.strike(part, at, actions, velocity(o), damping(o.manner()), o.down());
+                strike(b, part, at, actions, o);
             }
             for (ScoreNote n : o.notes()) {
                 techniques(b, part, n, time, length);
@@ -140,6 +141,27 @@ public final class SoundEvents {
             }
             long next = i + 1 < onsets.size() ? onsets.get(i + 1).at() : length;
             end(b, part, score, o, next, time);
+        }
+    }
+
+    /** One stroke; or, plucked or with voices of their own level, one for each string, together. */
+    private static void strike(Program.Builder b, int part, long at, int[] actions, Onset o) {
+        boolean apart =
+                o.notes().stream().anyMatch(n -> n.plucked() || n.dynamics() != o.dynamics());
+        if (!apart || o.notes().size() == 1) {
+            b.strike(part, at, actions, velocity(o), damping(o.manner()), o.down());
+            return;
+        }
+        int[] now = actions;
+        for (ScoreNote n : o.notes()) {
+            int[] alone = now.clone();
+            for (ScoreNote other : o.notes()) {
+                alone[other.string()] = other == n ? actions[n.string()] : Program.KEEP;
+            }
+            double velocity = velocity(n.dynamics(), o.muted());
+            b.strike(part, at, alone, velocity, damping(o.manner()), o.down());
+            now = new int[actions.length];
+            Arrays.fill(now, Program.KEEP);
         }
     }
 
@@ -176,9 +198,13 @@ public final class SoundEvents {
     }
 
     private static double velocity(Onset o) {
-        return switch (o.dynamics()) {
+        return velocity(o.dynamics(), o.muted());
+    }
+
+    private static double velocity(Dynamics dynamics, boolean muted) {
+        return switch (dynamics) {
             case ACCENT -> ACCENTED;
-            case PLAIN -> o.muted() ? UNDER_PALM : PLAIN;
+            case PLAIN -> muted ? UNDER_PALM : PLAIN;
             case SOFT -> SOFT;
             case GHOST -> GHOSTED;
         };

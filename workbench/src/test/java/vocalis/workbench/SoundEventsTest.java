@@ -19,6 +19,7 @@ import vocalis.core.instrument.Shape;
 import vocalis.core.rhythm.TempoMap;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Anchor;
+import vocalis.core.riff.Direction;
 import vocalis.core.riff.Figure;
 import vocalis.core.riff.Finding;
 import vocalis.core.riff.Ground;
@@ -30,6 +31,7 @@ import vocalis.core.riff.Stroke;
 import vocalis.core.riff.Struck;
 import vocalis.core.riff.Tone;
 import vocalis.core.riff.Touch;
+import vocalis.core.score.Dynamics;
 import vocalis.core.score.Onset;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.voicing.Family;
@@ -134,6 +136,37 @@ class SoundEventsTest {
             }
         }
         return at;
+    }
+
+    /** Plucked strings sound together, each by itself; a voice softer than the rest is softer. */
+    @Test
+    void pluckedVoicesHaveLevelsOfTheirOwn() {
+        Stroke stroke = new Stroke(0, 0, Ticks.WHOLE, Struck.Named.ALL);
+        Pattern plucked =
+                Pattern.of(
+                        new Figure("f", "", Ticks.WHOLE, List.of(stroke.going(Direction.PLUCKED))));
+        Anchor top = new Anchor("f", 0, Optional.empty(), new Anchor.Voice.FromTop(0));
+        Riff riff =
+                Demo.blank("x")
+                        .riff()
+                        .withPattern(plucked)
+                        .withTouches(List.of(new Touch.Level(top, Dynamics.SOFT)));
+        Workspace w = new Workspace(new Catalogue(), Piece.of("x", "x", "", riff));
+        int voices = w.derived().chords().get(0).candidate().voicing().voices();
+        Program p = SoundEvents.program(w.heard());
+        List<String> apart = described(p).stream().limit(voices).toList();
+        assertThat(apart).allMatch(d -> d.startsWith("strike"));
+        for (int e = 0; e < voices; e++) {
+            int struck = 0;
+            for (int string = 0; string < 6; string++) {
+                struck += p.action(e, string) >= 0 ? 1 : 0;
+            }
+            assertThat(struck).isEqualTo(1);
+            assertThat(p.at(e)).isZero();
+        }
+        assertThat(apart.get(voices - 1)).contains("0.55");
+        assertThat(apart.get(0)).doesNotContain("0.55");
+        assertThat(p.at(voices)).isPositive();
     }
 
     private static long first(Program p, String kind) {

@@ -5,5 +5,7 @@ public enum Direction {
     /** Down on the eighths and under the palm, up between them. */
     ALTERNATE,
     DOWN,
-    UP
+    UP,
+    /** No stroke at all: each string by a finger of its own, together. */
+    PLUCKED
 }

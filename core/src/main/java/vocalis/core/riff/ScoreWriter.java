@@ -133,7 +133,7 @@ final class ScoreWriter {
 
     private boolean down(Event event, long at) {
         if (event instanceof Stroke s && s.direction() != Direction.ALTERNATE) {
-            return s.direction() == Direction.DOWN;
+            return s.direction() != Direction.UP;
         }
         boolean muted = event instanceof Stroke s && s.muted();
         long inBar = at - meters.start(meters.bar(at));
@@ -188,6 +188,12 @@ final class ScoreWriter {
         boolean rings = event instanceof Stroke;
         Dynamics dynamics =
                 event instanceof Stroke s ? s.dynamics() : ((LineNote) event).dynamics();
+        for (Touch t : mine) {
+            if (t instanceof Touch.Level l) {
+                dynamics = l.dynamics();
+                placed.add(t);
+            }
+        }
         Manner manner = event instanceof Stroke s ? s.manner() : ((LineNote) event).manner();
         return new ScoreNote(
                 place.string(),
@@ -199,6 +205,7 @@ final class ScoreWriter {
                 dynamics,
                 manner,
                 down,
+                event instanceof Stroke s && s.direction() == Direction.PLUCKED,
                 techniques,
                 Optional.of(origin));
     }
@@ -212,7 +219,10 @@ final class ScoreWriter {
         for (Touch t : ordered) {
             List<Technique> made = techniques(t, fret);
             boolean fits = made.stream().noneMatch(k -> k.kind().moves() && k.to() > board.frets());
-            if (made.isEmpty() && !(t instanceof Touch.Pinned || t instanceof Touch.Moved)
+            if (made.isEmpty()
+                            && !(t instanceof Touch.Pinned
+                                    || t instanceof Touch.Moved
+                                    || t instanceof Touch.Level)
                     || !fits) {
                 miss(t, chord, at, Finding.Why.OFF_THE_NECK);
                 continue;

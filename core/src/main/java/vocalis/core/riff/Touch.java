@@ -3,6 +3,7 @@ package vocalis.core.riff;
 import java.util.List;
 import java.util.Objects;
 import java.util.OptionalLong;
+import vocalis.core.score.Dynamics;
 import vocalis.core.score.Technique;
 
 /**
@@ -142,6 +143,28 @@ public sealed interface Touch {
         @Override
         public Vibrato on(Anchor other) {
             return new Vibrato(other, cents, hz, after);
+        }
+    }
+
+    /**
+     * One voice is softer or harder than its stroke.
+     *
+     * @param dynamics how hard
+     */
+    record Level(Anchor anchor, Dynamics dynamics) implements Touch {
+        public Level {
+            Objects.requireNonNull(anchor, "anchor");
+            Objects.requireNonNull(dynamics, "dynamics");
+        }
+
+        @Override
+        public Level on(Anchor other) {
+            return new Level(other, dynamics);
+        }
+
+        @Override
+        public long after() {
+            return 0;
         }
     }
 

@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param dynamics how hard
  * @param manner how it is left to sound
  * @param down struck downward (toward the floor) or upward
+ * @param plucked by a finger of its own, together with the others, not one after another
  * @param techniques what is done to it while it sounds, in time order
  * @param origin where in a recipe it comes from; empty for an imported note
  */
@@ -30,6 +31,7 @@ public record ScoreNote(
         Dynamics dynamics,
         Manner manner,
         boolean down,
+        boolean plucked,
         List<Technique> techniques,
         Optional<Origin> origin) {
 
@@ -75,6 +77,17 @@ public record ScoreNote(
     /** The same note lasting longer or shorter. */
     public ScoreNote lasting(long ticks) {
         return new ScoreNote(
-                string, fret, at, ticks, tied, rings, dynamics, manner, down, techniques, origin);
+                string,
+                fret,
+                at,
+                ticks,
+                tied,
+                rings,
+                dynamics,
+                manner,
+                down,
+                plucked,
+                techniques,
+                origin);
     }
 }

@@ -330,7 +330,23 @@ public final class WriteCommands {
         once(z, "restart", "where figures start again: nowhere, bars, roots", "R", l::nextRestart);
         once(z, "rest", "a rest", "Z", l::rest);
         once(z, "tie", "tie to the note before", "Y", l::toggleTie);
-        once(z, "direction", "strike by turns, down, up", "Q", l::cycleDirection);
+        once(
+                z,
+                "by-string",
+                "strike by voice, or by string whatever the shape",
+                "B",
+                l::toggleByString);
+        for (int n = 1; n <= 8; n++) {
+            int string = n;
+            String words = n == 1 ? "Shift 1 to 8: strike that string too, or not" : "";
+            once(z, "string-" + n, words, "shift " + n, () -> l.toggleString(string));
+        }
+        for (int n = 1; n <= 6; n++) {
+            int voice = n;
+            String words = n == 1 ? "Alt 1 to 6: that voice from the top softer, harder" : "";
+            once(z, "level-" + n, words, "alt " + n, () -> l.cycleLevel(voice));
+        }
+        once(z, "direction", "strike by turns, down, up; pluck", "Q", l::cycleDirection);
         walk(
                 z,
                 "harder",

@@ -314,7 +314,8 @@ final class LaneSkin extends CanvasSkin<Lane> {
     private String meaning(Onset o) {
         StringBuilder said = new StringBuilder();
         said.append(o.manner() == Manner.PLAIN ? "struck" : o.manner().words());
-        said.append(o.down() ? ", downward" : ", upward");
+        boolean plucked = o.notes().get(0).plucked();
+        said.append(plucked ? ", plucked" : o.down() ? ", downward" : ", upward");
         said.append(
                 switch (o.dynamics()) {
                     case ACCENT -> ", accented";

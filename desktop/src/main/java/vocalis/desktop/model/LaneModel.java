@@ -345,12 +345,7 @@ public final class LaneModel {
 
     /** Adds or takes away one string of the stroke under the caret. */
     public void toggleStruckString(int string) {
-        Voicing v = model.currentChord().candidate().voicing();
-        List<Integer> byPitch =
-                v.soundings().stream()
-                        .sorted(java.util.Comparator.comparingInt(Sounding::midi))
-                        .map(Sounding::string)
-                        .toList();
+        List<Integer> byPitch = stringsByPitch(model.currentChord().candidate().voicing());
         int voice = byPitch.indexOf(string);
         if (voice < 0) {
             return;
@@ -584,6 +579,94 @@ public final class LaneModel {
     public void toggleTie() {
         boolean on = eventAtCaret().map(e -> !e.tied()).orElse(true);
         change(e -> e.tied(on), "tie");
+    }
+
+    /** Strikes the same strings whatever the shape is, or its voices again. */
+    public void toggleByString() {
+        Voicing v = model.currentChord().candidate().voicing();
+        List<Integer> byPitch = stringsByPitch(v);
+        changeStroke(
+                s -> {
+                    if (s.struck() instanceof Struck.Strings now) {
+                        List<Integer> voices = new ArrayList<>();
+                        for (int i = 0; i < byPitch.size(); i++) {
+                            if (now.strikes(byPitch.get(i))) {
+                                voices.add(i);
+                            }
+                        }
+                        return s.striking(
+                                voices.isEmpty()
+                                        ? Struck.Named.ALL
+                                        : Struck.picked(voices, byPitch.size()));
+                    }
+                    int mask = 0;
+                    for (int i : s.struck().of(byPitch.size())) {
+                        mask |= 1 << byPitch.get(i);
+                    }
+                    return s.striking(new Struck.Strings(mask));
+                },
+                "strike by string");
+    }
+
+    private static List<Integer> stringsByPitch(Voicing v) {
+        return v.soundings().stream()
+                .sorted(java.util.Comparator.comparingInt(Sounding::midi))
+                .map(Sounding::string)
+                .toList();
+    }
+
+    /** Strikes a string too, or not, counted from the highest as 1. */
+    public void toggleString(int fromHighest) {
+        int string = model.now().ground().board().strings() - fromHighest;
+        if (string < 0) {
+            model.say("The instrument has no string " + fromHighest + ".");
+        } else if (strokeAtCaret().filter(s -> s.struck() instanceof Struck.Strings).isPresent()) {
+            changeStroke(
+                    s -> {
+                        int mask = ((Struck.Strings) s.struck()).mask() ^ 1 << string;
+                        return mask == 0 ? s : s.striking(new Struck.Strings(mask));
+                    },
+                    "strike other strings");
+        } else if (stringsByPitch(model.currentChord().candidate().voicing()).contains(string)) {
+            toggleStruckString(string);
+        } else {
+            model.say(
+                    "The shape does not sound that string; B strikes by string whatever the shape.");
+        }
+    }
+
+    /** The next level of one voice, counted from the top as 1: soft, ghosted, accented, its own. */
+    public void cycleLevel(int fromTop) {
+        Anchor top = anchor(scope.get()).orElse(null);
+        if (top == null) {
+            nothingHere();
+            return;
+        }
+        Anchor a =
+                new Anchor(
+                        top.figure(),
+                        top.event(),
+                        top.pass(),
+                        new Anchor.Voice.FromTop(fromTop - 1));
+        List<Dynamics> order = List.of(Dynamics.SOFT, Dynamics.GHOST, Dynamics.ACCENT);
+        Touch.Level now =
+                now().touches().stream()
+                        .filter(t -> t instanceof Touch.Level && t.anchor().equals(a))
+                        .map(Touch.Level.class::cast)
+                        .findFirst()
+                        .orElse(null);
+        int next = now == null ? 0 : order.indexOf(now.dynamics()) + 1;
+        if (next < order.size()) {
+            model.apply(Edits.touch("level of a voice", new Touch.Level(a, order.get(next))));
+            model.say("Voice " + fromTop + " from the top: " + words(order.get(next)) + ".");
+        } else {
+            model.apply(Edits.removeTouch(now));
+            model.say("Voice " + fromTop + " from the top: as the stroke.");
+        }
+    }
+
+    private static String words(Dynamics d) {
+        return d == Dynamics.SOFT ? "softer" : d == Dynamics.GHOST ? "ghosted" : "accented";
     }
 
     /** The next way that strokes go: by turns, down, up. */

@@ -9,6 +9,7 @@ import java.util.OptionalLong;
 import vocalis.core.riff.Anchor;
 import vocalis.core.riff.Limits;
 import vocalis.core.riff.Touch;
+import vocalis.core.score.Dynamics;
 import vocalis.formats.FormatException;
 
 /** The part of a riff's file that holds its touches. */
@@ -40,6 +41,8 @@ final class TouchCodec {
             b.release().ifPresent(r -> n.put("release", r));
         } else if (t instanceof Touch.Vibrato v) {
             n.put("cents", v.cents()).put("hz", v.hz()).put("after", v.after());
+        } else if (t instanceof Touch.Level l) {
+            n.put("dynamics", Json.id(l.dynamics()));
         } else if (t instanceof Touch.Tremolo r) {
             n.put("strokes", r.strokes());
         } else if (t instanceof Touch.Pinch p) {
@@ -61,13 +64,15 @@ final class TouchCodec {
                                 ? "bend"
                                 : t instanceof Touch.Vibrato
                                         ? "vibrato"
-                                        : t instanceof Touch.Tremolo
-                                                ? "tremolo"
-                                                : t instanceof Touch.Pinch
-                                                        ? "pinch"
-                                                        : t instanceof Touch.Moved
-                                                                ? "moved"
-                                                                : "pinned";
+                                        : t instanceof Touch.Level
+                                                ? "level"
+                                                : t instanceof Touch.Tremolo
+                                                        ? "tremolo"
+                                                        : t instanceof Touch.Pinch
+                                                                ? "pinch"
+                                                                : t instanceof Touch.Moved
+                                                                        ? "moved"
+                                                                        : "pinned";
     }
 
     static Touch read(Field f) throws FormatException {
@@ -115,6 +120,12 @@ final class TouchCodec {
                                             f.get("cents").integer(5, 200),
                                             f.get("hz").number(2, 10),
                                             f.get("after").integer(0, LONGEST)));
+            case "level" ->
+                    f.build(
+                            () ->
+                                    new Touch.Level(
+                                            anchor,
+                                            Json.one(f.get("dynamics"), Dynamics.values())));
             case "tremolo" ->
                     f.build(() -> new Touch.Tremolo(anchor, f.get("strokes").integer(2, 16)));
             case "pinch" -> f.build(() -> new Touch.Pinch(anchor, f.get("partial").integer(2, 4)));
@@ -123,7 +134,7 @@ final class TouchCodec {
             default ->
                     throw f.get("kind")
                             .wrong(
-                                    "must be one of legato, slide, bend, vibrato, tremolo, pinch,"
+                                    "must be one of legato, slide, bend, vibrato, level, tremolo, pinch,"
                                             + " moved, pinned,"
                                             + " but is \""
                                             + f.get("kind").text()

@@ -188,6 +188,7 @@ final class Pieces {
                 new Touch.Bend(every, 150, 0, 77, OptionalLong.of(3000)),
                 new Touch.Bend(once, 100, 5, 0, OptionalLong.empty()),
                 new Touch.Vibrato(once, 30, 6.25, 400),
+                new Touch.Level(once, Dynamics.SOFT),
                 new Touch.Tremolo(once, 8),
                 new Touch.Pinch(once, 3),
                 new Touch.Moved(every, -2),
