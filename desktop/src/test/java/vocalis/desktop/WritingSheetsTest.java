@@ -1,0 +1,143 @@
+package vocalis.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import vocalis.core.arrange.Piece;
+import vocalis.core.riff.Riff;
+import vocalis.workbench.Demo;
+
+/** The sheets for writing, by keyboard in the real window. */
+@ExtendWith(ApplicationExtension.class)
+class WritingSheetsTest extends WindowDriver {
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
+
+    @Override
+    Piece first() {
+        return Demo.pieces().get(4);
+    }
+
+    private boolean open() {
+        return fx(() -> shell.sheets().top().isPresent());
+    }
+
+    /** Every row of every sheet: taken, it changes the riff; one undo gives it back exactly. */
+    @Test
+    void whateverIsTakenOneUndoGivesBack(FxRobot robot) {
+        Riff before = riff();
+        int taken = 0;
+        for (KeyCode key : List.of(KeyCode.F7, KeyCode.Q, KeyCode.F11)) {
+            for (int row = 0; row < (key == KeyCode.Q ? 3 : 40); row++) {
+                press(robot, KeyCode.ESCAPE);
+                press(robot, key);
+                await("the sheet", this::open);
+                Object focus = null;
+                for (int i = 0; i < row; i++) {
+                    focus = fx(() -> stage.getScene().getFocusOwner());
+                    press(robot, KeyCode.DOWN);
+                }
+                if (row > 0 && fx(() -> stage.getScene().getFocusOwner()) == focus) {
+                    press(robot, KeyCode.ESCAPE);
+                    break;
+                }
+                press(robot, KeyCode.ENTER);
+                assertThat(open()).as("row %d of %s", row, key).isFalse();
+                assertThat(riff()).as("row %d of %s", row, key).isNotEqualTo(before);
+                press(robot, KeyCode.CONTROL, KeyCode.Z);
+                assertThat(riff()).as("row %d of %s undone", row, key).isEqualTo(before);
+                taken++;
+            }
+        }
+        assertThat(taken).isGreaterThan(20);
+    }
+
+    /**
+     * Held, H plays the riff with what a row offers; let go, the riff itself, and nothing changed.
+     */
+    @Test
+    void aVariationIsHeardBeforeItIsTaken(FxRobot robot) {
+        Riff before = riff();
+        press(robot, KeyCode.F7);
+        await("the sheet", this::open);
+        tap.clear();
+        robot.press(KeyCode.H);
+        await("sound", () -> tap.firstSound() >= 0);
+        assertThat(fx(() -> model().player().telemetry().latest().playing())).isTrue();
+        robot.release(KeyCode.H);
+        await("silence", () -> !fx(() -> model().player().telemetry().latest().playing()));
+        assertThat(riff()).isEqualTo(before);
+        press(robot, KeyCode.ESCAPE);
+    }
+
+    @Test
+    void versionsAreKeptTakenAndForgotten(FxRobot robot) {
+        Riff before = riff();
+        press(robot, KeyCode.F8);
+        press(robot, KeyCode.UP);
+        Riff other = riff();
+        assertThat(other).isNotEqualTo(before);
+        press(robot, KeyCode.F9);
+        press(robot, KeyCode.ENTER);
+        assertThat(riff()).isEqualTo(before);
+        press(robot, KeyCode.F9);
+        press(robot, KeyCode.DELETE);
+        assertThat(fx(() -> shell.workspace().content().versions())).isEmpty();
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(fx(() -> shell.workspace().content().versions())).hasSize(1);
+    }
+
+    @Test
+    void rootsThatCannotBeReadAreToldWhereTheyStand(FxRobot robot) {
+        Riff before = riff();
+        press(robot, KeyCode.CONTROL, KeyCode.R);
+        robot.write("b f# qq");
+        press(robot, KeyCode.ENTER);
+        assertThat(open()).isTrue();
+        assertThat(robot.lookup(".help .caption").queryAs(Label.class).getText())
+                .contains("word 3")
+                .contains("qq");
+        assertThat(riff()).isEqualTo(before);
+        press(robot, KeyCode.ESCAPE);
+        assertThat(open()).isFalse();
+    }
+
+    /** Four taps a second at 120 are eighths; the figure under the caret takes them. */
+    @Test
+    void aTappedFigureIsLaid(FxRobot robot) {
+        press(robot, KeyCode.F6);
+        press(robot, KeyCode.J);
+        await("the sheet", this::open);
+        for (int i = 0; i < 4; i++) {
+            robot.push(KeyCode.J);
+            sleep(0.3);
+        }
+        assertThat(robot.lookup("#tapped").queryAs(Label.class).getText()).startsWith("Understood");
+        press(robot, KeyCode.ENTER);
+        assertThat(riff().passes().get(0).events()).hasSizeBetween(2, 4);
+        assertThat(riff().passes().get(0).figure().name()).isEqualTo("tapped");
+    }
+
+    @Test
+    void theCheckGoesToThePlace(FxRobot robot) {
+        press(robot, KeyCode.CONTROL, KeyCode.R);
+        robot.write("b e b");
+        press(robot, KeyCode.ENTER);
+        press(robot, KeyCode.CONTROL, KeyCode.G);
+        await("the sheet", this::open);
+        press(robot, KeyCode.ENTER);
+        assertThat(open()).isFalse();
+        assertThat(fx(() -> model().chordProperty().get())).isEqualTo(2);
+    }
+}
