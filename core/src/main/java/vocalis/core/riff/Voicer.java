@@ -41,6 +41,9 @@ final class Voicer {
     private static final int OF_EACH_POSITION = 2;
     private static final int MOST = 40;
 
+    /** How much more a shape counts by itself than the changes to and from it. */
+    private static final double ITSELF = 2;
+
     /** What a shape costs that no hand holds. */
     private static final double MOST_COST = 1e6;
 
@@ -268,7 +271,7 @@ final class Voicer {
             Ranking ranking = new Ranking(ask.family, List.of(), ask.key);
             double[] alone =
                     shapes.stream()
-                            .mapToDouble(c -> Math.min(MOST_COST, ranking.cost(c)))
+                            .mapToDouble(c -> Math.min(MOST_COST, ITSELF * ranking.cost(c)))
                             .toArray();
             return new Options(shapes, alone, byHand.isPresent(), silent, List.copyOf(troubles));
         }
