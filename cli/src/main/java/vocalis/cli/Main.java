@@ -20,7 +20,8 @@ import vocalis.core.voicing.Family;
             DronesCommand.class,
             GainCommand.class,
             RenderCommand.class,
-            CheckCommand.class
+            CheckCommand.class,
+            RevoiceCommand.class
         },
         description = "Write a riff and hear what each voicing does to it.",
         footer = {"", "Without a command the window opens: ./vocalis [FILE], ./vocalis --demo."})

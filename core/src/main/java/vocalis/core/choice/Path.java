@@ -46,22 +46,60 @@ public record Path(List<Integer> taken, double cost, List<Double> changes) {
         changes = List.copyOf(changes);
     }
 
+    /** What the change from a candidate of a chord to one of the next costs. */
+    public interface Ways {
+        /**
+         * The cost.
+         *
+         * @param from index of the chord that is left
+         * @param a index among its candidates
+         * @param b index among those of the next chord; after the last the first
+         */
+        double cost(int from, int a, int b);
+    }
+
     /** The cheapest way around. */
     public static Path around(Fretboard board, List<Stop> stops, Change change) {
         int n = stops.size();
+        return around(
+                stops.stream().map(Stop::alone).toList(),
+                (from, a, b) -> {
+                    Stop next = stops.get((from + 1) % n);
+                    return change.cost(
+                            board,
+                            stops.get(from).shapes().get(a),
+                            next.shapes().get(b),
+                            next.family());
+                });
+    }
+
+    /**
+     * The cheapest way around for costs of any kind. A riff of one chord has no change.
+     *
+     * @param alone for each chord what each of its candidates costs by itself
+     */
+    public static Path around(List<double[]> alone, Ways costs) {
+        int n = alone.size();
         int first = 0;
         for (int i = 1; i < n; i++) {
-            first = stops.get(i).shapes().size() < stops.get(first).shapes().size() ? i : first;
+            first = alone.get(i).length < alone.get(first).length ? i : first;
         }
-        List<Stop> turned = new ArrayList<>(stops);
+        List<double[]> turned = new ArrayList<>(alone);
         Collections.rotate(turned, -first);
         double[][][] ways = new double[n][][];
         for (int i = 0; i < n; i++) {
-            ways[i] = ways(board, turned.get(i), turned.get((i + 1) % n), change);
+            int from = (i + first) % n;
+            double[][] table = new double[turned.get(i).length][turned.get((i + 1) % n).length];
+            for (int a = 0; a < table.length && n > 1; a++) {
+                for (int b = 0; b < table[a].length; b++) {
+                    table[a][b] = costs.cost(from, a, b);
+                }
+            }
+            ways[i] = table;
         }
         int[] best = null;
         double least = Double.POSITIVE_INFINITY;
-        for (int start = 0; start < turned.get(0).shapes().size(); start++) {
+        for (int start = 0; start < turned.get(0).length; start++) {
             int[] taken = new int[n];
             double cost = from(turned, ways, start, taken);
             if (cost < least) {
@@ -80,29 +118,15 @@ public record Path(List<Integer> taken, double cost, List<Double> changes) {
         return new Path(taken, least, changes);
     }
 
-    private static double[][] ways(Fretboard board, Stop from, Stop to, Change change) {
-        double[][] ways = new double[from.shapes().size()][to.shapes().size()];
-        if (from == to) {
-            return ways;
-        }
-        for (int a = 0; a < ways.length; a++) {
-            for (int b = 0; b < ways[a].length; b++) {
-                ways[a][b] =
-                        change.cost(board, from.shapes().get(a), to.shapes().get(b), to.family());
-            }
-        }
-        return ways;
-    }
-
     /** The cheapest way that begins with a candidate of the first chord and comes back to it. */
-    private static double from(List<Stop> stops, double[][][] ways, int start, int[] taken) {
+    private static double from(List<double[]> stops, double[][][] ways, int start, int[] taken) {
         int n = stops.size();
         int[][] before = new int[n][];
-        double[] costs = new double[stops.get(0).shapes().size()];
+        double[] costs = new double[stops.get(0).length];
         java.util.Arrays.fill(costs, Double.POSITIVE_INFINITY);
-        costs[start] = stops.get(0).alone()[start];
+        costs[start] = stops.get(0)[start];
         for (int i = 1; i < n; i++) {
-            double[] alone = stops.get(i).alone();
+            double[] alone = stops.get(i);
             double[] next = new double[alone.length];
             java.util.Arrays.fill(next, Double.POSITIVE_INFINITY);
             before[i] = new int[alone.length];

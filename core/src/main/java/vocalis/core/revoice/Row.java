@@ -1,0 +1,49 @@
+package vocalis.core.revoice;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import vocalis.core.harmony.Context;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Way;
+import vocalis.core.voicing.Family;
+
+/**
+ * One treatment of a riff, in figures.
+ *
+ * @param family the family of all its cells; empty for the riff as it stands and for an intent
+ * @param intent what it is after; empty for the riff as it stands and for a family
+ * @param derived what it comes to
+ * @param tension of each chord in the key, 0 to 100
+ * @param way of the hand
+ */
+public record Row(
+        Optional<Family> family,
+        Optional<Intent> intent,
+        Derived derived,
+        List<Integer> tension,
+        Way way) {
+
+    public Row {
+        tension = List.copyOf(tension);
+    }
+
+    /** A row of what a riff comes to. */
+    public static Row of(Optional<Family> family, Optional<Intent> intent, Derived derived) {
+        List<Integer> tension = new ArrayList<>();
+        for (Derived.Chord c : derived.chords()) {
+            tension.add(Context.tension(c.candidate().voicing(), derived.riff().ground().key()));
+        }
+        return new Row(family, intent, derived, tension, Way.of(derived));
+    }
+
+    /** The riff as it stands. */
+    public boolean mix() {
+        return family.isEmpty() && intent.isEmpty();
+    }
+
+    public Riff riff() {
+        return derived.riff();
+    }
+}

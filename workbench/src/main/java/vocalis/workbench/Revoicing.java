@@ -1,0 +1,80 @@
+package vocalis.workbench;
+
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Hand;
+import vocalis.core.revoice.Intent;
+import vocalis.core.revoice.Revoicer;
+import vocalis.core.revoice.Row;
+import vocalis.core.riff.Chords;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Deriver;
+import vocalis.core.riff.Riff;
+import vocalis.core.voicing.Family;
+
+/**
+ * Every treatment of a riff, row by row: as it stands, in each family, by each intent. Long: on a
+ * worker.
+ */
+public final class Revoicing {
+
+    private final Catalogue catalogue;
+    private final Hand hand;
+    private final Deriver deriver;
+
+    public Revoicing(Catalogue catalogue, Hand hand) {
+        this.catalogue = catalogue;
+        this.hand = hand;
+        this.deriver = new Deriver(catalogue);
+    }
+
+    /**
+     * Gives the rows as they are found, the riff as it stands first.
+     *
+     * @param locked chords that intents leave as they are
+     * @param seed of the surprise
+     * @param cancelled asked before each row
+     */
+    public void rows(
+            Riff riff,
+            Set<Integer> locked,
+            long seed,
+            BooleanSupplier cancelled,
+            Consumer<Row> found) {
+        Derived now = deriver.derive(riff, hand);
+        found.accept(Row.of(Optional.empty(), Optional.empty(), now));
+        for (Family f : Family.values()) {
+            if (cancelled.getAsBoolean()) {
+                return;
+            }
+            found.accept(of(riff, f));
+        }
+        for (Intent i : Intent.values()) {
+            if (cancelled.getAsBoolean()) {
+                return;
+            }
+            by(now, i, locked, seed).ifPresent(found);
+        }
+    }
+
+    /** The row of a family. */
+    public Row of(Riff riff, Family family) {
+        Derived d = deriver.derive(Chords.familyOfAll(riff, family), hand);
+        return Row.of(Optional.of(family), Optional.empty(), d);
+    }
+
+    /** The row of an intent, where it can be had. */
+    public Optional<Row> by(Riff riff, Intent intent, Set<Integer> locked, long seed) {
+        return by(deriver.derive(riff, hand), intent, locked, seed);
+    }
+
+    private Optional<Row> by(Derived now, Intent intent, Set<Integer> locked, long seed) {
+        return new Revoicer(catalogue, hand)
+                .voiced(now, intent, locked, seed)
+                .map(r -> deriver.derive(r, hand))
+                .map(d -> Row.of(Optional.empty(), Optional.of(intent), d));
+    }
+}
