@@ -6,6 +6,7 @@ import vocalis.core.score.Manner;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.model.ChordEdits;
 import vocalis.desktop.model.LaneModel;
+import vocalis.desktop.model.RevoiceModel;
 import vocalis.desktop.model.TypingModel;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.model.Zone;
@@ -69,6 +70,10 @@ public final class WriteCommands {
 
         void ways();
 
+        void revoice();
+
+        void blind();
+
         void figures();
 
         void tapFigure();
@@ -95,6 +100,7 @@ public final class WriteCommands {
         w.lane();
         w.figures();
         w.typing();
+        w.revoice();
         w.cards();
         w.neck();
         w.ground();
@@ -108,6 +114,7 @@ public final class WriteCommands {
                 KeyCode.M,
                 Zone.NECK,
                 () -> model.hearing().beginHearingMiss(model.neckStringProperty().get()));
+        keyboard.hold(KeyCode.J, Zone.REVOICE, () -> model.revoice().hearCell());
         keyboard.endHold(model.hearing()::endHearing);
     }
 
@@ -401,6 +408,63 @@ public final class WriteCommands {
                 model.lane()::toggleScope);
         once(z, "typing-figure", "a figure of its own for this pass", "F", t::ownFigure);
         once(z, "typing-end", "write no more", "L", () -> model.zoneProperty().set(Zone.LANE));
+    }
+
+    private void revoice() {
+        RevoiceModel r = model.revoice();
+        Zone z = Zone.REVOICE;
+        look("revoice", "every treatment side by side", "F12", screen::revoice);
+        commands.add("row-up", "row above")
+                .in(z)
+                .keys("UP")
+                .brief("arrows choose")
+                .repeats()
+                .does(() -> r.move(-1, 0));
+        walk(z, "row-down", "row below", "DOWN", () -> r.move(1, 0));
+        walk(z, "column-left", "chord before", "LEFT", () -> r.move(0, -1));
+        walk(z, "column-right", "next chord", "RIGHT", () -> r.move(0, 1));
+        for (Family f : Family.values()) {
+            String digit = String.valueOf(f.digit());
+            boolean first = f == Family.values()[0];
+            commands.add("switch-" + digit, first ? "1 to 9: the whole riff in that family" : "")
+                    .in(z)
+                    .keys(digit)
+                    .does(() -> model.chords().voiceAll(f));
+            commands.add("switch-one-" + digit, first ? "Shift 1 to 9: this chord alone" : "")
+                    .in(z)
+                    .keys("shift " + digit)
+                    .does(() -> model.chords().voiceChord(f));
+        }
+        commands.add("take-cell", "take the cell into your mix")
+                .in(z)
+                .keys("ENTER")
+                .brief(
+                        "1 to 9 switch the riff, Shift 1 to 9 this chord · Enter take the cell · hold H hear the row, J the cell")
+                .does(r::takeCell);
+        once(z, "take-row", "take the whole row", "ctrl ENTER", r::takeRow);
+        commands.add("lock", "intents keep this chord")
+                .in(z)
+                .keys("L")
+                .brief("L keep")
+                .does(r::lock);
+        commands.add("other", "the row in place of your mix, and back")
+                .in(z)
+                .keys("A")
+                .brief("A other")
+                .does(r::toggleOther);
+        commands.add("blind", "your mix and the row, blind")
+                .in(z)
+                .keys("B")
+                .brief("B blind · Esc")
+                .does(screen::blind);
+        once(z, "surprise", "another surprise", "S", r::surprise);
+        walk(
+                z,
+                "member-next",
+                "the next shape of the row's family here",
+                "PERIOD",
+                () -> r.member(1));
+        walk(z, "member-before", "the shape before", "COMMA", () -> r.member(-1));
     }
 
     private void cards() {

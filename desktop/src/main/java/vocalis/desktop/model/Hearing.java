@@ -56,6 +56,9 @@ public final class Hearing {
      * @return whether something is heard now
      */
     public boolean beginHearing() {
+        if (model.zoneProperty().get() == Zone.REVOICE) {
+            return model.revoice().hearRow();
+        }
         if (!hearing) {
             hearing = true;
             boolean looking =
@@ -101,6 +104,9 @@ public final class Hearing {
     }
 
     public void endHearing() {
+        if (model.zoneProperty().get() == Zone.REVOICE && !model.revoice().otherSounds()) {
+            endPreview();
+        }
         if (hearing) {
             hearing = false;
             model.player().release();

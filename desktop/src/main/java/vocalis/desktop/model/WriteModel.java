@@ -76,6 +76,7 @@ public final class WriteModel implements Session, AutoCloseable {
     private final Hearing hearing;
     private final LaneModel lane;
     private final TypingModel typing;
+    private final RevoiceModel revoice;
     private final ChordEdits chords;
     private final GainModel gain;
     private Key shownKey;
@@ -100,6 +101,7 @@ public final class WriteModel implements Session, AutoCloseable {
         gain = new GainModel(this);
         offer = new CardOffer(this, this::offered);
         hearing = new Hearing(this);
+        revoice = new RevoiceModel(this);
         listening =
                 Subscription.all(
                         workspace.onChange(this::documentChanged),
@@ -125,6 +127,7 @@ public final class WriteModel implements Session, AutoCloseable {
     @Override
     public void close() {
         listening.close();
+        revoice.close();
         gain.close();
     }
 
@@ -237,6 +240,11 @@ public final class WriteModel implements Session, AutoCloseable {
                                         vocalis.core.riff.Way.offered(
                                                 riff, workspace.hand(), workspace.catalogue())),
                         () -> then.accept(found));
+    }
+
+    /** Every treatment of the riff side by side. */
+    public RevoiceModel revoice() {
+        return revoice;
     }
 
     /** Writing in the lane. */
@@ -355,6 +363,9 @@ public final class WriteModel implements Session, AutoCloseable {
         }
         requestCards();
         refreshShown();
+        if (zone.get() == Zone.REVOICE) {
+            revoice.refresh();
+        }
     }
 
     private void chordMoved() {

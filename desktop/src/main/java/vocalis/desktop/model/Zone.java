@@ -8,5 +8,7 @@ public enum Zone {
     /** The lane, where digits and letters are written as notes and strokes. */
     TYPING,
     CARDS,
-    NECK
+    NECK,
+    /** The grid of every treatment. */
+    REVOICE
 }

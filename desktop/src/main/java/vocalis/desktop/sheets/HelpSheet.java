@@ -21,6 +21,7 @@ public final class HelpSheet {
                     Zone.BAND, "Chords",
                     Zone.LANE, "Lane",
                     Zone.TYPING, "Writing in the lane (L)",
+                    Zone.REVOICE, "Revoice (F12)",
                     Zone.CARDS, "Voicings",
                     Zone.NECK, "Neck");
 
@@ -99,7 +100,8 @@ public final class HelpSheet {
         row(grid, "H held", "hear what the caret is on, until released");
         row(grid, "M held", "on the neck: with the silenced string let ring");
         columns.getChildren().add(held);
-        for (Zone z : List.of(Zone.BAND, Zone.LANE, Zone.TYPING, Zone.CARDS, Zone.NECK)) {
+        for (Zone z :
+                List.of(Zone.BAND, Zone.LANE, Zone.TYPING, Zone.REVOICE, Zone.CARDS, Zone.NECK)) {
             columns.getChildren()
                     .add(
                             list(

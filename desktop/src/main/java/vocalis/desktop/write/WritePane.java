@@ -34,7 +34,9 @@ import vocalis.desktop.model.Zone;
 import vocalis.desktop.neck.Neck;
 import vocalis.desktop.neck.NeckGeometry;
 import vocalis.desktop.readout.ReadoutPane;
+import vocalis.desktop.revoice.RevoicePane;
 import vocalis.desktop.sheets.AlongSheet;
+import vocalis.desktop.sheets.BlindSheet;
 import vocalis.desktop.sheets.Compare;
 import vocalis.desktop.sheets.ExplainSheet;
 import vocalis.desktop.sheets.FigureSheets;
@@ -62,6 +64,7 @@ public final class WritePane extends BorderPane {
     private final Lane lane;
     private final CardRow cards;
     private final Neck neck;
+    private final RevoicePane revoice;
     private final ReadoutPane readout;
     private final Compare compare;
     private final FamilyBar families;
@@ -87,6 +90,7 @@ public final class WritePane extends BorderPane {
         cards.setId("cards");
         neck = new Neck(model);
         neck.setId("neck");
+        revoice = new RevoicePane(model);
         readout = new ReadoutPane(model);
         compare = new Compare(model);
         families = new FamilyBar(model, () -> go(Zone.CARDS));
@@ -95,7 +99,11 @@ public final class WritePane extends BorderPane {
                 new Transport(
                         model,
                         () -> OutputSheet.show(model, host()),
-                        List.of(band::showNow, lane::showNow, overview::showNow));
+                        List.of(
+                                band::showNow,
+                                lane::showNow,
+                                overview::showNow,
+                                revoice.grid()::showNow));
         WriteCommands.addTo(commands, model, new Deeds());
         setTop(top());
         setCenter(middle());
@@ -112,6 +120,7 @@ public final class WritePane extends BorderPane {
                         });
         follow(cards, Zone.CARDS);
         follow(neck, Zone.NECK);
+        follow(revoice.grid(), Zone.REVOICE);
         band.menu(this::chordMenu);
         band.setOnContextMenuRequested(
                 e -> {
@@ -160,7 +169,19 @@ public final class WritePane extends BorderPane {
         heightProperty()
                 .addListener(
                         o -> neck.setPrefHeight(Math.max(124, Math.min(230, getHeight() * 0.2))));
-        return new VBox(overview, band, lane, lower);
+        VBox writing = new VBox(overview, band, lane, lower);
+        model.zoneProperty()
+                .addListener(
+                        o -> {
+                            boolean grid = model.zoneProperty().get() == Zone.REVOICE;
+                            boolean sameScreen = model.zoneProperty().get() == Zone.GROUND;
+                            if (!sameScreen) {
+                                writing.setVisible(!grid);
+                                revoice.setVisible(grid);
+                            }
+                        });
+        revoice.setVisible(false);
+        return new javafx.scene.layout.StackPane(writing, revoice);
     }
 
     private Node statusLine() {
@@ -202,6 +223,7 @@ public final class WritePane extends BorderPane {
         keyboard.place(lane, Zone.LANE);
         keyboard.place(cards, Zone.CARDS);
         keyboard.place(neck, Zone.NECK);
+        keyboard.place(revoice.grid(), Zone.REVOICE);
         WriteCommands.holds(keyboard, model);
         scene.focusOwnerProperty()
                 .addListener(
@@ -240,6 +262,7 @@ public final class WritePane extends BorderPane {
                     case LANE, TYPING -> lane;
                     case CARDS -> cards;
                     case NECK -> neck;
+                    case REVOICE -> revoice.grid();
                     case GROUND -> null;
                 };
         if (target != null) {
@@ -260,6 +283,7 @@ public final class WritePane extends BorderPane {
             case LANE, TYPING -> lane;
             case CARDS -> cards;
             case NECK -> neck;
+            case REVOICE -> revoice.grid();
             case GROUND -> getScene().getFocusOwner();
         };
     }
@@ -412,6 +436,21 @@ public final class WritePane extends BorderPane {
         @Override
         public void tapFigure() {
             FigureSheets.tap(model, host());
+        }
+
+        @Override
+        public void revoice() {
+            boolean there = model.zoneProperty().get() == Zone.REVOICE;
+            if (!there) {
+                model.revoice().columnProperty().set(model.chordProperty().get());
+                model.revoice().refresh();
+            }
+            go(there ? Zone.BAND : Zone.REVOICE);
+        }
+
+        @Override
+        public void blind() {
+            BlindSheet.show(model, host());
         }
 
         @Override

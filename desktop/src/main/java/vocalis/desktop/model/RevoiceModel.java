@@ -1,0 +1,392 @@
+package vocalis.desktop.model;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import javafx.application.Platform;
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.LongProperty;
+import javafx.beans.property.SimpleIntegerProperty;
+import javafx.beans.property.SimpleLongProperty;
+import vocalis.core.choice.Candidate;
+import vocalis.core.choice.Card;
+import vocalis.core.choice.Ranking;
+import vocalis.core.revoice.Difference;
+import vocalis.core.revoice.Row;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Member;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Treatment;
+import vocalis.core.voicing.Family;
+import vocalis.desktop.view.Background;
+import vocalis.workbench.Edits;
+import vocalis.workbench.GainReadings;
+import vocalis.workbench.RevoiceWords;
+import vocalis.workbench.Revoicing;
+
+/**
+ * The riff in every treatment, row by row, and what the player does with them. Rows are found on a
+ * worker and come as they are found; what gain makes of them follows.
+ */
+public final class RevoiceModel implements AutoCloseable {
+
+    /**
+     * What gain makes of a row, averaged over its chords.
+     *
+     * @param growl against plain power chords
+     * @param mud roughness below 250 Hz, unitless
+     * @param biteHz spectral centroid
+     */
+    public record Grind(double growl, double mud, double biteHz) {}
+
+    private final WriteModel model;
+    private final Background background = new Background("vocalis-revoice");
+    private final Background grinding = new Background("vocalis-revoice-gain");
+    private final List<Row> rows = new ArrayList<>();
+    private final Map<Row, Grind> grinds = new HashMap<>();
+    private final Set<Integer> locked = new HashSet<>();
+    private final IntegerProperty row = new SimpleIntegerProperty();
+    private final IntegerProperty column = new SimpleIntegerProperty();
+    private final LongProperty changed = new SimpleLongProperty();
+    private volatile long newest;
+    private long seed = 1;
+    private Riff of;
+    private boolean other;
+
+    RevoiceModel(WriteModel model) {
+        this.model = model;
+        row.addListener(o -> endOther());
+    }
+
+    /** The rows found so far: the riff as it stands, the families, the intents. */
+    public List<Row> rows() {
+        return rows;
+    }
+
+    /** Counts up whenever something is shown otherwise. */
+    public LongProperty changedProperty() {
+        return changed;
+    }
+
+    /** Row of the caret. */
+    public IntegerProperty rowProperty() {
+        return row;
+    }
+
+    /** Chord of the caret. */
+    public IntegerProperty columnProperty() {
+        return column;
+    }
+
+    /** Whether intents leave a chord as it is. */
+    public boolean locked(int chord) {
+        return locked.contains(chord);
+    }
+
+    /** Whether rows are still being found. */
+    public boolean searching() {
+        return of != null && rows.size() < 1 + Family.values().length;
+    }
+
+    public Optional<Grind> grind(Row r) {
+        return Optional.ofNullable(grinds.get(r));
+    }
+
+    private void show() {
+        changed.set(changed.get() + 1);
+    }
+
+    /** Finds the rows of the riff as it is now, unless they are there. */
+    public void refresh() {
+        Riff riff = model.now();
+        if (riff.equals(of)) {
+            return;
+        }
+        boolean rerooted = of == null || !of.roots().equals(riff.roots());
+        of = riff;
+        if (rerooted) {
+            locked.clear();
+        }
+        find();
+    }
+
+    private void find() {
+        long mine = ++newest;
+        Riff riff = of;
+        Set<Integer> kept = Set.copyOf(locked);
+        long chance = seed;
+        List<Row> found = new ArrayList<>();
+        Revoicing revoicing = new Revoicing(model.catalogue(), model.hand());
+        background.run(
+                "revoicing",
+                () ->
+                        revoicing.rows(
+                                riff,
+                                kept,
+                                chance,
+                                () -> newest != mine,
+                                r -> Platform.runLater(() -> arrived(mine, found, r))),
+                () -> {
+                    if (newest == mine) {
+                        grind(mine, List.copyOf(found));
+                    }
+                });
+    }
+
+    /** The old rows stay to be seen until the new ones take their places one by one. */
+    private void arrived(long mine, List<Row> found, Row r) {
+        if (newest != mine) {
+            return;
+        }
+        found.add(r);
+        int at = found.size() - 1;
+        if (at < rows.size()) {
+            rows.set(at, r);
+        } else {
+            rows.add(r);
+        }
+        row.set(Math.min(row.get(), rows.size() - 1));
+        column.set(Math.min(column.get(), r.derived().chords().size() - 1));
+        show();
+    }
+
+    private void grind(long mine, List<Row> all) {
+        while (rows.size() > all.size()) {
+            rows.remove(rows.size() - 1);
+        }
+        grinds.keySet().retainAll(all);
+        show();
+        for (Row r : all) {
+            if (!grinds.containsKey(r)) {
+                Grind[] made = new Grind[1];
+                grinding.run(
+                        "what gain makes of a treatment",
+                        () -> made[0] = newest == mine ? grindOf(r) : null,
+                        () -> {
+                            if (made[0] != null && newest == mine) {
+                                grinds.put(r, made[0]);
+                                show();
+                            }
+                        });
+            }
+        }
+    }
+
+    private Grind grindOf(Row r) {
+        double growl = 0;
+        double mud = 0;
+        double bite = 0;
+        int n = r.derived().chords().size();
+        for (Derived.Chord c : r.derived().chords()) {
+            GainReadings.Against a =
+                    model.gain().of(c.candidate().voicing(), c.root(), r.riff().ground());
+            growl += a.growl() / n;
+            mud += a.reading().mud() / n;
+            bite += a.reading().biteHz() / n;
+        }
+        return new Grind(growl, mud, bite);
+    }
+
+    /** The row under the caret, when there is one. */
+    public Optional<Row> current() {
+        return row.get() < rows.size() ? Optional.of(rows.get(row.get())) : Optional.empty();
+    }
+
+    /** Moves the caret. */
+    public void move(int down, int right) {
+        row.set(Math.max(0, Math.min(rows.size() - 1, row.get() + down)));
+        int last = model.now().roots().size() - 1;
+        column.set(Math.max(0, Math.min(last, column.get() + right)));
+        model.moveChordCaretTo(column.get());
+        show();
+    }
+
+    /** Puts the caret on a cell. */
+    public void caret(int atRow, int atColumn) {
+        row.set(atRow);
+        column.set(atColumn);
+        move(0, 0);
+    }
+
+    /** Takes the cell under the caret into the mix. */
+    public void takeCell() {
+        int chord = column.get();
+        current()
+                .ifPresent(
+                        r -> {
+                            if (r.mix() || chord >= r.derived().chords().size()) {
+                                model.say("This is the mix itself: choose a cell of another row.");
+                                return;
+                            }
+                            Treatment t = r.riff().treatments().get(chord);
+                            Derived.Chord c = r.derived().chords().get(chord);
+                            Member m =
+                                    t.member()
+                                            .orElseGet(
+                                                    () -> Member.Found.of(c.candidate().voicing()));
+                            if (model.apply(Edits.choose(chord, t.family(), m))) {
+                                model.say(
+                                        "Took "
+                                                + r.derived()
+                                                        .score()
+                                                        .harmonies()
+                                                        .get(chord)
+                                                        .symbol()
+                                                + " from "
+                                                + RevoiceWords.name(r)
+                                                + ".");
+                            }
+                        });
+    }
+
+    /** Takes the whole row for the mix. */
+    public void takeRow() {
+        current()
+                .filter(r -> !r.mix())
+                .ifPresent(
+                        r ->
+                                model.apply(
+                                        Edits.pattern(
+                                                "take a row",
+                                                x -> x.withTreatments(r.riff().treatments()))));
+    }
+
+    /** Intents leave the chord under the caret as the mix has it, or may change it again. */
+    public void lock() {
+        int chord = column.get();
+        boolean on = locked.add(chord) || !locked.remove(chord);
+        model.say(
+                on
+                        ? "Intents keep this chord as your mix has it."
+                        : "Intents may change this chord.");
+        find();
+    }
+
+    /** Another surprise. */
+    public void surprise() {
+        seed++;
+        find();
+    }
+
+    /** The next member of the row's family for the chord under the caret, or the one before. */
+    public void member(int by) {
+        int chord = column.get();
+        Row r = current().orElse(null);
+        if (r == null || chord >= r.derived().chords().size()) {
+            return;
+        }
+        Family family = r.riff().treatments().get(chord).family();
+        Derived.Chord c = r.derived().chords().get(chord);
+        List<Candidate> leading =
+                model.catalogue()
+                        .leading(model.now().ground().board(), model.hand(), family, c.root());
+        List<Card> cards =
+                new Ranking(family, List.of(), model.now().ground().key()).cards(leading);
+        if (cards.isEmpty()) {
+            return;
+        }
+        int at = -1;
+        for (int i = 0; i < cards.size(); i++) {
+            boolean here = cards.get(i).shapeClass().equals(c.candidate().voicing().shapeClass());
+            at = here ? i : at;
+        }
+        Card next = cards.get(Math.floorMod(at + by, cards.size()));
+        Member m = Member.Found.of(next.first().voicing());
+        model.apply(
+                Edits.pattern(
+                        "another shape of the family",
+                        "member:" + chord + family,
+                        x -> {
+                            Treatment t = x.treatments().get(chord);
+                            return x.withTreatment(chord, t.with(family, m).in(t.family()));
+                        }));
+    }
+
+    /** Plays the row under the caret until {@link Hearing#endPreview}. */
+    public boolean hearRow() {
+        current().ifPresent(r -> model.hearing().preview(r.riff()));
+        return true;
+    }
+
+    /** The chord under the caret as the row has it. */
+    public boolean hearCell() {
+        current()
+                .filter(r -> column.get() < r.derived().chords().size())
+                .ifPresent(
+                        r ->
+                                model.hearing()
+                                        .hear(
+                                                r.derived()
+                                                        .chords()
+                                                        .get(column.get())
+                                                        .candidate()
+                                                        .voicing()
+                                                        .shape()));
+        return true;
+    }
+
+    /** From the mix to the row under the caret and back, while it plays on. */
+    public void toggleOther() {
+        if (other) {
+            endOther();
+        } else {
+            other = true;
+            hearRow();
+            show();
+        }
+    }
+
+    /** Whether the row under the caret sounds in place of the mix. */
+    public boolean otherSounds() {
+        return other;
+    }
+
+    private void endOther() {
+        if (other) {
+            other = false;
+            model.hearing().endPreview();
+            show();
+        }
+    }
+
+    /** The mix and the row under the caret in an order that chance decides, for blind hearing. */
+    public Optional<List<Row>> blind(Random chance) {
+        Row r = current().orElse(null);
+        if (r == null || r.mix()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                chance.nextBoolean() ? List.of(rows.get(0), r) : List.of(r, rows.get(0)));
+    }
+
+    /** What the row does and what it changes at the chord under the caret, in two lines. */
+    public List<String> inWords() {
+        Row r = current().orElse(null);
+        if (r == null) {
+            return List.of("Looking for every way to voice this riff …", "");
+        }
+        String change =
+                r.mix() || column.get() >= r.derived().chords().size()
+                        ? "Choose another row to see what it would change here."
+                        : "Against your mix at this chord: "
+                                + RevoiceWords.of(
+                                        Difference.at(
+                                                rows.get(0).derived(), r.derived(), column.get()),
+                                        r.riff().ground().key())
+                                + ".";
+        String does = RevoiceWords.what(r);
+        return List.of(Character.toUpperCase(does.charAt(0)) + does.substring(1) + ".", change);
+    }
+
+    @Override
+    public void close() {
+        newest++;
+        background.close();
+        grinding.close();
+    }
+}

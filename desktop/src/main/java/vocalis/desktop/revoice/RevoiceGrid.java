@@ -1,0 +1,46 @@
+package vocalis.desktop.revoice;
+
+import java.util.Optional;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Skin;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Area;
+import vocalis.desktop.view.Explained;
+import vocalis.desktop.view.PaintedControl;
+
+/** The riff in every treatment: a row for each, a column for each root. */
+public final class RevoiceGrid extends PaintedControl implements Explained {
+
+    private final WriteModel model;
+
+    public RevoiceGrid(WriteModel model) {
+        super("revoice");
+        this.model = model;
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.TABLE_VIEW);
+        setAccessibleText("Revoice: every treatment of the riff");
+    }
+
+    public WriteModel model() {
+        return model;
+    }
+
+    /** Lights the column that plays. */
+    public void showNow(boolean playing, double tick) {
+        if (getSkin() instanceof RevoiceGridSkin skin) {
+            skin.showNow(playing, tick);
+        }
+    }
+
+    @Override
+    public Optional<String> explain(double x, double y) {
+        return getSkin() instanceof RevoiceGridSkin skin
+                ? skin.areaAt(x, y).map(Area::meaning)
+                : Optional.empty();
+    }
+
+    @Override
+    protected Skin<?> createDefaultSkin() {
+        return new RevoiceGridSkin(this);
+    }
+}

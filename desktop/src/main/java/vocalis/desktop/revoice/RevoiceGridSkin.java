@@ -1,0 +1,374 @@
+package vocalis.desktop.revoice;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Paint;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.TextAlignment;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.revoice.Row;
+import vocalis.core.riff.Derived;
+import vocalis.core.theory.Key;
+import vocalis.core.voicing.Sounding;
+import vocalis.core.voicing.Voicing;
+import vocalis.desktop.model.RevoiceModel;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.model.Zone;
+import vocalis.desktop.view.Area;
+import vocalis.desktop.view.CanvasSkin;
+import vocalis.workbench.RevoiceWords;
+
+/** Paints the grid: names and shapes, voices on one scale, and what each row costs. */
+final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
+
+    private static final double NAMES = 148;
+    private static final double FIGURES = 290;
+    private static final double HEAD = 34;
+    private static final double LEAST_COLUMN = 74;
+    private static final double LEAST_ROW = 27;
+    private static final double MOST_ROW = 44;
+    private static final double MOST_TRAVEL = 400;
+    private static final double MOST_GROWL = 20;
+    private static final double MOST_BITE = 3500;
+
+    private final WriteModel model;
+    private final RevoiceModel revoice;
+    private int firstColumn;
+    private int firstRow;
+    private int columns;
+    private int shownRows;
+    private double rowHeight;
+    private double width;
+    private int nowColumn = -1;
+
+    RevoiceGridSkin(RevoiceGrid grid) {
+        super(grid);
+        model = grid.model();
+        revoice = model.revoice();
+        watch(revoice.changedProperty(), revoice.rowProperty(), revoice.columnProperty());
+        grid.setOnMousePressed(this::pressed);
+    }
+
+    @Override
+    public void dispose() {
+        if (getSkinnable() != null) {
+            getSkinnable().setOnMousePressed(null);
+        }
+        super.dispose();
+    }
+
+    void showNow(boolean playing, double tick) {
+        int now = playing ? model.now().chordAt((long) tick) : -1;
+        if (now != nowColumn) {
+            nowColumn = now;
+            getSkinnable().requestLayout();
+        }
+    }
+
+    @Override
+    public Optional<Area> caret() {
+        int row = revoice.rowProperty().get() - firstRow;
+        int column = revoice.columnProperty().get();
+        return Optional.of(new Area(x(column), y(row), x(column + 1) - x(column), rowHeight, ""));
+    }
+
+    private double y(int shown) {
+        return HEAD + shown * rowHeight;
+    }
+
+    /** Left edge of a column: columns share the room by the length of their roots. */
+    private double x(int column) {
+        double room = width - NAMES - FIGURES;
+        double all = 0;
+        double before = 0;
+        for (int i = firstColumn; i < firstColumn + columns; i++) {
+            double share = share(i);
+            all += share;
+            before += i < column ? share : 0;
+        }
+        return NAMES + (all == 0 ? 0 : room * before / all);
+    }
+
+    /** Longer roots are wider, but none is more than three times another. */
+    private double share(int column) {
+        List<vocalis.core.riff.RootSpan> roots = model.now().roots();
+        if (column >= roots.size()) {
+            return 0;
+        }
+        long shortest = roots.stream().mapToLong(r -> r.length()).min().orElse(1);
+        return Math.min(3, Math.sqrt((double) roots.get(column).length() / shortest));
+    }
+
+    @Override
+    protected void paint(GraphicsContext g, double w, double h) {
+        width = w;
+        int chords = model.now().roots().size();
+        columns = Math.max(1, Math.min(chords, (int) ((w - NAMES - FIGURES) / LEAST_COLUMN)));
+        int column = revoice.columnProperty().get();
+        firstColumn = Math.max(0, Math.min(firstColumn, chords - columns));
+        firstColumn = column < firstColumn ? column : firstColumn;
+        firstColumn = column >= firstColumn + columns ? column - columns + 1 : firstColumn;
+        int rows = revoice.rows().size();
+        rowHeight = Math.max(LEAST_ROW, Math.min(MOST_ROW, (h - HEAD) / Math.max(1, rows)));
+        shownRows = Math.max(1, Math.min(rows, (int) ((h - HEAD) / rowHeight)));
+        int row = revoice.rowProperty().get();
+        firstRow = Math.max(0, Math.min(firstRow, rows - shownRows));
+        firstRow = row < firstRow ? row : firstRow;
+        firstRow = row >= firstRow + shownRows ? row - shownRows + 1 : firstRow;
+        paintNow(g, h);
+        paintHead(g);
+        for (int i = 0; i < shownRows && firstRow + i < rows; i++) {
+            paintRow(g, firstRow + i, i);
+        }
+    }
+
+    private void paintNow(GraphicsContext g, double h) {
+        if (nowColumn >= firstColumn && nowColumn < firstColumn + columns) {
+            g.setFill(getSkinnable().raised());
+            g.fillRect(x(nowColumn), 0, x(nowColumn + 1) - x(nowColumn), h);
+        }
+    }
+
+    private void paintHead(GraphicsContext g) {
+        RevoiceGrid c = getSkinnable();
+        Key key = model.now().ground().key();
+        for (int i = firstColumn; i < firstColumn + columns; i++) {
+            int root = model.now().roots().get(i).root().pitchClass(key);
+            String name = key.spell(root).symbol() + (revoice.locked(i) ? "  kept" : "");
+            text(g, name, x(i) + 8, 16, c.boldFont(), c.ink(), TextAlignment.LEFT);
+            String degree = key.degree(root).symbol();
+            if (x(i + 1) - x(i) > 90) {
+                text(g, degree, x(i + 1) - 12, 16, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+            }
+        }
+        int chords = model.now().roots().size();
+        if (columns < chords) {
+            String which = (firstColumn + 1) + " to " + (firstColumn + columns) + " of " + chords;
+            text(g, which, 20, 16, c.smallFont(), c.dim(), TextAlignment.LEFT);
+        }
+        double f = width - FIGURES;
+        String[] heads = {"tension", "hand", "growl", "mud", "bite"};
+        for (int i = 0; i < heads.length; i++) {
+            text(g, heads[i], figure(f, i), 16, c.smallFont(), c.dim(), TextAlignment.LEFT);
+        }
+    }
+
+    /** Left edge of a figure: the tension line, then four bars. */
+    private static double figure(double from, int i) {
+        return from + 12 + (i == 0 ? 0 : 44 + i * 46);
+    }
+
+    private void paintRow(GraphicsContext g, int index, int shown) {
+        RevoiceGrid c = getSkinnable();
+        Row r = revoice.rows().get(index);
+        double y = y(shown);
+        boolean caret = index == revoice.rowProperty().get();
+        if (caret) {
+            g.setFill(c.raised());
+            g.fillRoundRect(8, y + 1, width - 16, rowHeight - 2, 8, 8);
+            g.setStroke(c.isFocused() ? c.ink() : c.line());
+            g.setLineWidth(1);
+            g.strokeRoundRect(8.5, y + 1.5, width - 17, rowHeight - 3, 8, 8);
+        }
+        boolean begins =
+                index == 1
+                        || index > 1
+                                && r.intent().isPresent()
+                                && revoice.rows().get(index - 1).intent().isEmpty();
+        if (begins) {
+            stroke(g, c.faint(), 1, 20, Math.round(y) + 0.5, width - 20, Math.round(y) + 0.5);
+        }
+        double middle = y + rowHeight / 2;
+        String digit = r.family().map(f -> String.valueOf(f.digit())).orElse(r.mix() ? "" : "·");
+        text(g, digit, 24, middle, c.smallFont(), c.dim(), TextAlignment.CENTER);
+        boolean sounds = caret && revoice.otherSounds();
+        text(
+                g,
+                RevoiceWords.name(r) + (sounds ? "  ♪" : ""),
+                38,
+                middle,
+                r.mix() || caret ? c.boldFont() : c.textFont(),
+                c.ink(),
+                TextAlignment.LEFT);
+        means(8, y, NAMES - 10, rowHeight, RevoiceWords.what(r));
+        for (int i = firstColumn; i < firstColumn + columns; i++) {
+            if (i < r.derived().chords().size()) {
+                paintCell(g, r, i, y, caret);
+            }
+        }
+        paintFigures(g, r, y);
+    }
+
+    private void paintCell(GraphicsContext g, Row r, int chord, double y, boolean caretRow) {
+        RevoiceGrid c = getSkinnable();
+        Derived.Chord at = r.derived().chords().get(chord);
+        Voicing v = at.candidate().voicing();
+        double left = x(chord) + 8;
+        double right = x(chord + 1) - 12;
+        boolean caret = caretRow && chord == revoice.columnProperty().get();
+        if (caret) {
+            g.setStroke(c.isFocused() ? c.ink() : c.line());
+            g.setLineWidth(2);
+            g.strokeRoundRect(left - 6, y + 3, right - left + 12, rowHeight - 6, 6, 6);
+        }
+        String name = r.derived().score().harmonies().get(chord).symbol();
+        String shape = v.shape().text();
+        double line = y + (rowHeight > 34 ? 13 : 9.5);
+        boolean both =
+                width(name, c.smallFont()) + width(shape, c.smallMonoFont()) + 8 < right - left;
+        boolean mine =
+                !r.mix()
+                        && chord < revoice.rows().get(0).derived().chords().size()
+                        && revoice.rows()
+                                .get(0)
+                                .derived()
+                                .chords()
+                                .get(chord)
+                                .candidate()
+                                .voicing()
+                                .equals(v);
+        String shown = fit(name, right - left, c.smallFont());
+        Paint ink = mine ? c.dim() : c.ink();
+        text(g, shown, left, line, c.smallFont(), ink, TextAlignment.LEFT);
+        if (both) {
+            text(g, shape, right, line, c.smallMonoFont(), c.dim(), TextAlignment.RIGHT);
+        }
+        paintStrip(g, v, at.root(), left, right, y + rowHeight - (rowHeight > 34 ? 11 : 6.5));
+        means(
+                left,
+                y,
+                right - left,
+                rowHeight,
+                name
+                        + " as "
+                        + shape
+                        + (mine ? ", as your mix has it" : "")
+                        + ". The bar shows its voices on one scale that all rows share, low at the left.");
+    }
+
+    /** The voices from the lowest open string to two octaves over the highest. */
+    private void paintStrip(
+            GraphicsContext g, Voicing v, int root, double left, double right, double y) {
+        RevoiceGrid c = getSkinnable();
+        Fretboard b = v.board();
+        int low = b.midi(0, 0) - 1;
+        int high = b.midi(b.strings() - 1, Math.min(20, b.frets())) + 1;
+        stroke(g, c.faint(), 1, left, Math.round(y) + 0.5, right, Math.round(y) + 0.5);
+        g.setLineCap(StrokeLineCap.ROUND);
+        double half = rowHeight > 34 ? 5 : 3;
+        for (Sounding s : v.soundings()) {
+            double x =
+                    left + Math.min(1, (double) (s.midi() - low) / (high - low)) * (right - left);
+            boolean isRoot = s.pitchClass() == root;
+            Paint paint = isRoot ? c.rootPaint() : s.open() ? c.openPaint() : c.ink();
+            stroke(g, paint, 3, x, y - half, x, y + half);
+        }
+        g.setLineCap(StrokeLineCap.BUTT);
+    }
+
+    private void paintFigures(GraphicsContext g, Row r, double y) {
+        RevoiceGrid c = getSkinnable();
+        double f = width - FIGURES;
+        double x = figure(f, 0);
+        List<Integer> tension = r.tension();
+        int n = tension.size();
+        double bottom = y + rowHeight - 6;
+        double tall = rowHeight - 12;
+        for (int i = 0; i < n; i++) {
+            double x1 = x + 66.0 * i / Math.max(1, n);
+            double x2 = x + 66.0 * (i + 1) / Math.max(1, n);
+            double y1 = bottom - tall * tension.get(i) / 100;
+            double y2 = bottom - tall * tension.get((i + 1) % n) / 100;
+            stroke(g, i == n - 1 ? c.dim() : c.ink(), 1.5, x1, y1, x2, y2);
+        }
+        means(
+                x,
+                y,
+                70,
+                rowHeight,
+                "tension of each chord in the key, "
+                        + join(tension)
+                        + " of 100, and back over the seam");
+        bar(
+                g,
+                figure(f, 1),
+                y,
+                r.way().travelMm() / MOST_TRAVEL,
+                String.format(
+                        "the hand travels %.0f mm a round, at most %.0f at once",
+                        r.way().travelMm(), r.way().hardestMm()));
+        Optional<RevoiceModel.Grind> made = revoice.grind(r);
+        if (made.isEmpty()) {
+            text(
+                    g,
+                    "…",
+                    figure(f, 2),
+                    y + rowHeight / 2,
+                    c.smallFont(),
+                    c.dim(),
+                    TextAlignment.LEFT);
+            return;
+        }
+        RevoiceModel.Grind m = made.get();
+        bar(
+                g,
+                figure(f, 2),
+                y,
+                Math.log(1 + m.growl()) / Math.log(1 + MOST_GROWL),
+                String.format("under gain %.1f times as rough as plain power chords", m.growl()));
+        bar(g, figure(f, 3), y, mud(m.mud()), "roughness below 250 Hz");
+        bar(
+                g,
+                figure(f, 4),
+                y,
+                m.biteHz() / MOST_BITE,
+                String.format("spectral centroid %.0f Hz", m.biteHz()));
+    }
+
+    /** Mud against the muddiest row. */
+    private double mud(double mud) {
+        double most = 1e-9;
+        for (Row r : revoice.rows()) {
+            most = Math.max(most, revoice.grind(r).map(RevoiceModel.Grind::mud).orElse(0.0));
+        }
+        return mud / most;
+    }
+
+    private static String join(List<Integer> all) {
+        return all.stream()
+                .limit(16)
+                .map(String::valueOf)
+                .collect(java.util.stream.Collectors.joining(", "));
+    }
+
+    private void bar(GraphicsContext g, double x, double y, double share, String meaning) {
+        RevoiceGrid c = getSkinnable();
+        double middle = Math.round(y + rowHeight / 2);
+        g.setFill(c.faint());
+        g.fillRoundRect(x, middle - 2, 36, 4, 4, 4);
+        g.setFill(c.ink());
+        g.fillRoundRect(x, middle - 2, Math.max(3, 36 * Math.min(1, share)), 4, 4, 4);
+        means(x, y, 38, rowHeight, meaning);
+    }
+
+    private void pressed(MouseEvent e) {
+        getSkinnable().requestFocus();
+        model.zoneProperty().set(Zone.REVOICE);
+        int row = firstRow + (int) ((e.getY() - HEAD) / rowHeight);
+        if (e.getY() < HEAD || row >= revoice.rows().size()) {
+            return;
+        }
+        for (int i = firstColumn; i < firstColumn + columns; i++) {
+            if (e.getX() >= x(i) && e.getX() < x(i + 1)) {
+                revoice.caret(row, i);
+                if (e.getClickCount() == 2) {
+                    revoice.takeCell();
+                }
+                return;
+            }
+        }
+        revoice.caret(row, revoice.columnProperty().get());
+    }
+}
