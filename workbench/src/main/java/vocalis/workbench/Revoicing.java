@@ -21,13 +21,13 @@ import vocalis.core.voicing.Family;
  */
 public final class Revoicing {
 
-    private final Catalogue catalogue;
     private final Hand hand;
+    private final Revoicer revoicer;
     private final Deriver deriver;
 
     public Revoicing(Catalogue catalogue, Hand hand) {
-        this.catalogue = catalogue;
         this.hand = hand;
+        this.revoicer = new Revoicer(catalogue, hand);
         this.deriver = new Deriver(catalogue);
     }
 
@@ -72,8 +72,7 @@ public final class Revoicing {
     }
 
     private Optional<Row> by(Derived now, Intent intent, Set<Integer> locked, long seed) {
-        return new Revoicer(catalogue, hand)
-                .voiced(now, intent, locked, seed)
+        return revoicer.voiced(now, intent, locked, seed)
                 .map(r -> deriver.derive(r, hand))
                 .map(d -> Row.of(Optional.empty(), Optional.of(intent), d));
     }

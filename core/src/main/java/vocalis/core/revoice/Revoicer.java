@@ -1,7 +1,9 @@
 package vocalis.core.revoice;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -12,6 +14,7 @@ import vocalis.core.choice.Path;
 import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.Context;
+import vocalis.core.instrument.Fretboard;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
@@ -83,16 +86,46 @@ public final class Revoicer {
         return Optional.of(riff(derived, best(cells, costs), locked));
     }
 
+    /** Roots whose cells are remembered. */
+    private static final int REMEMBERED = 64;
+
+    private record Ask(Fretboard board, Key key, int root) {}
+
+    private final Map<Ask, List<Cell>> known =
+            new LinkedHashMap<>(64, 0.75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<Ask, List<Cell>> eldest) {
+                    return size() > REMEMBERED;
+                }
+            };
+
     /** What a chord can take over all families: the likeliest of each. */
     List<Cell> cells(Derived derived, int chord) {
-        int root = derived.chords().get(chord).root();
-        Key key = derived.riff().ground().key();
+        Ask ask =
+                new Ask(
+                        derived.riff().ground().board(),
+                        derived.riff().ground().key(),
+                        derived.chords().get(chord).root());
+        List<Cell> all;
+        synchronized (known) {
+            all = known.get(ask);
+        }
+        if (all == null) {
+            all = search(ask);
+            synchronized (known) {
+                known.put(ask, all);
+            }
+        }
+        return all.isEmpty() ? List.of(own(derived, chord)) : all;
+    }
+
+    private List<Cell> search(Ask ask) {
+        Key key = ask.key();
         List<Cell> all = new ArrayList<>();
         for (Family f : Family.values()) {
             Ranking ranking = new Ranking(f, List.of(), key);
             List<Candidate> ordered =
-                    ranking.ordered(
-                            catalogue.leading(derived.riff().ground().board(), hand, f, root));
+                    ranking.ordered(catalogue.leading(ask.board(), hand, f, ask.root()));
             Set<Integer> positions = new TreeSet<>();
             int taken = 0;
             for (Candidate c : ordered) {
@@ -106,10 +139,7 @@ public final class Revoicer {
                 }
             }
         }
-        if (all.isEmpty()) {
-            all.add(own(derived, chord));
-        }
-        return all;
+        return List.copyOf(all);
     }
 
     private static Cell own(Derived derived, int chord) {
@@ -178,9 +208,10 @@ public final class Revoicer {
         for (int i = 0; i < taken.size(); i++) {
             Treatment t = riff.treatments().get(i);
             Cell c = taken.get(i);
+            boolean chosen = t.member().isPresent() || t.bass().isPresent();
             treatments.add(
                     locked.contains(i)
-                            ? t
+                            ? chosen ? t : t.with(c.family(), Member.Found.of(c.voicing()))
                             : t.with(c.family(), Member.Found.of(c.voicing()))
                                     .over(Optional.empty()));
         }

@@ -1,0 +1,191 @@
+package vocalis.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import vocalis.core.arrange.Piece;
+import vocalis.core.revoice.Intent;
+import vocalis.core.revoice.Row;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Riff;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Sounding;
+import vocalis.desktop.model.Zone;
+import vocalis.workbench.Demo;
+
+/** The Revoice screen by keyboard alone in the real window, its sound tapped. */
+@ExtendWith(ApplicationExtension.class)
+class RevoiceWindowTest extends WindowDriver {
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
+
+    @Override
+    Piece first() {
+        return Demo.pieces().get(4);
+    }
+
+    private List<Row> rows() {
+        return fx(() -> List.copyOf(model().revoice().rows()));
+    }
+
+    private void opened(FxRobot robot) {
+        press(robot, KeyCode.F12);
+        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.REVOICE);
+        found();
+    }
+
+    /** Waits until every row is there and belongs to the riff as it is now. */
+    private void found() {
+        await(
+                "all rows",
+                () -> {
+                    List<Row> all = rows();
+                    Riff now = riff();
+                    return all.size() >= 1 + Family.values().length + Intent.values().length - 1
+                            && all.stream().allMatch(r -> r.riff().pattern().equals(now.pattern()))
+                            && all.get(0).riff().equals(now);
+                });
+    }
+
+    private void to(FxRobot robot, String row) {
+        List<Row> all = rows();
+        for (int i = 0; i < 30; i++) {
+            press(robot, KeyCode.UP);
+        }
+        for (Row r : all) {
+            if (vocalis.workbench.RevoiceWords.name(r).equals(row)) {
+                return;
+            }
+            press(robot, KeyCode.DOWN);
+        }
+        throw new AssertionError("no row " + row);
+    }
+
+    @Test
+    void familiesIntentsAndTheMixStandSideBySide(FxRobot robot) {
+        opened(robot);
+        List<Row> all = rows();
+        assertThat(all.get(0).mix()).isTrue();
+        for (int i = 0; i < Family.values().length; i++) {
+            assertThat(all.get(1 + i).family()).contains(Family.values()[i]);
+            Family f = Family.values()[i];
+            assertThat(all.get(1 + i).derived().chords())
+                    .allMatch(c -> f.accepts(c.candidate().voicing()));
+        }
+        assertThat(all.stream().filter(r -> r.intent().isPresent()).count())
+                .isGreaterThanOrEqualTo(Intent.values().length - 1);
+        to(robot, "Smooth top");
+        assertThat(robot.lookup("#revoice-does").queryAs(Label.class).getText())
+                .contains("semitones a round");
+        press(robot, KeyCode.ESCAPE);
+        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.BAND);
+    }
+
+    /** Digits switch the riff, with Shift one chord; cells of three rows make a mix; it is kept. */
+    @Test
+    void aMixIsMadeOfThreeRowsAndKept(FxRobot robot) {
+        opened(robot);
+        press(robot, KeyCode.DIGIT4);
+        assertThat(riff().treatments()).allMatch(t -> t.family() == Family.OCTAVE);
+        press(robot, KeyCode.HOME);
+        press(robot, KeyCode.SHIFT, KeyCode.DIGIT5);
+        assertThat(riff().treatments().get(0).family()).isEqualTo(Family.TRIAD);
+        found();
+        String[] from = {"Power", "Extended", "Sus, add"};
+        Family[] families = {Family.POWER, Family.EXTENDED, Family.SUSPENDED};
+        for (int i = 0; i < 3; i++) {
+            to(robot, from[i]);
+            press(robot, KeyCode.RIGHT);
+            press(robot, KeyCode.ENTER);
+            found();
+            assertThat(riff().treatments().get(i + 1).family()).isEqualTo(families[i]);
+        }
+        press(robot, KeyCode.F8);
+        assertThat(fx(() -> shell.workspace().content().versions()))
+                .singleElement()
+                .satisfies(v -> assertThat(v.riff()).isEqualTo(riff()));
+    }
+
+    /** A locked chord stays as the mix has it in every row by intent. */
+    @Test
+    void intentsLeaveLockedChordsAlone(FxRobot robot) {
+        opened(robot);
+        press(robot, KeyCode.L);
+        Derived mix = fx(() -> model().derived());
+        await(
+                "rows with the lock",
+                () ->
+                        rows().stream()
+                                .filter(r -> r.intent().isPresent())
+                                .allMatch(
+                                        r ->
+                                                r.derived()
+                                                        .chords()
+                                                        .get(0)
+                                                        .candidate()
+                                                        .voicing()
+                                                        .equals(
+                                                                mix.chords()
+                                                                        .get(0)
+                                                                        .candidate()
+                                                                        .voicing())));
+        Riff before = riff();
+        to(robot, "Brightest");
+        press(robot, KeyCode.CONTROL, KeyCode.ENTER);
+        assertThat(riff()).isNotEqualTo(before);
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(riff()).isEqualTo(before);
+    }
+
+    /** Held, the cell under the caret is what sounds, and the row is what plays. */
+    @Test
+    void whatIsHeldSounds(FxRobot robot) {
+        opened(robot);
+        to(robot, "Brightest");
+        Row row = fx(() -> model().revoice().current().orElseThrow());
+        tap.clear();
+        robot.press(KeyCode.J);
+        sleep(SETTLE + 0.4);
+        List<Sounding> notes = row.derived().chords().get(0).candidate().voicing().soundings();
+        for (Sounding n : notes) {
+            assertThat(tap.levelDb(Tap.hz(n.midi()), 0.5)).isGreaterThan(-62);
+        }
+        robot.release(KeyCode.J);
+        sleep(SETTLE);
+        Riff before = riff();
+        robot.press(KeyCode.H);
+        await("the row plays", () -> fx(() -> model().player().telemetry().latest().playing()));
+        robot.release(KeyCode.H);
+        await("it ends", () -> !fx(() -> model().player().telemetry().latest().playing()));
+        assertThat(riff()).isEqualTo(before);
+    }
+
+    /** Blind: two choices are counted and told at the end; without a second row it says so. */
+    @Test
+    void blindHearingCountsChoices(FxRobot robot) {
+        opened(robot);
+        press(robot, KeyCode.B);
+        assertThat(fx(() -> shell.sheets().top())).isEmpty();
+        to(robot, "Drone");
+        press(robot, KeyCode.B);
+        press(robot, KeyCode.DIGIT1);
+        press(robot, KeyCode.ENTER);
+        press(robot, KeyCode.DIGIT2);
+        press(robot, KeyCode.ENTER);
+        assertThat(robot.lookup("#blind").queryAs(Label.class).getText()).contains("2");
+        press(robot, KeyCode.ESCAPE);
+        assertThat(fx(() -> model().saidProperty().get())).contains("Of 2 choices");
+        assertThat(fx(() -> model().player().telemetry().latest().playing())).isFalse();
+    }
+}
