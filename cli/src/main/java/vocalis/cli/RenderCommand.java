@@ -20,6 +20,7 @@ import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
+import vocalis.core.revoice.Intent;
 import vocalis.core.riff.Chords;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
@@ -33,6 +34,7 @@ import vocalis.workbench.Heard;
 import vocalis.workbench.OfflineRender;
 import vocalis.workbench.PieceFiles;
 import vocalis.workbench.Resting;
+import vocalis.workbench.Revoicing;
 import vocalis.workbench.SafeFiles;
 import vocalis.workbench.Workspace;
 
@@ -83,6 +85,13 @@ final class RenderCommand implements Callable<Integer> {
     private Family family;
 
     @Option(
+            names = "--intent",
+            paramLabel = "I",
+            converter = RevoiceCommand.IntentConverter.class,
+            description = "The riff voiced by intent: smooth-top, darkest, … (see revoice).")
+    private Intent intent;
+
+    @Option(
             names = "--tone",
             paramLabel = "T",
             description = "clean, edge or gain instead of the riff's own.")
@@ -107,7 +116,7 @@ final class RenderCommand implements Callable<Integer> {
                     "name a riff's file, or a shape with --shape, and not both");
         }
         refuse(file != null, "a riff's file", "--tuning", "--capo", "--seconds");
-        refuse(shape != null, "--shape", "--treatment", "--times", "--stems");
+        refuse(shape != null, "--shape", "--treatment", "--intent", "--times", "--stems");
         if (file != null && SafeFiles.same(file, out)) {
             throw new IllegalArgumentException(
                     "the sound would be written over the riff " + file + "; name another file");
@@ -161,8 +170,14 @@ final class RenderCommand implements Callable<Integer> {
         Catalogue catalogue = new Catalogue();
         Piece piece = new Resting(catalogue, Hand.MEDIUM).kept(PieceFiles.read(file).piece());
         Riff riff = piece.riff();
+        if (family != null && intent != null) {
+            throw new IllegalArgumentException("name a treatment or an intent, not both");
+        }
         if (family != null) {
             riff = Chords.familyOfAll(riff, family);
+        }
+        if (intent != null) {
+            riff = RevoiceCommand.by(new Revoicing(catalogue, Hand.MEDIUM), riff, intent, 1).riff();
         }
         if (tone != null) {
             riff = riff.withGround(riff.ground().withTone(tone));

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +20,7 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.revoice.Intent;
 import vocalis.core.revoice.Row;
 import vocalis.core.riff.Derived;
+import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
 import vocalis.workbench.PieceFiles;
 import vocalis.workbench.Resting;
@@ -91,6 +93,10 @@ final class RevoiceCommand implements Callable<Integer> {
             throw new IllegalArgumentException(
                     "--seed does nothing here; it belongs to the surprise");
         }
+        if (out != null && Files.exists(PieceFiles.withEnding(out))) {
+            throw new IllegalArgumentException(
+                    PieceFiles.withEnding(out) + " is there already; name another file");
+        }
         Catalogue catalogue = new Catalogue();
         Resting resting = new Resting(catalogue, hand.hand());
         PieceFiles.Opened opened = PieceFiles.read(file);
@@ -101,13 +107,7 @@ final class RevoiceCommand implements Callable<Integer> {
         if (family != null) {
             rows.add(revoicing.of(piece.riff(), family));
         } else if (intent != null) {
-            rows.add(
-                    revoicing
-                            .by(piece.riff(), intent, Set.of(), surprise)
-                            .orElseThrow(
-                                    () ->
-                                            new IllegalArgumentException(
-                                                    "no note can be held through every chord of this riff")));
+            rows.add(by(revoicing, piece.riff(), intent, surprise));
         } else {
             revoicing.rows(piece.riff(), Set.of(), surprise, () -> false, rows::add);
         }
@@ -117,6 +117,16 @@ final class RevoiceCommand implements Callable<Integer> {
         }
         print(rows);
         return 0;
+    }
+
+    /** The row of an intent. */
+    static Row by(Revoicing revoicing, Riff riff, Intent intent, long seed) {
+        return revoicing
+                .by(riff, intent, Set.of(), seed)
+                .orElseThrow(
+                        () ->
+                                new IllegalArgumentException(
+                                        "no note can be held through every chord of this riff"));
     }
 
     private void print(List<Row> rows) throws Exception {

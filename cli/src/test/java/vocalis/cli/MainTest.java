@@ -6,9 +6,12 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import javax.sound.sampled.AudioSystem;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import vocalis.core.arrange.Piece;
+import vocalis.core.riff.Riff;
 import vocalis.formats.json.Extras;
 import vocalis.workbench.Demo;
 import vocalis.workbench.PieceFiles;
@@ -194,5 +197,57 @@ class MainTest {
                 .isEqualTo(2);
         assertThat(Files.list(folder).map(p -> p.getFileName().toString()))
                 .containsExactlyInAnyOrder("r.vocalis.json", "link.wav");
+    }
+
+    private Path demo(int which) throws Exception {
+        Path riff = folder.resolve("demo-" + which + ".vocalis.json");
+        PieceFiles.write(Demo.pieces().get(which), Extras.NONE, riff, null);
+        return riff;
+    }
+
+    /** Exit 0 where nothing is found, 1 where something is, with its bar and beat. */
+    @Test
+    void aRiffIsChecked() throws Exception {
+        java.io.StringWriter out = new java.io.StringWriter();
+        assertThat(Main.run(new java.io.PrintWriter(out), "check", demo(4).toString())).isZero();
+        assertThat(out.toString()).contains("nothing to stumble over").contains("4 bars");
+        Path still = folder.resolve("still.vocalis.json");
+        Piece piece = Demo.pieces().get(4);
+        Riff riff =
+                vocalis.core.riff.Progression.parse("b e b", piece.riff().ground().key())
+                        .on(piece.riff());
+        PieceFiles.write(piece.with(riff), Extras.NONE, still, null);
+        out = new java.io.StringWriter();
+        assertThat(Main.run(new java.io.PrintWriter(out), "check", still.toString(), "--json"))
+                .isEqualTo(1);
+        JsonNode first =
+                new ObjectMapper()
+                        .readTree(out.toString().lines().reduce((a, b) -> b).orElseThrow());
+        assertThat(first.get("bar").asInt()).isEqualTo(3);
+    }
+
+    /** The table has the mix, nine families, the intents; one row is written and reads back. */
+    @Test
+    void aRiffIsRevoiced() throws Exception {
+        String riff = demo(4).toString();
+        List<String> all = output("revoice", riff, "--json").lines().toList();
+        assertThat(all).hasSizeBetween(19, 20);
+        for (String line : all) {
+            assertThat(new ObjectMapper().readTree(line).get("cells")).hasSize(4);
+        }
+        Path out = folder.resolve("held.vocalis.json");
+        output("revoice", riff, "--intent", "least-hand", "-o", out.toString());
+        Riff voiced = PieceFiles.read(out).piece().riff();
+        assertThat(voiced.roots()).isEqualTo(Demo.pieces().get(4).riff().roots());
+        assertThat(voiced.treatments()).isNotEqualTo(Demo.pieces().get(4).riff().treatments());
+        assertThat(Main.run("revoice", riff, "--row", "drone", "-o", out.toString()))
+                .as("written over nothing")
+                .isEqualTo(2);
+        assertThat(Main.run("revoice", riff, "--row", "drone", "--intent", "darkest")).isEqualTo(2);
+        assertThat(Main.run("revoice", riff, "--intent", "loudest")).isEqualTo(2);
+        assertThat(Main.run("revoice", riff, "-o", "x")).isEqualTo(2);
+        Path wav = folder.resolve("v.wav");
+        output("render", riff, "--intent", "smooth-top", "-o", wav.toString());
+        assertThat(wav).isNotEmptyFile();
     }
 }

@@ -20,6 +20,7 @@ import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Sounding;
 import vocalis.desktop.model.Zone;
 import vocalis.workbench.Demo;
+import vocalis.workbench.RevoiceWords;
 
 /** The Revoice screen by keyboard alone in the real window, its sound tapped. */
 @ExtendWith(ApplicationExtension.class)
@@ -60,16 +61,12 @@ class RevoiceWindowTest extends WindowDriver {
 
     private void to(FxRobot robot, String row) {
         List<Row> all = rows();
-        for (int i = 0; i < 30; i++) {
-            press(robot, KeyCode.UP);
+        int wanted = all.stream().map(RevoiceWords::name).toList().indexOf(row);
+        assertThat(wanted).as("row " + row).isNotNegative();
+        int now = fx(() -> model().revoice().rowProperty().get());
+        for (int i = 0; i < Math.abs(wanted - now); i++) {
+            press(robot, wanted > now ? KeyCode.DOWN : KeyCode.UP);
         }
-        for (Row r : all) {
-            if (vocalis.workbench.RevoiceWords.name(r).equals(row)) {
-                return;
-            }
-            press(robot, KeyCode.DOWN);
-        }
-        throw new AssertionError("no row " + row);
     }
 
     @Test
@@ -88,6 +85,32 @@ class RevoiceWindowTest extends WindowDriver {
         to(robot, "Smooth top");
         assertThat(robot.lookup("#revoice-does").queryAs(Label.class).getText())
                 .contains("semitones a round");
+        // A locked chord stays as the mix has it in every row by intent.
+        press(robot, KeyCode.L);
+        Derived mix = fx(() -> model().derived());
+        await(
+                "rows with the lock",
+                () ->
+                        rows().stream()
+                                .filter(r -> r.intent().isPresent())
+                                .allMatch(
+                                        r ->
+                                                r.derived()
+                                                        .chords()
+                                                        .get(0)
+                                                        .candidate()
+                                                        .voicing()
+                                                        .equals(
+                                                                mix.chords()
+                                                                        .get(0)
+                                                                        .candidate()
+                                                                        .voicing())));
+        Riff before = riff();
+        to(robot, "Brightest");
+        press(robot, KeyCode.CONTROL, KeyCode.ENTER);
+        assertThat(riff()).isNotEqualTo(before);
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(riff()).isEqualTo(before);
         press(robot, KeyCode.ESCAPE);
         assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.BAND);
     }
@@ -117,40 +140,9 @@ class RevoiceWindowTest extends WindowDriver {
                 .satisfies(v -> assertThat(v.riff()).isEqualTo(riff()));
     }
 
-    /** A locked chord stays as the mix has it in every row by intent. */
-    @Test
-    void intentsLeaveLockedChordsAlone(FxRobot robot) {
-        opened(robot);
-        press(robot, KeyCode.L);
-        Derived mix = fx(() -> model().derived());
-        await(
-                "rows with the lock",
-                () ->
-                        rows().stream()
-                                .filter(r -> r.intent().isPresent())
-                                .allMatch(
-                                        r ->
-                                                r.derived()
-                                                        .chords()
-                                                        .get(0)
-                                                        .candidate()
-                                                        .voicing()
-                                                        .equals(
-                                                                mix.chords()
-                                                                        .get(0)
-                                                                        .candidate()
-                                                                        .voicing())));
-        Riff before = riff();
-        to(robot, "Brightest");
-        press(robot, KeyCode.CONTROL, KeyCode.ENTER);
-        assertThat(riff()).isNotEqualTo(before);
-        press(robot, KeyCode.CONTROL, KeyCode.Z);
-        assertThat(riff()).isEqualTo(before);
-    }
-
     /** Held, the cell under the caret is what sounds, and the row is what plays. */
     @Test
-    void whatIsHeldSounds(FxRobot robot) {
+    void whatIsHeldSoundsAndBlindChoicesAreCounted(FxRobot robot) {
         opened(robot);
         to(robot, "Brightest");
         Row row = fx(() -> model().revoice().current().orElseThrow());
@@ -169,12 +161,9 @@ class RevoiceWindowTest extends WindowDriver {
         robot.release(KeyCode.H);
         await("it ends", () -> !fx(() -> model().player().telemetry().latest().playing()));
         assertThat(riff()).isEqualTo(before);
-    }
 
-    /** Blind: two choices are counted and told at the end; without a second row it says so. */
-    @Test
-    void blindHearingCountsChoices(FxRobot robot) {
-        opened(robot);
+        // Blind: two choices are counted and told at the end; without a second row it says so.
+        to(robot, "your mix");
         press(robot, KeyCode.B);
         assertThat(fx(() -> shell.sheets().top())).isEmpty();
         to(robot, "Drone");

@@ -24,7 +24,8 @@ class PathTest {
         List<Path.Stop> stops = new ArrayList<>();
         for (int i = 0; i < chords; i++) {
             Family family = Family.values()[random.nextInt(Family.values().length)];
-            List<Candidate> all = CATALOGUE.leading(BOARD, Hand.MEDIUM, family, random.nextInt(12));
+            List<Candidate> all =
+                    CATALOGUE.leading(BOARD, Hand.MEDIUM, family, 5 * random.nextInt(3));
             List<Shape> shapes = new ArrayList<>();
             double[] alone = new double[1 + random.nextInt(most)];
             for (int k = 0; k < alone.length; k++) {

@@ -86,7 +86,7 @@ class RevoicerTest {
         Random random = new Random(intent.ordinal());
         for (int[] steps : new int[][] {{1}, {1, 4}, {1, 6, 5}, {2, 5, 1, 7}}) {
             Derived d = derived(Riffs.repeating(steps));
-            List<List<Revoicer.Cell>> cells = some(d, random, steps.length == 4 ? 7 : 14);
+            List<List<Revoicer.Cell>> cells = some(d, random, steps.length == 4 ? 6 : 12);
             Revoicer.Costs costs = new Revoicer.Costs(intent, steps.length, 5);
             double[] least = {Double.POSITIVE_INFINITY};
             everyWay(
