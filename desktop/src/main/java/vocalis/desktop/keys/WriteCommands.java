@@ -66,6 +66,8 @@ public final class WriteCommands {
 
         void keepVersion();
 
+        void keepNamed();
+
         void check();
 
         void ways();
@@ -578,6 +580,7 @@ public final class WriteCommands {
         look("next-root", "what could stand here, and why", "Q", screen::nextRoot);
         look("variations", "variations of the riff", "F7", screen::variations);
         look("keep-version", "keep the riff as a version", "F8", screen::keepVersion);
+        look("keep-named", "keep it under a name", "shift F8", screen::keepNamed);
         look("versions", "versions kept, and three endings", "F9", screen::versions);
         look("ways", "other ways of the hand through the riff", "F11", screen::ways);
         look("check", "what a player would stumble over", "ctrl G", screen::check);

@@ -91,7 +91,8 @@ final class PickSheet {
                         }
                     });
             b.focusedProperty().addListener(o -> reveal(scroll, grid, b));
-            Label what = Choices.caption(r.what());
+            boolean steps = r.what().matches("[aAm♪–· ]+");
+            Label what = steps ? Choices.mono(r.what()) : Choices.caption(r.what());
             what.setWrapText(true);
             grid.addRow(grid.getRowCount(), b, what);
             buttons.add(b);

@@ -215,6 +215,21 @@ public final class WritingSheets {
         }
     }
 
+    /** Keeps it under a name. */
+    public static void keepNamed(WriteModel model, SheetHost host) {
+        int n = model.workspace().content().versions().size() + 1;
+        Ask.line(
+                host,
+                "A name for the version",
+                "Version " + n,
+                200,
+                name -> {
+                    if (model.apply(Edits.keepVersion(name))) {
+                        model.say("Kept as " + name + ". F9 shows what is kept.");
+                    }
+                });
+    }
+
     /** What a player would stumble over, each with a way to it. */
     public static void check(WriteModel model, SheetHost host) {
         Derived derived = model.derived();

@@ -454,6 +454,11 @@ public final class WritePane extends BorderPane {
         }
 
         @Override
+        public void keepNamed() {
+            WritingSheets.keepNamed(model, host());
+        }
+
+        @Override
         public void check() {
             WritingSheets.check(model, host());
         }
