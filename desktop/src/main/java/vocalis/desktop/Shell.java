@@ -295,6 +295,7 @@ final class Shell {
                         "type",
                         "variations",
                         "keep-version",
+                        "keep-named",
                         "versions");
         riff.getItems().add(new SeparatorMenuItem());
         add(riff, "check", "findings");
