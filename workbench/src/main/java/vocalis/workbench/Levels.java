@@ -32,7 +32,7 @@ public final class Levels {
     private static final double QUIET = 0.25;
 
     private static final double SECONDS = 1.6;
-    private static final double MOST_SECONDS = 8;
+    private static final double MOST_SECONDS = 16;
     private static final double LEAST_GAIN = 0.1;
     private static final double MOST_GAIN = 4;
     private static final int REMEMBERED = 4000;
@@ -88,7 +88,7 @@ public final class Levels {
         return gainOf(engine, SECONDS);
     }
 
-    /** The gain of a whole riff, its first guitar alone, over at most eight seconds. */
+    /** The gain of a whole riff, its first guitar alone, over at most sixteen seconds. */
     double gain(Rigs rigs, Heard heard) {
         if (riffs.size() > RIFFS_REMEMBERED) {
             riffs.clear();
