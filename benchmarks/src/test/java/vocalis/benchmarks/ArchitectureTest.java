@@ -64,6 +64,9 @@ class ArchitectureTest {
             "rhythm",
             "score",
             "riff",
+            "vary",
+            "check",
+            "revoice",
             "arrange"
         };
         for (int i = 0; i < order.length; i++) {
