@@ -12,6 +12,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import vocalis.core.arrange.Piece;
+import vocalis.core.instrument.Shape;
 import vocalis.core.revoice.Intent;
 import vocalis.core.revoice.Row;
 import vocalis.core.riff.Derived;
@@ -67,6 +68,20 @@ class RevoiceWindowTest extends WindowDriver {
         for (int i = 0; i < Math.abs(wanted - now); i++) {
             press(robot, wanted > now ? KeyCode.DOWN : KeyCode.UP);
         }
+    }
+
+    private Shape shapeUnderCaret() {
+        return fx(
+                () ->
+                        model().revoice()
+                                .current()
+                                .orElseThrow()
+                                .derived()
+                                .chords()
+                                .get(model().revoice().columnProperty().get())
+                                .candidate()
+                                .voicing()
+                                .shape());
     }
 
     @Test
@@ -134,6 +149,15 @@ class RevoiceWindowTest extends WindowDriver {
             found();
             assertThat(riff().treatments().get(i + 1).family()).isEqualTo(families[i]);
         }
+        // Another shape of a family, and another place of it, for the last chord.
+        to(robot, "Power");
+        for (KeyCode[] keys : new KeyCode[][] {{KeyCode.PERIOD}, {KeyCode.ALT, KeyCode.UP}}) {
+            Shape was = shapeUnderCaret();
+            press(robot, keys);
+            await("another shape", () -> !shapeUnderCaret().equals(was));
+            found();
+            assertThat(riff().treatments().get(3).family()).isEqualTo(Family.SUSPENDED);
+        }
         press(robot, KeyCode.F8);
         assertThat(fx(() -> shell.workspace().content().versions()))
                 .singleElement()
@@ -161,6 +185,13 @@ class RevoiceWindowTest extends WindowDriver {
         robot.release(KeyCode.H);
         await("it ends", () -> !fx(() -> model().player().telemetry().latest().playing()));
         assertThat(riff()).isEqualTo(before);
+
+        // The row in place of the mix, until the screen is left.
+        press(robot, KeyCode.A);
+        await("the other plays", () -> fx(() -> model().player().telemetry().latest().playing()));
+        press(robot, KeyCode.ESCAPE);
+        await("it ends", () -> !fx(() -> model().player().telemetry().latest().playing()));
+        press(robot, KeyCode.F12);
 
         // Blind: two choices are counted and told at the end; without a second row it says so.
         to(robot, "your mix");

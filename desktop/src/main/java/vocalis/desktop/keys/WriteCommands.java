@@ -466,6 +466,13 @@ public final class WriteCommands {
                 "the next shape of the row's family here",
                 "PERIOD",
                 () -> r.member(1));
+        walk(
+                z,
+                "place-up",
+                "the shape in its next place: strings, octave",
+                "alt UP",
+                () -> r.place(1));
+        walk(z, "place-down", "the shape in its place before", "alt DOWN", () -> r.place(-1));
         walk(z, "member-before", "the shape before", "COMMA", () -> r.member(-1));
     }
 

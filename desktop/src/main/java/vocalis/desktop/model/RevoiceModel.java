@@ -23,6 +23,7 @@ import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
 import vocalis.workbench.Edits;
 import vocalis.workbench.GainReadings;
@@ -61,6 +62,13 @@ public final class RevoiceModel implements AutoCloseable {
     RevoiceModel(WriteModel model) {
         this.model = model;
         row.addListener(o -> endOther());
+        model.zoneProperty()
+                .addListener(
+                        o -> {
+                            if (model.zoneProperty().get() != Zone.REVOICE) {
+                                endOther();
+                            }
+                        });
     }
 
     /** The rows found so far: the riff as it stands, the families, the intents. */
@@ -107,6 +115,7 @@ public final class RevoiceModel implements AutoCloseable {
         if (riff.equals(of)) {
             return;
         }
+        endOther();
         boolean rerooted = of == null || !of.roots().equals(riff.roots());
         of = riff;
         if (rerooted) {
@@ -275,6 +284,15 @@ public final class RevoiceModel implements AutoCloseable {
 
     /** The next member of the row's family for the chord under the caret, or the one before. */
     public void member(int by) {
+        choose(by, true);
+    }
+
+    /** The same member in its next place on the neck: another string set, another octave. */
+    public void place(int by) {
+        choose(by, false);
+    }
+
+    private void choose(int by, boolean member) {
         int chord = column.get();
         Row r = current().orElse(null);
         if (r == null || chord >= r.derived().chords().size()) {
@@ -287,19 +305,28 @@ public final class RevoiceModel implements AutoCloseable {
                         .leading(model.now().ground().board(), model.hand(), family, c.root());
         List<Card> cards =
                 new Ranking(family, List.of(), model.now().ground().key()).cards(leading);
-        if (cards.isEmpty()) {
-            return;
-        }
+        Voicing now = c.candidate().voicing();
         int at = -1;
         for (int i = 0; i < cards.size(); i++) {
-            boolean here = cards.get(i).shapeClass().equals(c.candidate().voicing().shapeClass());
-            at = here ? i : at;
+            at = cards.get(i).shapeClass().equals(now.shapeClass()) ? i : at;
         }
-        Card next = cards.get(Math.floorMod(at + by, cards.size()));
-        Member m = Member.Found.of(next.first().voicing());
+        if (cards.isEmpty() || at < 0 && !member) {
+            return;
+        }
+        List<Candidate> places = cards.get(Math.max(0, at)).places();
+        List<Voicing> voicings = places.stream().map(Candidate::voicing).toList();
+        Voicing next =
+                member
+                        ? cards.get(Math.floorMod(at + by, cards.size())).first().voicing()
+                        : voicings.get(Math.floorMod(voicings.indexOf(now) + by, voicings.size()));
+        if (next.equals(now)) {
+            model.say("This shape lies nowhere else.");
+            return;
+        }
+        Member m = Member.Found.of(next);
         model.apply(
                 Edits.pattern(
-                        "another shape of the family",
+                        member ? "another shape of the family" : "another place",
                         "member:" + chord + family,
                         x -> {
                             Treatment t = x.treatments().get(chord);
