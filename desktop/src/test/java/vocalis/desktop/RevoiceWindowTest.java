@@ -193,6 +193,18 @@ class RevoiceWindowTest extends WindowDriver {
         await("it ends", () -> !fx(() -> model().player().telemetry().latest().playing()));
         press(robot, KeyCode.F12);
 
+        // The second guitar takes a family over the mix; the riff stays.
+        to(robot, "Octave");
+        press(robot, KeyCode.G);
+        assertThat(robot.lookup("#revoice-changes").queryAs(Label.class).getText())
+                .startsWith("Second guitar over your mix");
+        press(robot, KeyCode.ENTER);
+        Piece piece = fx(() -> shell.workspace().content());
+        assertThat(piece.second().orElseThrow().family()).contains(Family.OCTAVE);
+        assertThat(piece.mix().second().on()).isTrue();
+        assertThat(riff()).isEqualTo(before);
+        press(robot, KeyCode.G);
+
         // Blind: two choices are counted and told at the end; without a second row it says so.
         to(robot, "your mix");
         press(robot, KeyCode.B);

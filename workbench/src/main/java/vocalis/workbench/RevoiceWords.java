@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import vocalis.core.revoice.Difference;
 import vocalis.core.revoice.Intent;
 import vocalis.core.revoice.Row;
+import vocalis.core.revoice.Rub;
 import vocalis.core.riff.Derived;
 import vocalis.core.theory.Key;
 
@@ -142,6 +143,35 @@ public final class RevoiceWords {
                             : "it pulls less into the next");
         }
         return said.isEmpty() ? "nothing changes here" : String.join(", ", said);
+    }
+
+    /** What rubs between two guitars, in plain words. */
+    public static String of(List<Rub> rubs, Key key) {
+        if (rubs.isEmpty()) {
+            return "nothing rubs";
+        }
+        String first =
+                rubs.stream()
+                        .limit(3)
+                        .map(
+                                r ->
+                                        key.note(r.two()).symbol()
+                                                + " against "
+                                                + key.note(r.one()).symbol()
+                                                + " ("
+                                                + kind(r.kind())
+                                                + ")")
+                        .collect(Collectors.joining(", "));
+        return first + (rubs.size() > 3 ? " and " + (rubs.size() - 3) + " more" : "");
+    }
+
+    private static String kind(Rub.Kind k) {
+        return switch (k) {
+            case SECOND -> "a second";
+            case SEVENTH -> "a seventh";
+            case TRITONE -> "a tritone";
+            case LOW_THIRD -> "a low third";
+        };
     }
 
     private static String names(List<Integer> pitchClasses, Key key) {

@@ -125,7 +125,12 @@ public final class Workspace {
 
     /** What a riff in place of the one worked on would sound like; told on this thread, later. */
     public void preview(vocalis.core.riff.Riff riff, java.util.function.Consumer<Heard> then) {
-        deriving.aside(content.with(riff), hand, a -> then.accept(heard(a)));
+        preview(content.with(riff), then);
+    }
+
+    /** What a piece in place of the document would sound like; told on this thread, later. */
+    public void preview(Piece piece, java.util.function.Consumer<Heard> then) {
+        deriving.aside(piece, hand, a -> then.accept(heard(a)));
     }
 
     private static Heard heard(Deriving.Answer a) {

@@ -237,4 +237,33 @@ class RevoicerTest {
         assertThat(d.third()).isEqualTo(Difference.Third.MINOR);
         assertThat(d.root()).isEqualTo(9);
     }
+
+    /**
+     * Common practice: octaves and fifths do not rub, seconds, sevenths, tritones and low thirds
+     * do.
+     */
+    @Test
+    void whatRubsBetweenTwoGuitars() {
+        Derived d = derived(Riffs.repeating(1));
+        vocalis.core.instrument.Fretboard board = d.riff().ground().board();
+        assertThat(rubs(board, "5-x-x-x-x-x", "x-x-7-x-x-x")).as("octave").isEmpty();
+        assertThat(rubs(board, "5-x-x-x-x-x", "x-7-x-x-x-x")).as("fifth").isEmpty();
+        assertThat(rubs(board, "5-x-x-x-x-x", "6-x-x-x-x-x")).containsExactly(Rub.Kind.SECOND);
+        assertThat(rubs(board, "5-x-x-x-x-x", "x-x-6-x-x-x")).containsExactly(Rub.Kind.SEVENTH);
+        assertThat(rubs(board, "5-x-x-x-x-x", "x-6-x-x-x-x")).containsExactly(Rub.Kind.TRITONE);
+        assertThat(rubs(board, "1-x-x-x-x-x", "x-0-x-x-x-x")).containsExactly(Rub.Kind.LOW_THIRD);
+        assertThat(rubs(board, "x-x-x-9-x-x", "x-x-x-x-9-x")).as("a third up high").isEmpty();
+    }
+
+    private static List<Rub.Kind> rubs(
+            vocalis.core.instrument.Fretboard board, String one, String two) {
+        vocalis.core.instrument.Shape a = vocalis.core.instrument.Shape.parse(one);
+        vocalis.core.instrument.Shape b = vocalis.core.instrument.Shape.parse(two);
+        return Rub.between(
+                        new vocalis.core.voicing.Voicing(a, board, 9),
+                        new vocalis.core.voicing.Voicing(b, board, 9))
+                .stream()
+                .map(Rub::kind)
+                .toList();
+    }
 }

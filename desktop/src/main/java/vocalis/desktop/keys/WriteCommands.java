@@ -460,6 +460,7 @@ public final class WriteCommands {
                 .brief("B blind · Esc")
                 .does(screen::blind);
         once(z, "surprise", "another surprise", "S", r::surprise);
+        once(z, "second-guitar", "rows for the second guitar over your mix", "G", r::toggleSecond);
         walk(
                 z,
                 "member-next",

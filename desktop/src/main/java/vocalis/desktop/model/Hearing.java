@@ -1,6 +1,7 @@
 package vocalis.desktop.model;
 
 import java.util.Optional;
+import vocalis.core.arrange.Piece;
 import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Voicing;
@@ -118,10 +119,15 @@ public final class Hearing {
 
     /** Plays the loop as another riff until {@link #endPreview}. */
     public void preview(Riff riff) {
+        preview(model.workspace().content().with(riff));
+    }
+
+    /** Plays the loop of another piece until {@link #endPreview}. */
+    public void preview(Piece piece) {
         previewing = true;
         model.workspace()
                 .preview(
-                        riff,
+                        piece,
                         heard -> {
                             if (previewing) {
                                 model.player().show(heard);

@@ -13,11 +13,15 @@ import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.LongProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleLongProperty;
+import vocalis.core.arrange.Fader;
+import vocalis.core.arrange.Mix;
+import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
 import vocalis.core.choice.Ranking;
 import vocalis.core.revoice.Difference;
 import vocalis.core.revoice.Row;
+import vocalis.core.revoice.Rub;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
@@ -25,6 +29,7 @@ import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
+import vocalis.workbench.Edit;
 import vocalis.workbench.Edits;
 import vocalis.workbench.GainReadings;
 import vocalis.workbench.RevoiceWords;
@@ -58,6 +63,7 @@ public final class RevoiceModel implements AutoCloseable {
     private long seed = 1;
     private Riff of;
     private boolean other;
+    private boolean second;
 
     RevoiceModel(WriteModel model) {
         this.model = model;
@@ -225,6 +231,10 @@ public final class RevoiceModel implements AutoCloseable {
     /** Takes the cell under the caret into the mix. */
     public void takeCell() {
         int chord = column.get();
+        if (second) {
+            current().ifPresent(this::takeSecond);
+            return;
+        }
         current()
                 .ifPresent(
                         r -> {
@@ -336,8 +346,65 @@ public final class RevoiceModel implements AutoCloseable {
 
     /** Plays the row under the caret until {@link Hearing#endPreview}. */
     public boolean hearRow() {
-        current().ifPresent(r -> model.hearing().preview(r.riff()));
+        current()
+                .ifPresent(
+                        r -> {
+                            if (second) {
+                                model.hearing().preview(withSecond(r));
+                            } else {
+                                model.hearing().preview(r.riff());
+                            }
+                        });
         return true;
+    }
+
+    /** Whether rows are tried for the second guitar over the mix. */
+    public boolean second() {
+        return second;
+    }
+
+    /** Goes over to the second guitar, or back to the first. */
+    public void toggleSecond() {
+        endOther();
+        second = !second;
+        model.say(
+                second
+                        ? "Rows for the second guitar over your mix: Enter gives it the row's family."
+                        : "Rows for the riff itself.");
+        show();
+    }
+
+    /** The piece with the row's family played by the second guitar. */
+    private Piece withSecond(Row r) {
+        Piece piece = model.workspace().content().secondVoicedIn(r.family());
+        Mix mix = piece.mix();
+        Fader on = mix.second().on(true);
+        return piece.mixed(
+                mix.withSecond(on, mix.secondTone(), mix.secondControls(), mix.spread()));
+    }
+
+    private void takeSecond(Row r) {
+        if (r.intent().isPresent()) {
+            model.say("The second guitar takes a family; rows by intent are for the first.");
+            return;
+        }
+        if (model.apply(new Edit.OfPiece("second guitar", "", p -> withSecond(r)))) {
+            model.say("The second guitar plays " + RevoiceWords.name(r) + ".");
+        }
+    }
+
+    /** What rubs between the mix and a row at a chord, where rows are for the second guitar. */
+    public List<Rub> rubs(Row r, int chord) {
+        boolean there =
+                second
+                        && !rows.isEmpty()
+                        && chord < r.derived().chords().size()
+                        && chord < rows.get(0).derived().chords().size();
+        return there
+                ? Rub.between(
+                        rows.get(0).derived().chords().get(chord).candidate().voicing(),
+                        r.derived().chords().get(chord).candidate().voicing())
+                : List.of();
     }
 
     /** The chord under the caret as the row has it. */
@@ -407,6 +474,12 @@ public final class RevoiceModel implements AutoCloseable {
                                         r.riff().ground().key())
                                 + ".";
         String does = RevoiceWords.what(r);
+        if (second) {
+            change =
+                    "Second guitar over your mix at this chord: "
+                            + RevoiceWords.of(rubs(r, column.get()), r.riff().ground().key())
+                            + ".";
+        }
         return List.of(Character.toUpperCase(does.charAt(0)) + does.substring(1) + ".", change);
     }
 

@@ -9,6 +9,7 @@ import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.revoice.Row;
+import vocalis.core.revoice.Rub;
 import vocalis.core.riff.Derived;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Sounding;
@@ -144,7 +145,9 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
             }
         }
         int chords = model.now().roots().size();
-        if (columns < chords) {
+        if (revoice.second()) {
+            text(g, "second guitar", 38, 16, c.boldFont(), c.ink(), TextAlignment.LEFT);
+        } else if (columns < chords) {
             String which = (firstColumn + 1) + " to " + (firstColumn + columns) + " of " + chords;
             text(g, which, 20, 16, c.smallFont(), c.dim(), TextAlignment.LEFT);
         }
@@ -235,7 +238,10 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         if (both) {
             text(g, shape, right, line, c.smallMonoFont(), c.dim(), TextAlignment.RIGHT);
         }
-        paintStrip(g, v, at.root(), left, right, y + rowHeight - (rowHeight > 34 ? 11 : 6.5));
+        double strip = y + rowHeight - (rowHeight > 34 ? 11 : 6.5);
+        paintStrip(g, v, at.root(), left, right, strip);
+        List<Rub> rubs = revoice.rubs(r, chord);
+        paintRubs(g, v, rubs, left, right, strip);
         means(
                 left,
                 y,
@@ -245,6 +251,9 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                         + " as "
                         + shape
                         + (mine ? ", as your mix has it" : "")
+                        + (revoice.second()
+                                ? "; over your mix " + RevoiceWords.of(rubs, model.key())
+                                : "")
                         + ". The bar shows its voices on one scale that all rows share, low at the left.");
     }
 
@@ -266,6 +275,20 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
             stroke(g, paint, 3, x, y - half, x, y + half);
         }
         g.setLineCap(StrokeLineCap.BUTT);
+    }
+
+    /** Notes that rub against the first guitar: a hook over their mark. */
+    private void paintRubs(
+            GraphicsContext g, Voicing v, List<Rub> rubs, double left, double right, double y) {
+        RevoiceGrid c = getSkinnable();
+        Fretboard b = v.board();
+        int low = b.midi(0, 0) - 1;
+        int high = b.midi(b.strings() - 1, Math.min(20, b.frets())) + 1;
+        for (Rub rub : rubs) {
+            double x =
+                    left + Math.min(1, (double) (rub.two() - low) / (high - low)) * (right - left);
+            stroke(g, c.ink(), 1.5, x - 3, y + 5.5, x + 3, y + 5.5);
+        }
     }
 
     private void paintFigures(GraphicsContext g, Row r, double y) {
