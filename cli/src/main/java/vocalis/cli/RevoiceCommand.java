@@ -109,7 +109,8 @@ final class RevoiceCommand implements Callable<Integer> {
         } else if (intent != null) {
             rows.add(by(revoicing, piece.riff(), intent, surprise));
         } else {
-            revoicing.rows(piece.riff(), Set.of(), surprise, () -> false, rows::add);
+            revoicing.rows(
+                    piece.riff(), piece.versions(), Set.of(), surprise, () -> false, rows::add);
         }
         if (out != null) {
             Piece voiced = resting.settled(piece.with(rows.get(0).riff()));

@@ -162,6 +162,14 @@ class RevoiceWindowTest extends WindowDriver {
         assertThat(fx(() -> shell.workspace().content().versions()))
                 .singleElement()
                 .satisfies(v -> assertThat(v.riff()).isEqualTo(riff()));
+        // What was kept stands beside what comes after it, and gives a cell back.
+        Riff kept = riff();
+        press(robot, KeyCode.DIGIT1);
+        await("the version's row", () -> rows().stream().anyMatch(r -> r.version().isPresent()));
+        found();
+        to(robot, "Version 1");
+        press(robot, KeyCode.ENTER);
+        assertThat(riff().treatments().get(3)).isEqualTo(kept.treatments().get(3));
     }
 
     /** Held, the cell under the caret is what sounds, and the row is what plays. */

@@ -34,6 +34,9 @@ public final class RevoiceWords {
 
     /** What a row is called. */
     public static String name(Row row) {
+        if (row.version().isPresent()) {
+            return row.version().get();
+        }
         return row.mix()
                 ? "your mix"
                 : row.family()
@@ -46,9 +49,11 @@ public final class RevoiceWords {
         String does =
                 row.mix()
                         ? "the riff as it stands"
-                        : row.family().isPresent()
-                                ? row.family().get().effect()
-                                : did(row, row.intent().get());
+                        : row.version().isPresent()
+                                ? "a version that you kept"
+                                : row.family().isPresent()
+                                        ? row.family().get().effect()
+                                        : did(row, row.intent().get());
         return does + String.format("; the hand goes %.0f mm a round", row.way().travelMm());
     }
 

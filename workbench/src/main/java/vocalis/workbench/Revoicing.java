@@ -1,9 +1,11 @@
 package vocalis.workbench;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import vocalis.core.arrange.Version;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.revoice.Intent;
@@ -32,20 +34,29 @@ public final class Revoicing {
     }
 
     /**
-     * Gives the rows as they are found, the riff as it stands first.
+     * Gives the rows as they are found: the riff as it stands, versions of it with the same roots,
+     * families, intents.
      *
+     * @param versions kept of the riff
      * @param locked chords that intents leave as they are
      * @param seed of the surprise
      * @param cancelled asked before each row
      */
     public void rows(
             Riff riff,
+            List<Version> versions,
             Set<Integer> locked,
             long seed,
             BooleanSupplier cancelled,
             Consumer<Row> found) {
         Derived now = deriver.derive(riff, hand);
         found.accept(Row.of(Optional.empty(), Optional.empty(), now));
+        for (Version v : versions) {
+            // Beside a riff only what has its roots can be read column by column.
+            if (v.riff().roots().equals(riff.roots())) {
+                found.accept(Row.of(v.name(), deriver.derive(v.riff(), hand)));
+            }
+        }
         for (Family f : Family.values()) {
             if (cancelled.getAsBoolean()) {
                 return;

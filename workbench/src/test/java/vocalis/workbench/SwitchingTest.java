@@ -25,7 +25,7 @@ class SwitchingTest {
     private List<Row> rows(Piece piece) {
         List<Row> rows = new ArrayList<>();
         new Revoicing(catalogue, Hand.MEDIUM)
-                .rows(piece.riff(), Set.of(), 1, () -> false, rows::add);
+                .rows(piece.riff(), List.of(), Set.of(), 1, () -> false, rows::add);
         return rows;
     }
 

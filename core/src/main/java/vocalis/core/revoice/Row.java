@@ -12,6 +12,7 @@ import vocalis.core.voicing.Family;
 /**
  * One treatment of a riff, in figures.
  *
+ * @param version the name of the version that it is; empty for all else
  * @param family the family of all its cells; empty for the riff as it stands and for an intent
  * @param intent what it is after; empty for the riff as it stands and for a family
  * @param derived what it comes to
@@ -19,6 +20,7 @@ import vocalis.core.voicing.Family;
  * @param way of the hand
  */
 public record Row(
+        Optional<String> version,
         Optional<Family> family,
         Optional<Intent> intent,
         Derived derived,
@@ -31,16 +33,29 @@ public record Row(
 
     /** A row of what a riff comes to. */
     public static Row of(Optional<Family> family, Optional<Intent> intent, Derived derived) {
+        return of(Optional.empty(), family, intent, derived);
+    }
+
+    /** The row of a version that is kept. */
+    public static Row of(String version, Derived derived) {
+        return of(Optional.of(version), Optional.empty(), Optional.empty(), derived);
+    }
+
+    private static Row of(
+            Optional<String> version,
+            Optional<Family> family,
+            Optional<Intent> intent,
+            Derived derived) {
         List<Integer> tension = new ArrayList<>();
         for (Derived.Chord c : derived.chords()) {
             tension.add(Context.tension(c.candidate().voicing(), derived.riff().ground().key()));
         }
-        return new Row(family, intent, derived, tension, Way.of(derived));
+        return new Row(version, family, intent, derived, tension, Way.of(derived));
     }
 
     /** The riff as it stands. */
     public boolean mix() {
-        return family.isEmpty() && intent.isEmpty();
+        return version.isEmpty() && family.isEmpty() && intent.isEmpty();
     }
 
     public Riff riff() {

@@ -16,9 +16,11 @@ import javafx.beans.property.SimpleLongProperty;
 import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.Version;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
 import vocalis.core.choice.Ranking;
+import vocalis.core.hands.Hand;
 import vocalis.core.revoice.Difference;
 import vocalis.core.revoice.Row;
 import vocalis.core.revoice.Rub;
@@ -62,6 +64,9 @@ public final class RevoiceModel implements AutoCloseable {
     private volatile long newest;
     private long seed = 1;
     private Riff of;
+    private List<Version> versions = List.of();
+    private Revoicing revoicing;
+    private Hand hand;
     private boolean other;
     private boolean second;
 
@@ -118,9 +123,11 @@ public final class RevoiceModel implements AutoCloseable {
     /** Finds the rows of the riff as it is now, unless they are there. */
     public void refresh() {
         Riff riff = model.now();
-        if (riff.equals(of)) {
+        List<Version> kept = model.workspace().content().versions();
+        if (riff.equals(of) && kept.equals(versions)) {
             return;
         }
+        versions = kept;
         endOther();
         boolean rerooted = of == null || !of.roots().equals(riff.roots());
         of = riff;
@@ -136,12 +143,18 @@ public final class RevoiceModel implements AutoCloseable {
         Set<Integer> kept = Set.copyOf(locked);
         long chance = seed;
         List<Row> found = new ArrayList<>();
-        Revoicing revoicing = new Revoicing(model.catalogue(), model.hand());
+        List<Version> beside = versions;
+        if (revoicing == null || !model.hand().equals(hand)) {
+            hand = model.hand();
+            revoicing = new Revoicing(model.catalogue(), hand);
+        }
+        Revoicing by = revoicing;
         background.run(
                 "revoicing",
                 () ->
-                        revoicing.rows(
+                        by.rows(
                                 riff,
+                                beside,
                                 kept,
                                 chance,
                                 () -> newest != mine,

@@ -175,21 +175,20 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
             g.setLineWidth(1);
             g.strokeRoundRect(8.5, y + 1.5, width - 17, rowHeight - 3, 8, 8);
         }
-        boolean begins =
-                index == 1
-                        || index > 1
-                                && r.intent().isPresent()
-                                && revoice.rows().get(index - 1).intent().isEmpty();
+        boolean begins = index > 0 && kind(r) != kind(revoice.rows().get(index - 1));
         if (begins) {
             stroke(g, c.faint(), 1, 20, Math.round(y) + 0.5, width - 20, Math.round(y) + 0.5);
         }
         double middle = y + rowHeight / 2;
-        String digit = r.family().map(f -> String.valueOf(f.digit())).orElse(r.mix() ? "" : "·");
+        String digit =
+                r.family()
+                        .map(f -> String.valueOf(f.digit()))
+                        .orElse(r.intent().isEmpty() ? "" : "·");
         text(g, digit, 24, middle, c.smallFont(), c.dim(), TextAlignment.CENTER);
         boolean sounds = caret && revoice.otherSounds();
         text(
                 g,
-                RevoiceWords.name(r) + (sounds ? "  ♪" : ""),
+                fit(RevoiceWords.name(r), NAMES - 52, c.textFont()) + (sounds ? "  ♪" : ""),
                 38,
                 middle,
                 r.mix() || caret ? c.boldFont() : c.textFont(),
@@ -202,6 +201,11 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
             }
         }
         paintFigures(g, r, y);
+    }
+
+    /** Mix, versions, families, intents: a line between them. */
+    private static int kind(Row r) {
+        return r.mix() ? 0 : r.version().isPresent() ? 1 : r.family().isPresent() ? 2 : 3;
     }
 
     private void paintCell(GraphicsContext g, Row r, int chord, double y, boolean caretRow) {
