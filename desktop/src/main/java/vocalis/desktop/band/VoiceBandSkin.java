@@ -187,7 +187,9 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
                             + words.origin(ghost));
             if (chosen && !named && right - left > 70) {
                 String name = "ghost " + words.note(ghost.midi()).symbol();
-                text(g, name, right, y - 11, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+                // Above its line, unless the head stands there.
+                double at = y - 11 < BandGeometry.HEAD + 2 ? y + 10 : y - 11;
+                text(g, name, right, at, c.smallFont(), c.dim(), TextAlignment.RIGHT);
                 named = true;
             }
         }
