@@ -1,8 +1,8 @@
 package vocalis.desktop.model;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,6 +27,7 @@ import vocalis.core.revoice.Rub;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
+import vocalis.core.riff.RootSpan;
 import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
@@ -56,7 +57,10 @@ public final class RevoiceModel implements AutoCloseable {
     private final Background background = new Background("vocalis-revoice");
     private final Background grinding = new Background("vocalis-revoice-gain");
     private final List<Row> rows = new ArrayList<>();
-    private final Map<Row, Grind> grinds = new HashMap<>();
+
+    /** By the very row: to compare two whole riffs would take longer than to paint them. */
+    private final Map<Row, Grind> grinds = new IdentityHashMap<>();
+
     private final Set<Integer> locked = new HashSet<>();
     private final IntegerProperty row = new SimpleIntegerProperty();
     private final IntegerProperty column = new SimpleIntegerProperty();
@@ -64,6 +68,7 @@ public final class RevoiceModel implements AutoCloseable {
     private volatile long newest;
     private long seed = 1;
     private Riff of;
+    private List<RootSpan> roots;
     private List<Version> versions = List.of();
     private Revoicing revoicing;
     private Hand hand;
@@ -77,9 +82,16 @@ public final class RevoiceModel implements AutoCloseable {
                 .addListener(
                         o -> {
                             if (model.zoneProperty().get() != Zone.REVOICE) {
-                                endOther();
+                                leave();
                             }
                         });
+    }
+
+    /** Nobody looks any more: what is still being found is given up, and found anew next time. */
+    private void leave() {
+        endOther();
+        newest++;
+        of = null;
     }
 
     /** The rows found so far: the riff as it stands, the families, the intents. */
@@ -129,8 +141,9 @@ public final class RevoiceModel implements AutoCloseable {
         }
         versions = kept;
         endOther();
-        boolean rerooted = of == null || !of.roots().equals(riff.roots());
+        boolean rerooted = roots != null && !roots.equals(riff.roots());
         of = riff;
+        roots = riff.roots();
         if (rerooted) {
             locked.clear();
         }
@@ -187,7 +200,7 @@ public final class RevoiceModel implements AutoCloseable {
         while (rows.size() > all.size()) {
             rows.remove(rows.size() - 1);
         }
-        grinds.keySet().retainAll(all);
+        grinds.keySet().removeIf(r -> all.stream().noneMatch(x -> x == r));
         show();
         for (Row r : all) {
             if (!grinds.containsKey(r)) {

@@ -30,7 +30,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
     private static final double LEAST_COLUMN = 74;
     private static final double LEAST_ROW = 27;
     private static final double MOST_ROW = 44;
-    private static final double MOST_TRAVEL = 400;
+    private static final double MOST_TRAVEL_A_CHANGE = 60;
     private static final double MOST_GROWL = 20;
     private static final double MOST_BITE = 3500;
 
@@ -43,6 +43,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
     private double rowHeight;
     private double width;
     private int nowColumn = -1;
+    private long shortest = 1;
 
     RevoiceGridSkin(RevoiceGrid grid) {
         super(grid);
@@ -98,13 +99,13 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         if (column >= roots.size()) {
             return 0;
         }
-        long shortest = roots.stream().mapToLong(r -> r.length()).min().orElse(1);
         return Math.min(3, Math.sqrt((double) roots.get(column).length() / shortest));
     }
 
     @Override
     protected void paint(GraphicsContext g, double w, double h) {
         width = w;
+        shortest = model.now().roots().stream().mapToLong(r -> r.length()).min().orElse(1);
         int chords = model.now().roots().size();
         columns = Math.max(1, Math.min(chords, (int) ((w - NAMES - FIGURES) / LEAST_COLUMN)));
         int column = revoice.columnProperty().get();
@@ -322,7 +323,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                 g,
                 figure(f, 1),
                 y,
-                r.way().travelMm() / MOST_TRAVEL,
+                r.way().travelMm() / Math.max(1, n) / MOST_TRAVEL_A_CHANGE,
                 String.format(
                         "the hand travels %.0f mm a round, at most %.0f at once",
                         r.way().travelMm(), r.way().hardestMm()));
