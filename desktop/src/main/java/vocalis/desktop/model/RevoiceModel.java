@@ -81,7 +81,9 @@ public final class RevoiceModel implements AutoCloseable {
         model.zoneProperty()
                 .addListener(
                         o -> {
-                            if (model.zoneProperty().get() != Zone.REVOICE) {
+                            if (model.zoneProperty().get() == Zone.REVOICE) {
+                                refresh();
+                            } else {
                                 leave();
                             }
                         });
@@ -151,6 +153,7 @@ public final class RevoiceModel implements AutoCloseable {
     }
 
     private void find() {
+        of = of == null ? model.now() : of;
         long mine = ++newest;
         Riff riff = of;
         Set<Integer> kept = Set.copyOf(locked);
