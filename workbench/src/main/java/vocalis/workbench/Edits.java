@@ -32,11 +32,13 @@ public final class Edits {
 
     private Edits() {}
 
-    private static Edit riff(String label, UnaryOperator<Riff> change) {
+    /** Any change of the riff as one step; {@code label} says which. */
+    public static Edit riff(String label, UnaryOperator<Riff> change) {
         return new Edit.OfRiff(label, "", change);
     }
 
-    private static Edit merging(String label, String key, UnaryOperator<Riff> change) {
+    /** The same, undone together with others of its key in a row. */
+    public static Edit merging(String label, String key, UnaryOperator<Riff> change) {
         return new Edit.OfRiff(label, key, change);
     }
 
@@ -224,24 +226,25 @@ public final class Edits {
         return riff("paste pattern", r -> Strokes.paste(r, tick, stretch, scope));
     }
 
-    /** Does several changes to the pattern as one step. */
-    public static Edit pattern(String what, UnaryOperator<Riff> change) {
-        return riff(what, change);
-    }
-
-    /** The same, undone together with others of its key in a row. */
-    public static Edit pattern(String what, String key, UnaryOperator<Riff> change) {
-        return merging(what, key, change);
-    }
-
     /** Puts roots that were typed. */
     public static Edit roots(Progression progression) {
         return riff("type the roots", progression::on);
     }
 
-    /** Takes a variation of the riff. */
-    public static Edit vary(String what, Riff varied) {
-        return riff(what, r -> varied);
+    /**
+     * Takes a riff that was made of another, unless that one changed meanwhile: nothing that was
+     * done since would be left.
+     */
+    public static Edit vary(String what, Riff of, Riff varied) {
+        return riff(
+                what,
+                r -> {
+                    if (!r.equals(of)) {
+                        throw new IllegalArgumentException(
+                                "the riff changed while this was made of it; ask again");
+                    }
+                    return varied;
+                });
     }
 
     /** Keeps the riff as it stands as a version. */

@@ -123,11 +123,6 @@ public final class Workspace {
         return heard(answer);
     }
 
-    /** What a riff in place of the one worked on would sound like; told on this thread, later. */
-    public void preview(vocalis.core.riff.Riff riff, java.util.function.Consumer<Heard> then) {
-        preview(content.with(riff), then);
-    }
-
     /** What a piece in place of the document would sound like; told on this thread, later. */
     public void preview(Piece piece, java.util.function.Consumer<Heard> then) {
         deriving.aside(piece, hand, a -> then.accept(heard(a)));

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import vocalis.core.instrument.Shape;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
@@ -116,22 +115,6 @@ public final class Ranking {
     /** Candidates with the least cost first. */
     public List<Candidate> ordered(List<Candidate> candidates) {
         return priced(candidates).stream().map(Priced::candidate).toList();
-    }
-
-    /** The candidate with the least cost. */
-    public Optional<Candidate> best(List<Candidate> candidates) {
-        Candidate best = null;
-        double least = Double.POSITIVE_INFINITY;
-        for (Candidate c : candidates) {
-            double cost = cost(c);
-            boolean better =
-                    cost < least || cost == least && best != null && order(c) < order(best);
-            if (better) {
-                least = cost;
-                best = c;
-            }
-        }
-        return Optional.ofNullable(best);
     }
 
     private static long order(Candidate c) {

@@ -371,7 +371,10 @@ public final class WriteCommands {
         for (int n = 0; n <= 9; n++) {
             int digit = n;
             String key = String.valueOf(n);
-            String words = n == 1 ? "1 to 9: a note by degree, or by fret (Shift: 10 more)" : "";
+            String words =
+                    n == 1
+                            ? "1 to 9: a note by degree (Shift: octave up) or fret (Shift: 10 more)"
+                            : "";
             once(z, "note-" + n, words, key, () -> t.digit(digit));
             once(z, "note-1" + n, "", "shift " + key, () -> t.digit(digit + 10));
         }

@@ -114,7 +114,12 @@ public final class GainModel implements AutoCloseable {
         return readings.of(v, root, ground, controls(), new double[0]);
     }
 
-    private Controls controls() {
+    /** The same for controls as they were taken up on the FX thread. */
+    GainReadings.Against of(Voicing v, int root, Ground ground, Controls turned) {
+        return readings.of(v, root, ground, turned, new double[0]);
+    }
+
+    Controls controls() {
         return model.workspace().content().mix().controls();
     }
 

@@ -497,7 +497,7 @@ public final class LaneModel {
         }
         long way = way(onsetAtCaret().orElseThrow().length());
         model.apply(
-                Edits.pattern(
+                Edits.riff(
                         "slide in",
                         r ->
                                 Touches.put(
@@ -523,7 +523,7 @@ public final class LaneModel {
 
     /** Gives what is played under the caret a figure of its own. */
     public void ownFigure() {
-        if (model.apply(Edits.pattern("a figure of its own", r -> Figures.own(r, caret.get())))) {
+        if (model.apply(Edits.riff("a figure of its own", r -> Figures.own(r, caret.get())))) {
             model.say("A figure of its own from here to its end: the other passes stay.");
         }
     }
@@ -532,7 +532,7 @@ public final class LaneModel {
     public void lengthenFigure(int steps) {
         long by = steps * grain.get();
         model.apply(
-                Edits.pattern(
+                Edits.merging(
                         "length of the figure",
                         "figure-length",
                         r -> Figures.lengthen(r, caret.get(), by)));
@@ -542,20 +542,20 @@ public final class LaneModel {
     /** Turns the figure under the caret around itself by steps. */
     public void rotate(int steps) {
         long by = steps * grain.get();
-        model.apply(Edits.pattern("turn the figure", r -> Figures.rotate(r, caret.get(), by)));
+        model.apply(Edits.riff("turn the figure", r -> Figures.rotate(r, caret.get(), by)));
     }
 
     /** Lets the whole pattern come later (earlier) by steps. */
     public void displace(int steps) {
         long by = steps * grain.get();
         model.apply(
-                Edits.pattern("displace the pattern", "displace", r -> Figures.displace(r, by)));
+                Edits.merging("displace the pattern", "displace", r -> Figures.displace(r, by)));
         tellLanding();
     }
 
     /** The next rule of where figures start again. */
     public void nextRestart() {
-        model.apply(Edits.pattern("where figures start again", Figures::nextRestart));
+        model.apply(Edits.riff("where figures start again", Figures::nextRestart));
         model.say(
                 switch (now().pattern().restart()) {
                     case RUNS_ON -> "Figures run on until they come round.";

@@ -13,6 +13,7 @@ import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.LongProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleLongProperty;
+import vocalis.core.arrange.Controls;
 import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Piece;
@@ -21,6 +22,7 @@ import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
 import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Hand;
+import vocalis.core.harmony.Readout;
 import vocalis.core.revoice.Difference;
 import vocalis.core.revoice.Row;
 import vocalis.core.revoice.Rub;
@@ -55,6 +57,7 @@ public final class RevoiceModel implements AutoCloseable {
 
     private final WriteModel model;
     private final Background background = new Background("vocalis-revoice");
+    private final Background choosing = new Background("vocalis-revoice-shape");
     private final Background grinding = new Background("vocalis-revoice-gain");
     private final List<Row> rows = new ArrayList<>();
 
@@ -121,11 +124,6 @@ public final class RevoiceModel implements AutoCloseable {
         return locked.contains(chord);
     }
 
-    /** Whether rows are still being found. */
-    public boolean searching() {
-        return of != null && rows.size() < 1 + Family.values().length;
-    }
-
     public Optional<Grind> grind(Row r) {
         return Optional.ofNullable(grinds.get(r));
     }
@@ -141,15 +139,30 @@ public final class RevoiceModel implements AutoCloseable {
         if (riff.equals(of) && kept.equals(versions)) {
             return;
         }
-        versions = kept;
         endOther();
+        // Versions stand before the families: where one comes or goes, the caret goes along.
+        int before = beside(versions, riff);
+        int moved = beside(kept, riff) - before;
+        versions = kept;
+        if (row.get() > before) {
+            row.set(row.get() + moved);
+        }
         boolean rerooted = roots != null && !roots.equals(riff.roots());
         of = riff;
         roots = riff.roots();
         if (rerooted) {
             locked.clear();
         }
+        if (rerooted || moved != 0) {
+            rows.clear();
+            grinds.clear();
+        }
         find();
+    }
+
+    /** How many versions have rows beside a riff. */
+    private static int beside(List<Version> versions, Riff riff) {
+        return (int) versions.stream().filter(v -> v.riff().roots().equals(riff.roots())).count();
     }
 
     private void find() {
@@ -194,7 +207,6 @@ public final class RevoiceModel implements AutoCloseable {
         } else {
             rows.add(r);
         }
-        row.set(Math.min(row.get(), rows.size() - 1));
         column.set(Math.min(column.get(), r.derived().chords().size() - 1));
         show();
     }
@@ -203,14 +215,16 @@ public final class RevoiceModel implements AutoCloseable {
         while (rows.size() > all.size()) {
             rows.remove(rows.size() - 1);
         }
+        row.set(Math.min(row.get(), rows.size() - 1));
         grinds.keySet().removeIf(r -> all.stream().noneMatch(x -> x == r));
         show();
+        Controls turned = model.gain().controls();
         for (Row r : all) {
             if (!grinds.containsKey(r)) {
                 Grind[] made = new Grind[1];
                 grinding.run(
                         "what gain makes of a treatment",
-                        () -> made[0] = newest == mine ? grindOf(r) : null,
+                        () -> made[0] = newest == mine ? grindOf(r, turned) : null,
                         () -> {
                             if (made[0] != null && newest == mine) {
                                 grinds.put(r, made[0]);
@@ -221,14 +235,15 @@ public final class RevoiceModel implements AutoCloseable {
         }
     }
 
-    private Grind grindOf(Row r) {
+    private Grind grindOf(Row r, Controls turned) {
         double growl = 0;
         double mud = 0;
         double bite = 0;
         int n = r.derived().chords().size();
         for (Derived.Chord c : r.derived().chords()) {
-            GainReadings.Against a =
-                    model.gain().of(c.candidate().voicing(), c.root(), r.riff().ground());
+            Voicing v = c.candidate().voicing();
+            int heard = Readout.of(v, r.riff().ground().key()).root();
+            GainReadings.Against a = model.gain().of(v, heard, r.riff().ground(), turned);
             growl += a.growl() / n;
             mud += a.reading().mud() / n;
             bite += a.reading().biteHz() / n;
@@ -239,6 +254,15 @@ public final class RevoiceModel implements AutoCloseable {
     /** The row under the caret, when there is one. */
     public Optional<Row> current() {
         return row.get() < rows.size() ? Optional.of(rows.get(row.get())) : Optional.empty();
+    }
+
+    /** The same when it is a row of the riff as it is now: cells of another are not taken. */
+    private Optional<Row> ready() {
+        Optional<Row> ready = current().filter(r -> r.riff().roots().equals(model.now().roots()));
+        if (ready.isEmpty()) {
+            model.say("Still looking for the ways to voice this riff.");
+        }
+        return ready;
     }
 
     /** Moves the caret. */
@@ -261,11 +285,10 @@ public final class RevoiceModel implements AutoCloseable {
     public void takeCell() {
         int chord = column.get();
         if (second) {
-            current().ifPresent(this::takeSecond);
+            ready().ifPresent(this::takeSecond);
             return;
         }
-        current()
-                .ifPresent(
+        ready().ifPresent(
                         r -> {
                             if (r.mix() || chord >= r.derived().chords().size()) {
                                 model.say("This is the mix itself: choose a cell of another row.");
@@ -273,11 +296,15 @@ public final class RevoiceModel implements AutoCloseable {
                             }
                             Treatment t = r.riff().treatments().get(chord);
                             Derived.Chord c = r.derived().chords().get(chord);
-                            Member m =
-                                    t.member()
-                                            .orElseGet(
-                                                    () -> Member.Found.of(c.candidate().voicing()));
-                            if (model.apply(Edits.choose(chord, t.family(), m))) {
+                            Edit take =
+                                    t.member().isPresent() || t.bass().isPresent()
+                                            ? Edits.riff(
+                                                    "take a cell", x -> x.withTreatment(chord, t))
+                                            : Edits.choose(
+                                                    chord,
+                                                    t.family(),
+                                                    Member.Found.of(c.candidate().voicing()));
+                            if (model.apply(take)) {
                                 model.say(
                                         "Took "
                                                 + r.derived()
@@ -294,12 +321,11 @@ public final class RevoiceModel implements AutoCloseable {
 
     /** Takes the whole row for the mix. */
     public void takeRow() {
-        current()
-                .filter(r -> !r.mix())
+        ready().filter(r -> !r.mix())
                 .ifPresent(
                         r ->
                                 model.apply(
-                                        Edits.pattern(
+                                        Edits.riff(
                                                 "take a row",
                                                 x -> x.withTreatments(r.riff().treatments()))));
     }
@@ -333,38 +359,49 @@ public final class RevoiceModel implements AutoCloseable {
 
     private void choose(int by, boolean member) {
         int chord = column.get();
-        Row r = current().orElse(null);
+        Row r = ready().orElse(null);
         if (r == null || chord >= r.derived().chords().size()) {
             return;
         }
         Family family = r.riff().treatments().get(chord).family();
         Derived.Chord c = r.derived().chords().get(chord);
-        List<Candidate> leading =
-                model.catalogue()
-                        .leading(model.now().ground().board(), model.hand(), family, c.root());
-        List<Card> cards =
-                new Ranking(family, List.of(), model.now().ground().key()).cards(leading);
         Voicing now = c.candidate().voicing();
+        Hand held = model.hand();
+        Voicing[] next = new Voicing[1];
+        choosing.run(
+                "looking for another shape",
+                () -> next[0] = another(now, c.root(), family, held, by, member, r.riff()),
+                () -> {
+                    if (next[0] == null || next[0].equals(now)) {
+                        model.say("This shape lies nowhere else.");
+                    } else if (model.now().roots().equals(r.riff().roots())) {
+                        chosen(chord, family, Member.Found.of(next[0]), member);
+                    }
+                });
+    }
+
+    /** The next shape class of a family, or the next place of a shape; null where there is none. */
+    private Voicing another(
+            Voicing now, int root, Family family, Hand held, int by, boolean member, Riff riff) {
+        List<Candidate> leading = model.catalogue().leading(now.board(), held, family, root);
+        List<Card> cards = new Ranking(family, List.of(), riff.ground().key()).cards(leading);
         int at = -1;
         for (int i = 0; i < cards.size(); i++) {
             at = cards.get(i).shapeClass().equals(now.shapeClass()) ? i : at;
         }
         if (cards.isEmpty() || at < 0 && !member) {
-            return;
+            return null;
         }
-        List<Candidate> places = cards.get(Math.max(0, at)).places();
-        List<Voicing> voicings = places.stream().map(Candidate::voicing).toList();
-        Voicing next =
-                member
-                        ? cards.get(Math.floorMod(at + by, cards.size())).first().voicing()
-                        : voicings.get(Math.floorMod(voicings.indexOf(now) + by, voicings.size()));
-        if (next.equals(now)) {
-            model.say("This shape lies nowhere else.");
-            return;
+        if (member) {
+            return cards.get(Math.floorMod(at + by, cards.size())).first().voicing();
         }
-        Member m = Member.Found.of(next);
+        List<Voicing> places = cards.get(at).places().stream().map(Candidate::voicing).toList();
+        return places.get(Math.floorMod(places.indexOf(now) + by, places.size()));
+    }
+
+    private void chosen(int chord, Family family, Member m, boolean member) {
         model.apply(
-                Edits.pattern(
+                Edits.merging(
                         member ? "another shape of the family" : "another place",
                         "member:" + chord + family,
                         x -> {
@@ -516,6 +553,7 @@ public final class RevoiceModel implements AutoCloseable {
     public void close() {
         newest++;
         background.close();
+        choosing.close();
         grinding.close();
     }
 }

@@ -146,7 +146,7 @@ public final class TypingModel {
             return;
         }
         Scope where = scope();
-        if (model.apply(Edits.pattern("write", r -> written(r, at, event, where)))) {
+        if (model.apply(Edits.riff("write", r -> written(r, at, event, where)))) {
             typed.addLast(at);
             goOn(at + event.length());
         }
@@ -187,20 +187,20 @@ public final class TypingModel {
         show();
     }
 
-    /** Writes a digit: a degree, or a fret; ten more with Shift. */
+    /** Writes a digit: a degree (with Shift, 10 to 19, an octave up), or a fret (ten more). */
     public void digit(int n) {
         LinePitch pitch =
                 says == Says.FRET
                         ? fret(n)
-                        : n == 0
+                        : n % 10 == 0
                                 ? null
                                 : new LinePitch.Degree(
                                         says == Says.KEY
                                                 ? LinePitch.Above.KEY
                                                 : LinePitch.Above.ROOT,
-                                        (n - 1) % 7 + 1,
+                                        (n % 10 - 1) % 7 + 1,
                                         0,
-                                        Math.min(MOST_OCTAVE, octave + (n - 1) / 7));
+                                        Math.min(MOST_OCTAVE, octave + (n % 10 - 1) / 7 + n / 10));
         if (pitch == null) {
             model.say(
                     says == Says.FRET
@@ -244,7 +244,7 @@ public final class TypingModel {
         Join how = join;
         boolean done =
                 model.apply(
-                        Edits.pattern(
+                        Edits.riff(
                                 how == Join.SLIDE ? "slide" : frets > 0 ? "hammer on" : "pull off",
                                 r -> joined(r, at, from, anchor, frets, step, how)));
         if (done) {
@@ -319,7 +319,7 @@ public final class TypingModel {
             model.say("First write what is to go on.");
             return;
         }
-        if (model.apply(Edits.pattern("hold", r -> lasting(r, at, e.length() + step, scope())))) {
+        if (model.apply(Edits.riff("hold", r -> lasting(r, at, e.length() + step, scope())))) {
             goOn(at + e.length() + step);
         }
     }
@@ -333,8 +333,7 @@ public final class TypingModel {
         long at = typed.removeLast();
         Scope where = scope();
         model.apply(
-                Edits.pattern(
-                        "take back", r -> withoutTouches(Strokes.remove(r, at, where), r, at)));
+                Edits.riff("take back", r -> withoutTouches(Strokes.remove(r, at, where), r, at)));
         lane.caretProperty().set(at);
         join = Join.NONE;
         show();

@@ -1,7 +1,9 @@
 package vocalis.desktop.sheets;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -77,7 +79,7 @@ public final class FigureSheets {
                 whose + steps(f),
                 () -> model.hearing().preview(Figures.replace(riff, tick, f)),
                 () -> {
-                    model.apply(Edits.pattern("lay a figure", r -> Figures.replace(r, tick, f)));
+                    model.apply(Edits.riff("lay a figure", r -> Figures.replace(r, tick, f)));
                     model.say(f.name() + " laid.");
                 },
                 null);
@@ -139,6 +141,7 @@ public final class FigureSheets {
     public static void tap(WriteModel model, SheetHost host) {
         long tick = model.lane().caretProperty().get();
         List<Double> taps = new ArrayList<>();
+        Set<KeyCode> down = EnumSet.noneOf(KeyCode.class);
         Label understood = Choices.text("Nothing tapped yet.");
         understood.setId("tapped");
         understood.setWrapText(true);
@@ -160,12 +163,15 @@ public final class FigureSheets {
                     if (e.getCode() == KeyCode.ENTER && !taps.isEmpty()) {
                         Figure f = tapped(model, taps).figure();
                         sheet.close();
-                        model.apply(
-                                Edits.pattern("tapped figure", r -> Figures.replace(r, tick, f)));
+                        model.apply(Edits.riff("tapped figure", r -> Figures.replace(r, tick, f)));
                     } else if (e.getCode() == KeyCode.BACK_SPACE) {
                         taps.clear();
                         understood.setText("Nothing tapped yet.");
                     } else if (e.getCode().isLetterKey()) {
+                        e.consume();
+                        if (!down.add(e.getCode())) {
+                            return;
+                        }
                         taps.add(System.nanoTime() / 1e9);
                         understood.setText(inWords(tapped(model, taps)));
                     } else {
@@ -173,6 +179,7 @@ public final class FigureSheets {
                     }
                     e.consume();
                 });
+        body.addEventHandler(KeyEvent.KEY_RELEASED, e -> down.remove(e.getCode()));
         sheet.focus(body);
     }
 

@@ -104,6 +104,7 @@ public final class WritingSheets {
                                                     model,
                                                     VariationWords.name(v),
                                                     VariationWords.what(v),
+                                                    derived.riff(),
                                                     varied)));
         }
         String head = HOW + " Each is one step to undo; open this again to add another.";
@@ -116,13 +117,15 @@ public final class WritingSheets {
                 model.hearing()::endPreview);
     }
 
-    private static PickSheet.Row row(WriteModel model, String name, String what, Riff varied) {
+    private static PickSheet.Row row(
+            WriteModel model, String name, String what, Riff of, Riff varied) {
         return new PickSheet.Row(
                 name,
                 what,
                 () -> model.hearing().preview(varied),
                 () -> {
-                    if (model.apply(Edits.vary(name.toLowerCase(java.util.Locale.ROOT), varied))) {
+                    if (model.apply(
+                            Edits.vary(name.toLowerCase(java.util.Locale.ROOT), of, varied))) {
                         model.say(name + ": " + what + ".");
                     }
                 },
@@ -151,12 +154,13 @@ public final class WritingSheets {
                             }));
         }
         int n = 0;
-        for (Riff r : Endings.of(model.now())) {
+        Riff now = model.now();
+        for (Riff r : Endings.of(now)) {
             n++;
             Key key = r.ground().key();
             String last =
                     key.spell(r.roots().get(r.roots().size() - 1).root().pitchClass(key)).symbol();
-            rows.add(row(model, "Ending " + n, "the riff as it stands, ending on " + last, r));
+            rows.add(row(model, "Ending " + n, "the riff as it stands, ending on " + last, now, r));
         }
         PickSheet.show(
                 host,
@@ -178,7 +182,7 @@ public final class WritingSheets {
                     List<PickSheet.Row> rows = new ArrayList<>();
                     for (int i = 0; i < offered.size(); i++) {
                         Way w = offered.get(i);
-                        rows.add(row(model, names[i], walk(w), w.riff()));
+                        rows.add(row(model, names[i], walk(w), now.riff(), w.riff()));
                     }
                     Way as = Way.of(now);
                     String head =
