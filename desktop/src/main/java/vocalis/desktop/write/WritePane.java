@@ -191,7 +191,8 @@ public final class WritePane extends BorderPane {
         message.setId("message");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Label constant = new Label("Space play · hold H to hear · ? explain · F1 help");
+        Label constant =
+                new Label("Space play · hold H to hear · F12 revoice · ? explain · F1 help");
         constant.getStyleClass().add("status");
         constant.setMinWidth(USE_PREF_SIZE);
         HBox line = new HBox(status, message, gap, constant);
