@@ -42,8 +42,6 @@ public final class StringVoice {
     /** How fast a hand shakes when nothing else is asked, set by ear. */
     public static final double VIBRATO_HZ = 5.3;
 
-    private static final int LINE = 4096;
-    private static final int MASK = LINE - 1;
     private static final double TINY = 1e-18;
     private static final double SILENT = 1e-7;
 
@@ -65,19 +63,14 @@ public final class StringVoice {
     private static final double FRICTION = 0.004;
 
     private final double sampleRate;
-    private final double[] line = new double[LINE];
-    private final double[] across = new double[LINE];
-    private final double[] ap = new double[StringPatch.ALLPASSES];
-    private final double[] acrossAp = new double[StringPatch.ALLPASSES];
-    private final double[] stretch = new double[Bridge.MOST + StringPatch.TAPS - 1];
+    private final Plane line = new Plane();
+    private final Plane across = new Plane();
     private final double[] moving = new double[StringPatch.TAPS];
     private final double chokeStep;
     private final double dampStep;
 
     private StringPatch patch;
     private int write;
-    private double lossState;
-    private double acrossLoss;
     private double acrossShare;
     private double damping = 1;
     private double dampingTarget = 1;
@@ -375,12 +368,8 @@ public final class StringVoice {
     }
 
     private void clear() {
-        Arrays.fill(line, 0);
-        Arrays.fill(across, 0);
-        Arrays.fill(ap, 0);
-        Arrays.fill(acrossAp, 0);
-        lossState = 0;
-        acrossLoss = 0;
+        line.clear();
+        across.clear();
         acrossShare = 0;
         damping = 1;
         dampingTarget = 1;
@@ -419,84 +408,18 @@ public final class StringVoice {
     }
 
     /**
-     * What comes back along both planes in the next frames, with what the pick puts in: loss and
-     * stiffness in local variables, both planes side by side. To be followed by {@link #pickUp}.
+     * What comes back along both planes in the next frames, with what the pick puts in. To be
+     * followed by {@link #pickUp}.
      */
     void runAhead(double[] y, double[] ya, int n) {
         StringPatch p = patch;
-        double pole = p.lossPole;
-        double gain = p.lossGain * (1 - pole);
-        double gainAcross = p.acrossGain * (1 - pole);
-        double c = p.allpass;
-        double a0 = ap[0];
-        double a1 = ap[1];
-        double a2 = ap[2];
-        double a3 = ap[3];
-        double a4 = ap[4];
-        double a5 = ap[5];
-        double b0 = acrossAp[0];
-        double b1 = acrossAp[1];
-        double b2 = acrossAp[2];
-        double b3 = acrossAp[3];
-        double b4 = acrossAp[4];
-        double b5 = acrossAp[5];
-        double loss = lossState;
-        double lossAcross = acrossLoss;
-        boolean both = acrossShare != 0;
-        interpolate(line, write - p.delay, p.taps, y, n);
-        if (both) {
-            interpolate(across, write - p.acrossDelay, p.acrossTaps, ya, n);
+        line.back(write - p.delay, p.taps, p.lossGain, p.lossPole, p.allpass, y, n);
+        if (acrossShare == 0) {
+            Arrays.fill(ya, 0, n, 0);
+        } else {
+            int read = write - p.acrossDelay;
+            across.back(read, p.acrossTaps, p.acrossGain, p.lossPole, p.allpass, ya, n);
         }
-        for (int i = 0; i < n; i++) {
-            loss = gain * y[i] + pole * loss;
-            double v = loss;
-            double w = c * v + a0;
-            a0 = v - c * w;
-            v = c * w + a1;
-            a1 = w - c * v;
-            w = c * v + a2;
-            a2 = v - c * w;
-            v = c * w + a3;
-            a3 = w - c * v;
-            w = c * v + a4;
-            a4 = v - c * w;
-            v = c * w + a5;
-            a5 = w - c * v;
-            y[i] = v;
-            if (both) {
-                lossAcross = gainAcross * ya[i] + pole * lossAcross;
-                v = lossAcross;
-                w = c * v + b0;
-                b0 = v - c * w;
-                v = c * w + b1;
-                b1 = w - c * v;
-                w = c * v + b2;
-                b2 = v - c * w;
-                v = c * w + b3;
-                b3 = w - c * v;
-                w = c * v + b4;
-                b4 = v - c * w;
-                v = c * w + b5;
-                b5 = w - c * v;
-                ya[i] = v;
-            } else {
-                ya[i] = 0;
-            }
-        }
-        ap[0] = a0;
-        ap[1] = a1;
-        ap[2] = a2;
-        ap[3] = a3;
-        ap[4] = a4;
-        ap[5] = a5;
-        acrossAp[0] = b0;
-        acrossAp[1] = b1;
-        acrossAp[2] = b2;
-        acrossAp[3] = b3;
-        acrossAp[4] = b4;
-        acrossAp[5] = b5;
-        lossState = loss;
-        acrossLoss = lossAcross;
         moved(y, ya, n);
     }
 
@@ -518,29 +441,20 @@ public final class StringVoice {
      * {@code out} what the pickup hears of it.
      */
     void pickUp(double[] y, double[] ya, double[] out, int from, int n) {
-        double[] l = line;
-        double[] m = across;
         int at = write;
-        double most = 0;
-        double mostAcross = 0;
-        for (int i = 0; i < n; i++) {
-            l[(at + i) & MASK] = y[i];
-            m[(at + i) & MASK] = ya[i];
-            most = Math.max(most, Math.abs(y[i]));
-            mostAcross = Math.max(mostAcross, Math.abs(ya[i]));
-        }
+        double most = line.write(at, y, n);
+        double mostAcross = across.write(at, ya, n);
         int comb = at - pickupFrames;
         for (int i = 0; i < n; i++) {
-            int c = (comb + i) & MASK;
-            double heard = y[i] + ya[i] - 0.92 * (l[c] + m[c]);
+            double heard = y[i] + ya[i] - 0.92 * (line.at(comb + i) + across.at(comb + i));
             out[from + i] += pickLevel == 0 ? heard : heard + pickNoise();
         }
         write = at + n;
         bridge = y[n - 1];
         if (most < TINY && mostAcross < TINY) {
             for (int i = 0; i < n; i++) {
-                l[(at + i) & MASK] = 0;
-                m[(at + i) & MASK] = 0;
+                line.write(at + i, 0);
+                across.write(at + i, 0);
             }
             bridge = 0;
         }
@@ -549,32 +463,10 @@ public final class StringVoice {
 
     private double sound(double others) {
         StringPatch p = patch;
-        double x = moves ? readMoving() : interpolated(line, write - p.delay, p.taps);
-        lossState = p.lossGain * (1 - p.lossPole) * x + p.lossPole * lossState;
-        double y = lossState;
+        double y = moves ? movingBack() : back(line, p.delay, p.taps, p.lossGain);
         double ya = 0;
-        double c = p.allpass;
-        if (acrossShare == 0) {
-            for (int k = 0; k < StringPatch.ALLPASSES; k++) {
-                double t = c * y + ap[k];
-                ap[k] = y - c * t;
-                y = t;
-            }
-        } else {
-            double z =
-                    moves
-                            ? readAcross()
-                            : interpolated(across, write - p.acrossDelay, p.acrossTaps);
-            acrossLoss = p.acrossGain * (1 - p.lossPole) * z + p.lossPole * acrossLoss;
-            ya = acrossLoss;
-            for (int k = 0; k < StringPatch.ALLPASSES; k++) {
-                double t = c * y + ap[k];
-                ap[k] = y - c * t;
-                y = t;
-                double ta = c * ya + acrossAp[k];
-                acrossAp[k] = ya - c * ta;
-                ya = ta;
-            }
+        if (acrossShare != 0) {
+            ya = moves ? movingAcross() : back(across, p.acrossDelay, p.acrossTaps, p.acrossGain);
         }
         if (damping > dampingTarget) {
             damping = Math.max(dampingTarget, damping - dampStep);
@@ -591,10 +483,10 @@ public final class StringVoice {
         if (Math.abs(va) < TINY) {
             va = 0;
         }
-        line[write & MASK] = v;
-        across[write & MASK] = va;
-        int comb = (write - pickupFrames) & MASK;
-        double out = v + va - 0.92 * (line[comb] + across[comb]);
+        line.write(write, v);
+        across.write(write, va);
+        int comb = write - pickupFrames;
+        double out = v + va - 0.92 * (line.at(comb) + across.at(comb));
         write++;
         bridge = v;
         watch(v, 1);
@@ -623,55 +515,27 @@ public final class StringVoice {
         return pickLevel * gain * (once - pickHigher);
     }
 
-    private static double interpolated(double[] from, int read, double[] taps) {
-        double x =
-                taps[0] * from[read & MASK]
-                        + taps[1] * from[(read - 1) & MASK]
-                        + taps[2] * from[(read - 2) & MASK];
-        double y =
-                taps[3] * from[(read - 3) & MASK]
-                        + taps[4] * from[(read - 4) & MASK]
-                        + taps[5] * from[(read - 5) & MASK];
-        return x + y;
+    private double back(Plane plane, int frames, double[] taps, double gain) {
+        return plane.back(write - frames, taps, gain, patch.lossPole, patch.allpass);
     }
 
-    /** The same for {@code n} frames from {@code read}, out of a straight copy of the line. */
-    private void interpolate(double[] from, int read, double[] taps, double[] to, int n) {
-        int first = read - (StringPatch.TAPS - 1) & MASK;
-        int length = n + StringPatch.TAPS - 1;
-        int whole = Math.min(length, LINE - first);
-        double[] s = stretch;
-        System.arraycopy(from, first, s, 0, whole);
-        System.arraycopy(from, 0, s, whole, length - whole);
-        double a = taps[0];
-        double b = taps[1];
-        double c = taps[2];
-        double d = taps[3];
-        double e = taps[4];
-        double f = taps[5];
-        for (int i = 0; i < n; i++) {
-            double x = a * s[i + 5] + b * s[i + 4] + c * s[i + 3];
-            double y = d * s[i + 2] + e * s[i + 1] + f * s[i];
-            to[i] = x + y;
-        }
-    }
-
-    private double readMoving() {
+    private double movingBack() {
         if (controlLeft == 0) {
             control();
         }
         controlLeft--;
         delay += delayStep;
-        int whole = (int) delay - 2;
-        StringPatch.lagrange(delay - whole, moving);
-        return interpolated(line, write - whole, moving);
+        return movingBack(line, delay, patch.lossGain);
     }
 
-    private double readAcross() {
-        double longer = delay * (1 + StringPatch.ACROSS_DETUNED);
-        int whole = (int) longer - 2;
-        StringPatch.lagrange(longer - whole, moving);
-        return interpolated(across, write - whole, moving);
+    private double movingAcross() {
+        return movingBack(across, delay * (1 + StringPatch.ACROSS_DETUNED), patch.acrossGain);
+    }
+
+    private double movingBack(Plane plane, double frames, double gain) {
+        int whole = (int) frames - 2;
+        StringPatch.lagrange(frames - whole, moving);
+        return back(plane, whole, moving, gain);
     }
 
     /** Begins to reckon the delay anew, from where it is. */
@@ -742,7 +606,7 @@ public final class StringVoice {
             return;
         }
         quietFrames += n;
-        if (quietFrames > LINE) {
+        if (quietFrames > Plane.LINE) {
             if (free) {
                 quietFrames = 0;
             } else {
