@@ -1,7 +1,5 @@
 package vocalis.benchmarks;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -17,14 +15,9 @@ import org.openjdk.jmh.annotations.Warmup;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Change;
 import vocalis.core.hands.Hand;
-import vocalis.core.rhythm.Meter;
 import vocalis.core.riff.Deriver;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Root;
-import vocalis.core.riff.RootSpan;
-import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
-import vocalis.workbench.Demo;
 
 /**
  * The hand's way through a riff of so many chords in families by turns, no shape chosen, the
@@ -47,14 +40,7 @@ public class PathBenchmark {
 
     @Setup
     public void riff() {
-        Riff like = Demo.blank().riff();
-        List<RootSpan> roots = new ArrayList<>();
-        List<Treatment> treatments = new ArrayList<>();
-        for (int i = 0; i < chords; i++) {
-            roots.add(new RootSpan(new Root(1 + i * 3 % 7, 0), Meter.COMMON.barTicks()));
-            treatments.add(Treatment.best(Family.values()[i % Family.values().length]));
-        }
-        riff = like.withRoots(roots, treatments);
+        riff = LongRiff.of(chords, i -> Family.values()[i % Family.values().length]);
         deriver.laid(riff, Hand.MEDIUM, Change.USUAL);
     }
 

@@ -1,7 +1,5 @@
 package vocalis.benchmarks;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
@@ -20,16 +18,11 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.revoice.Intent;
 import vocalis.core.revoice.Revoicer;
-import vocalis.core.rhythm.Meter;
 import vocalis.core.riff.Chords;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Deriver;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Root;
-import vocalis.core.riff.RootSpan;
-import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
-import vocalis.workbench.Demo;
 
 /**
  * Rows of the revoicing, the voicings of its seven roots searched before: one by intent over all
@@ -53,14 +46,8 @@ public class RevoiceBenchmark {
 
     @Setup
     public void riff() {
-        Riff like = Demo.blank().riff();
-        List<RootSpan> roots = new ArrayList<>();
-        List<Treatment> treatments = new ArrayList<>();
-        for (int i = 0; i < chords; i++) {
-            roots.add(new RootSpan(new Root(1 + i * 3 % 7, 0), Meter.COMMON.barTicks()));
-            treatments.add(Treatment.best(Family.POWER));
-        }
-        derived = Deriver.once(like.withRoots(roots, treatments), Hand.MEDIUM, catalogue);
+        Riff riff = LongRiff.of(chords, i -> Family.POWER);
+        derived = Deriver.once(riff, Hand.MEDIUM, catalogue);
         intent();
     }
 

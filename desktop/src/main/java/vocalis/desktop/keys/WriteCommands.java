@@ -303,8 +303,18 @@ public final class WriteCommands {
                 .does(l::toggleScope);
         walk(z, "stroke-longer", "lengthen the stroke", "shift RIGHT", () -> l.lengthenStroke(1));
         walk(z, "stroke-shorter", "shorten the stroke", "shift LEFT", () -> l.lengthenStroke(-1));
-        walk(z, "note-up", "its top note a fret up, here only", "alt UP", () -> l.changeNote(1));
-        walk(z, "note-down", "its top note down, here only", "alt DOWN", () -> l.changeNote(-1));
+        walk(
+                z,
+                "note-up",
+                "its top note a fret up, here only",
+                "alt UP",
+                () -> l.touches().changeNote(1));
+        walk(
+                z,
+                "note-down",
+                "its top note down, here only",
+                "alt DOWN",
+                () -> l.touches().changeNote(-1));
         once(z, "lane-copy", "copy the bar, or what is marked", "ctrl C", l::copy);
         once(z, "lane-paste", "paste it here", "ctrl V", l::paste);
     }
@@ -329,14 +339,29 @@ public final class WriteCommands {
         }
         once(z, "figures", "figures at hand, and your own", "shift F", screen::figures);
         once(z, "tap-figure", "tap a figure on a key", "J", screen::tapFigure);
-        once(z, "own-figure", "a figure of its own for this pass", "F", l::ownFigure);
-        walk(z, "figure-longer", "the figure a step longer", "ctrl UP", () -> l.lengthenFigure(1));
-        walk(z, "figure-shorter", "a step shorter", "ctrl DOWN", () -> l.lengthenFigure(-1));
-        walk(z, "turn-on", "turn the figure a step on", "alt RIGHT", () -> l.rotate(1));
-        walk(z, "turn-back", "turn it a step back", "alt LEFT", () -> l.rotate(-1));
-        walk(z, "later", "the whole pattern a step later", "alt shift RIGHT", () -> l.displace(1));
-        walk(z, "earlier", "a step earlier", "alt shift LEFT", () -> l.displace(-1));
-        once(z, "restart", "where figures start again: nowhere, bars, roots", "R", l::nextRestart);
+        once(z, "own-figure", "a figure of its own for this pass", "F", l.figures()::own);
+        walk(
+                z,
+                "figure-longer",
+                "the figure a step longer",
+                "ctrl UP",
+                () -> l.figures().lengthen(1));
+        walk(z, "figure-shorter", "a step shorter", "ctrl DOWN", () -> l.figures().lengthen(-1));
+        walk(z, "turn-on", "turn the figure a step on", "alt RIGHT", () -> l.figures().rotate(1));
+        walk(z, "turn-back", "turn it a step back", "alt LEFT", () -> l.figures().rotate(-1));
+        walk(
+                z,
+                "later",
+                "the whole pattern a step later",
+                "alt shift RIGHT",
+                () -> l.figures().displace(1));
+        walk(z, "earlier", "a step earlier", "alt shift LEFT", () -> l.figures().displace(-1));
+        once(
+                z,
+                "restart",
+                "where figures start again: nowhere, bars, roots",
+                "R",
+                l.figures()::nextRestart);
         once(z, "rest", "a rest", "Z", l::rest);
         once(z, "tie", "tie to the note before", "Y", l::toggleTie);
         once(
@@ -353,7 +378,7 @@ public final class WriteCommands {
         for (int n = 1; n <= 6; n++) {
             int voice = n;
             String words = n == 1 ? "Alt 1 to 6: that voice from the top softer, harder" : "";
-            once(z, "level-" + n, words, "alt " + n, () -> l.cycleLevel(voice));
+            once(z, "level-" + n, words, "alt " + n, () -> l.touches().cycleLevel(voice));
         }
         once(z, "direction", "strike by turns, down, up; pluck", "Q", l::cycleDirection);
         walk(

@@ -29,41 +29,44 @@ final class Embellish {
             return menu;
         }
         int fret = top.endFret();
-        add(menu, "Hammer on to " + (fret + 1), () -> lane.legato(1));
-        add(menu, "Hammer on to " + (fret + 2), () -> lane.legato(2));
+        add(menu, "Hammer on to " + (fret + 1), () -> lane.touches().legato(1));
+        add(menu, "Hammer on to " + (fret + 2), () -> lane.touches().legato(2));
         for (int down : new int[] {1, 2}) {
             if (fret > down) {
-                add(menu, "Pull off to " + (fret - down), () -> lane.legato(-down));
+                add(menu, "Pull off to " + (fret - down), () -> lane.touches().legato(-down));
             }
         }
         if (fret > 0) {
-            add(menu, "Pull off to the open string", () -> lane.legato(-fret));
+            add(menu, "Pull off to the open string", () -> lane.touches().legato(-fret));
         }
-        add(menu, "Slide up to " + (fret + 2), () -> lane.slide(2));
+        add(menu, "Slide up to " + (fret + 2), () -> lane.touches().slide(2));
         if (fret > 2) {
-            add(menu, "Slide down to " + (fret - 2), () -> lane.slide(-2));
+            add(menu, "Slide down to " + (fret - 2), () -> lane.touches().slide(-2));
         }
         if (fret > 2) {
-            add(menu, "Slide in from " + (fret - 2), () -> lane.slideIn(2));
+            add(menu, "Slide in from " + (fret - 2), () -> lane.touches().slideIn(2));
         }
         if (fret > 1) {
             int down = Math.min(5, fret - 1);
-            add(menu, "Slide out to " + (fret - down), () -> lane.slideOut(-down));
+            add(menu, "Slide out to " + (fret - down), () -> lane.touches().slideOut(-down));
         }
-        add(menu, "Bend a semitone", () -> lane.bend(SEMITONE, false));
-        add(menu, "Bend a semitone and release", () -> lane.bend(SEMITONE, true));
-        add(menu, "Bend a whole step", () -> lane.bend(2 * SEMITONE, false));
-        add(menu, "Bend a whole step and release", () -> lane.bend(2 * SEMITONE, true));
-        add(menu, "Bend a step and a half", () -> lane.bend(3 * SEMITONE, false));
-        add(menu, "Vibrato", lane::vibrato);
-        add(menu, "Vibrato, wide", () -> lane.vibrato(WIDE_CENTS, Touch.Vibrato.USUAL_HZ));
-        add(menu, "Vibrato, wide and slow", () -> lane.vibrato(WIDE_CENTS, SLOW_HZ));
-        add(menu, "Tremolo in sixteenths", () -> lane.tremolo(4));
-        add(menu, "Tremolo in thirty-seconds", () -> lane.tremolo(8));
-        add(menu, "Pinch harmonic, an octave up", () -> lane.pinch(2));
-        add(menu, "Pinch harmonic, two octaves up", () -> lane.pinch(4));
+        add(menu, "Bend a semitone", () -> lane.touches().bend(SEMITONE, false));
+        add(menu, "Bend a semitone and release", () -> lane.touches().bend(SEMITONE, true));
+        add(menu, "Bend a whole step", () -> lane.touches().bend(2 * SEMITONE, false));
+        add(menu, "Bend a whole step and release", () -> lane.touches().bend(2 * SEMITONE, true));
+        add(menu, "Bend a step and a half", () -> lane.touches().bend(3 * SEMITONE, false));
+        add(menu, "Vibrato", lane.touches()::vibrato);
+        add(
+                menu,
+                "Vibrato, wide",
+                () -> lane.touches().vibrato(WIDE_CENTS, Touch.Vibrato.USUAL_HZ));
+        add(menu, "Vibrato, wide and slow", () -> lane.touches().vibrato(WIDE_CENTS, SLOW_HZ));
+        add(menu, "Tremolo in sixteenths", () -> lane.touches().tremolo(4));
+        add(menu, "Tremolo in thirty-seconds", () -> lane.touches().tremolo(8));
+        add(menu, "Pinch harmonic, an octave up", () -> lane.touches().pinch(2));
+        add(menu, "Pinch harmonic, two octaves up", () -> lane.touches().pinch(4));
         if (!top.techniques().isEmpty()) {
-            add(menu, "Plain note again", lane::plain);
+            add(menu, "Plain note again", lane.touches()::plain);
         }
         menu.getItems().add(new SeparatorMenuItem());
         Manner now = lane.strokeAtCaret().map(Stroke::manner).orElse(Manner.PLAIN);

@@ -12,10 +12,8 @@ import javafx.beans.property.SimpleLongProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Anchor;
 import vocalis.core.riff.Direction;
 import vocalis.core.riff.Event;
-import vocalis.core.riff.Figures;
 import vocalis.core.riff.LineNote;
 import vocalis.core.riff.Pass;
 import vocalis.core.riff.Rest;
@@ -25,15 +23,12 @@ import vocalis.core.riff.Stretch;
 import vocalis.core.riff.Stroke;
 import vocalis.core.riff.Strokes;
 import vocalis.core.riff.Struck;
-import vocalis.core.riff.Touch;
-import vocalis.core.riff.Touches;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
-import vocalis.workbench.CheckWords;
 import vocalis.workbench.Edits;
 import vocalis.workbench.FindingWords;
 
@@ -43,9 +38,9 @@ public final class LaneModel {
     /** Grains of the caret: parts of a whole note, coarse to fine, tuplets among them. */
     private static final List<Integer> GRAINS = List.of(2, 4, 6, 8, 12, 16, 20, 24, 28, 32);
 
-    private static final int VIBRATO_CENTS = 40;
-
     private final WriteModel model;
+    private final TouchEdits touches;
+    private final FigureEdits figures;
     private final LongProperty caret = new SimpleLongProperty();
     private final ObjectProperty<Scope> scope = new SimpleObjectProperty<>(Scope.EVERY_PASS);
     private final ObjectProperty<OptionalLong> mark =
@@ -55,6 +50,18 @@ public final class LaneModel {
 
     LaneModel(WriteModel model) {
         this.model = model;
+        touches = new TouchEdits(model, this);
+        figures = new FigureEdits(model, this);
+    }
+
+    /** What fingers do to the notes under the caret. */
+    public TouchEdits touches() {
+        return touches;
+    }
+
+    /** What is done to the figure under the caret as a whole. */
+    public FigureEdits figures() {
+        return figures;
     }
 
     public LongProperty caretProperty() {
@@ -239,7 +246,7 @@ public final class LaneModel {
         }
     }
 
-    private void nothingHere() {
+    void nothingHere() {
         model.say("No stroke here: Enter puts one.");
     }
 
@@ -377,8 +384,6 @@ public final class LaneModel {
                 "palm mute");
     }
 
-    // Touches.
-
     /** What sounds under the caret, as last derived. */
     public Optional<Onset> onsetAtCaret() {
         return model.derived().score().soundingAt(caret.get());
@@ -399,174 +404,6 @@ public final class LaneModel {
                                                                         .midi(
                                                                                 n.string(),
                                                                                 n.fret()))));
-    }
-
-    private Optional<Anchor> anchor(Scope where) {
-        return onsetAtCaret()
-                .flatMap(Onset::origin)
-                .map(
-                        o ->
-                                new Anchor(
-                                        o.figure(),
-                                        o.event(),
-                                        where == Scope.EVERY_PASS
-                                                ? Optional.empty()
-                                                : Optional.of(o.pass()),
-                                        new Anchor.Voice.FromTop(0)));
-    }
-
-    /** Changes the top note of the stroke under the caret by frets, here alone. */
-    public void changeNote(int frets) {
-        Optional<Anchor> a = anchor(Scope.THIS_PASS);
-        if (a.isEmpty()) {
-            nothingHere();
-            return;
-        }
-        int fret = topAtCaret().orElseThrow().fret() + frets;
-        if (fret < 0 || fret > model.riff().ground().board().frets()) {
-            model.say("The note would leave the neck.");
-            return;
-        }
-        model.apply(Edits.moveNote(a.get(), frets));
-    }
-
-    private interface Maker {
-        Touch make(Anchor anchor, long length);
-    }
-
-    private void touch(Maker maker) {
-        Optional<Anchor> a = anchor(scope.get());
-        if (a.isEmpty()) {
-            nothingHere();
-            return;
-        }
-        Touch t = maker.make(a.get(), onsetAtCaret().orElseThrow().length());
-        model.apply(Edits.touch(FindingWords.words(t), t));
-    }
-
-    /** Hammers on (frets up) or pulls off (down) in the middle of the stroke under the caret. */
-    public void legato(int frets) {
-        touch((a, length) -> new Touch.Legato(a, List.of(new Touch.Step(frets, length / 2))));
-    }
-
-    /** Slides by frets, soon after the stroke. */
-    public void slide(int frets) {
-        touch((a, length) -> new Touch.Slide(a, frets, length / 6, way(length)));
-    }
-
-    /** Bends by cents, soon after the stroke; let back at two thirds of it, or held. */
-    public void bend(int cents, boolean release) {
-        touch(
-                (a, length) ->
-                        new Touch.Bend(
-                                a,
-                                cents,
-                                length / 6,
-                                way(length),
-                                release
-                                        ? OptionalLong.of(length / 6 + 2 * way(length))
-                                        : OptionalLong.empty()));
-    }
-
-    /** Shakes the note from the middle of the stroke on. */
-    public void vibrato() {
-        vibrato(VIBRATO_CENTS, Touch.Vibrato.USUAL_HZ);
-    }
-
-    /** Shakes it so wide and so fast. */
-    public void vibrato(int cents, double hz) {
-        touch((a, length) -> new Touch.Vibrato(a, cents, hz, length / 2));
-    }
-
-    /** Strikes it again and again while it lasts. */
-    public void tremolo(int strokes) {
-        touch((a, length) -> new Touch.Tremolo(a, strokes));
-    }
-
-    /** Lets a partial sound in its place. */
-    public void pinch(int partial) {
-        touch((a, length) -> new Touch.Pinch(a, partial));
-    }
-
-    /** Slides into the note from frets below (above), at once. */
-    public void slideIn(int frets) {
-        Optional<Anchor> a = anchor(scope.get());
-        if (a.isEmpty()) {
-            nothingHere();
-            return;
-        }
-        long way = way(onsetAtCaret().orElseThrow().length());
-        model.apply(
-                Edits.riff(
-                        "slide in",
-                        r ->
-                                Touches.put(
-                                        Touches.put(r, new Touch.Moved(a.get(), -frets)),
-                                        new Touch.Slide(a.get(), frets, 0, way))));
-    }
-
-    /** Slides away from the note at its end. */
-    public void slideOut(int frets) {
-        touch((a, length) -> new Touch.Slide(a, frets, length * 2 / 3, length / 3));
-    }
-
-    private static long way(long length) {
-        return Math.min(Ticks.EIGHTH, length / 4);
-    }
-
-    /** Takes away what fingers do to the stroke under the caret. */
-    public void plain() {
-        onsetAtCaret()
-                .flatMap(Onset::origin)
-                .ifPresent(o -> model.apply(Edits.plain(o.figure(), o.event(), o.pass())));
-    }
-
-    /** Gives what is played under the caret a figure of its own. */
-    public void ownFigure() {
-        if (model.apply(Edits.riff("a figure of its own", r -> Figures.own(r, caret.get())))) {
-            model.say("A figure of its own from here to its end: the other passes stay.");
-        }
-    }
-
-    /** Makes the figure under the caret longer or shorter by steps. */
-    public void lengthenFigure(int steps) {
-        long by = steps * grain.get();
-        model.apply(
-                Edits.merging(
-                        "length of the figure",
-                        "figure-length",
-                        r -> Figures.lengthen(r, caret.get(), by)));
-        tellLanding();
-    }
-
-    /** Turns the figure under the caret around itself by steps. */
-    public void rotate(int steps) {
-        long by = steps * grain.get();
-        model.apply(Edits.riff("turn the figure", r -> Figures.rotate(r, caret.get(), by)));
-    }
-
-    /** Lets the whole pattern come later (earlier) by steps. */
-    public void displace(int steps) {
-        long by = steps * grain.get();
-        model.apply(
-                Edits.merging("displace the pattern", "displace", r -> Figures.displace(r, by)));
-        tellLanding();
-    }
-
-    /** The next rule of where figures start again. */
-    public void nextRestart() {
-        model.apply(Edits.riff("where figures start again", Figures::nextRestart));
-        model.say(
-                switch (now().pattern().restart()) {
-                    case RUNS_ON -> "Figures run on until they come round.";
-                    case BAR -> "Figures start again at every bar.";
-                    case ROOT -> "Figures start again at every root.";
-                    case SECTION -> "Figures start again at every section.";
-                });
-    }
-
-    private void tellLanding() {
-        model.say(CheckWords.landing(now()));
     }
 
     /** Puts silence here: what sounds is cut, nothing else is struck. */
@@ -633,40 +470,6 @@ public final class LaneModel {
             model.say(
                     "The shape does not sound that string; B strikes by string whatever the shape.");
         }
-    }
-
-    /** The next level of one voice, counted from the top as 1: soft, ghosted, accented, its own. */
-    public void cycleLevel(int fromTop) {
-        Anchor top = anchor(scope.get()).orElse(null);
-        if (top == null) {
-            nothingHere();
-            return;
-        }
-        Anchor a =
-                new Anchor(
-                        top.figure(),
-                        top.event(),
-                        top.pass(),
-                        new Anchor.Voice.FromTop(fromTop - 1));
-        List<Dynamics> order = List.of(Dynamics.SOFT, Dynamics.GHOST, Dynamics.ACCENT);
-        Touch.Level now =
-                now().touches().stream()
-                        .filter(t -> t instanceof Touch.Level && t.anchor().equals(a))
-                        .map(Touch.Level.class::cast)
-                        .findFirst()
-                        .orElse(null);
-        int next = now == null ? 0 : order.indexOf(now.dynamics()) + 1;
-        if (next < order.size()) {
-            model.apply(Edits.touch("level of a voice", new Touch.Level(a, order.get(next))));
-            model.say("Voice " + fromTop + " from the top: " + words(order.get(next)) + ".");
-        } else {
-            model.apply(Edits.removeTouch(now));
-            model.say("Voice " + fromTop + " from the top: as the stroke.");
-        }
-    }
-
-    private static String words(Dynamics d) {
-        return d == Dynamics.SOFT ? "softer" : d == Dynamics.GHOST ? "ghosted" : "accented";
     }
 
     /** The next way that strokes go: by turns, down, up. */

@@ -460,7 +460,7 @@ public final class TypingModel {
 
     /** Gives the pass at the caret a figure of its own. */
     public void ownFigure() {
-        lane.ownFigure();
+        lane.figures().own();
         typed.clear();
     }
 }

@@ -147,25 +147,25 @@ class ModelsTest {
                     lane.scopeProperty().set(Scope.THIS_PASS);
                     List<Runnable> touches =
                             List.of(
-                                    () -> lane.legato(2),
-                                    () -> lane.slide(2),
-                                    () -> lane.bend(100, false),
-                                    () -> lane.bend(100, true),
-                                    lane::vibrato);
+                                    () -> lane.touches().legato(2),
+                                    () -> lane.touches().slide(2),
+                                    () -> lane.touches().bend(100, false),
+                                    () -> lane.touches().bend(100, true),
+                                    lane.touches()::vibrato);
                     int[] kept = {1, 2, 3, 3, 4};
                     for (int i = 0; i < kept.length; i++) {
                         touches.get(i).run();
                         assertThat(model.now().touches()).hasSize(kept[i]);
                         assertThat(lane.topAtCaret().orElseThrow().techniques()).isNotEmpty();
                     }
-                    lane.plain();
+                    lane.touches().plain();
                     assertThat(model.now()).isEqualTo(first);
                     // The first chord is open strings: nothing can be pulled off from them.
-                    lane.legato(-1);
+                    lane.touches().legato(-1);
                     assertThat(model.derived().findings()).hasSize(1);
                     model.workspace().undo();
                     lane.setCaret(model.riff().length() - Ticks.SIXTEENTH);
-                    lane.legato(2);
+                    lane.touches().legato(2);
                     assertThat(model.now()).isEqualTo(first);
                     assertThat(model.saidProperty().get()).contains("No stroke here");
                 });
@@ -228,7 +228,7 @@ class ModelsTest {
         fx(
                 () -> {
                     LaneModel lane = model.lane();
-                    lane.legato(2);
+                    lane.touches().legato(2);
                     lane.copy();
                     lane.setCaret(3 * Ticks.WHOLE + Ticks.QUARTER);
                     lane.paste();
@@ -323,7 +323,7 @@ class ModelsTest {
                     lane.toggleStruckString(5);
                     assertThat(onset(0).notes()).hasSize(2);
                     lane.cycleStruck(1);
-                    lane.changeNote(3);
+                    lane.touches().changeNote(3);
                     int top = onset(0).notes().size() - 1;
                     assertThat(onset(0).notes().get(top).fret()).isEqualTo(3);
                 });

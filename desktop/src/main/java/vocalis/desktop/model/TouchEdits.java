@@ -1,0 +1,182 @@
+package vocalis.desktop.model;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Anchor;
+import vocalis.core.riff.Scope;
+import vocalis.core.riff.Touch;
+import vocalis.core.riff.Touches;
+import vocalis.core.score.Dynamics;
+import vocalis.core.score.Onset;
+import vocalis.workbench.Edits;
+import vocalis.workbench.FindingWords;
+
+/** What fingers do to the notes under the lane's caret: each is one edit, or none. */
+public final class TouchEdits {
+
+    private static final int VIBRATO_CENTS = 40;
+
+    private final WriteModel model;
+    private final LaneModel lane;
+
+    TouchEdits(WriteModel model, LaneModel lane) {
+        this.model = model;
+        this.lane = lane;
+    }
+
+    private Optional<Anchor> anchor(Scope where) {
+        return lane.onsetAtCaret()
+                .flatMap(Onset::origin)
+                .map(
+                        o ->
+                                new Anchor(
+                                        o.figure(),
+                                        o.event(),
+                                        where == Scope.EVERY_PASS
+                                                ? Optional.empty()
+                                                : Optional.of(o.pass()),
+                                        new Anchor.Voice.FromTop(0)));
+    }
+
+    /** Changes the top note of the stroke under the caret by frets, here alone. */
+    public void changeNote(int frets) {
+        Optional<Anchor> a = anchor(Scope.THIS_PASS);
+        if (a.isEmpty()) {
+            lane.nothingHere();
+            return;
+        }
+        int fret = lane.topAtCaret().orElseThrow().fret() + frets;
+        if (fret < 0 || fret > model.riff().ground().board().frets()) {
+            model.say("The note would leave the neck.");
+            return;
+        }
+        model.apply(Edits.moveNote(a.get(), frets));
+    }
+
+    private interface Maker {
+        Touch make(Anchor anchor, long length);
+    }
+
+    private void touch(Maker maker) {
+        Optional<Anchor> a = anchor(lane.scopeProperty().get());
+        if (a.isEmpty()) {
+            lane.nothingHere();
+            return;
+        }
+        Touch t = maker.make(a.get(), lane.onsetAtCaret().orElseThrow().length());
+        model.apply(Edits.touch(FindingWords.words(t), t));
+    }
+
+    /** Hammers on (frets up) or pulls off (down) in the middle of the stroke under the caret. */
+    public void legato(int frets) {
+        touch((a, length) -> new Touch.Legato(a, List.of(new Touch.Step(frets, length / 2))));
+    }
+
+    /** Slides by frets, soon after the stroke. */
+    public void slide(int frets) {
+        touch((a, length) -> new Touch.Slide(a, frets, length / 6, way(length)));
+    }
+
+    /** Bends by cents, soon after the stroke; let back at two thirds of it, or held. */
+    public void bend(int cents, boolean release) {
+        touch(
+                (a, length) ->
+                        new Touch.Bend(
+                                a,
+                                cents,
+                                length / 6,
+                                way(length),
+                                release
+                                        ? OptionalLong.of(length / 6 + 2 * way(length))
+                                        : OptionalLong.empty()));
+    }
+
+    /** Shakes the note from the middle of the stroke on. */
+    public void vibrato() {
+        vibrato(VIBRATO_CENTS, Touch.Vibrato.USUAL_HZ);
+    }
+
+    /** Shakes it so wide and so fast. */
+    public void vibrato(int cents, double hz) {
+        touch((a, length) -> new Touch.Vibrato(a, cents, hz, length / 2));
+    }
+
+    /** Strikes it again and again while it lasts. */
+    public void tremolo(int strokes) {
+        touch((a, length) -> new Touch.Tremolo(a, strokes));
+    }
+
+    /** Lets a partial sound in its place. */
+    public void pinch(int partial) {
+        touch((a, length) -> new Touch.Pinch(a, partial));
+    }
+
+    /** Slides into the note from frets below (above), at once. */
+    public void slideIn(int frets) {
+        Optional<Anchor> a = anchor(lane.scopeProperty().get());
+        if (a.isEmpty()) {
+            lane.nothingHere();
+            return;
+        }
+        long way = way(lane.onsetAtCaret().orElseThrow().length());
+        model.apply(
+                Edits.riff(
+                        "slide in",
+                        r ->
+                                Touches.put(
+                                        Touches.put(r, new Touch.Moved(a.get(), -frets)),
+                                        new Touch.Slide(a.get(), frets, 0, way))));
+    }
+
+    /** Slides away from the note at its end. */
+    public void slideOut(int frets) {
+        touch((a, length) -> new Touch.Slide(a, frets, length * 2 / 3, length / 3));
+    }
+
+    private static long way(long length) {
+        return Math.min(Ticks.EIGHTH, length / 4);
+    }
+
+    /** Takes away what fingers do to the stroke under the caret. */
+    public void plain() {
+        lane.onsetAtCaret()
+                .flatMap(Onset::origin)
+                .ifPresent(o -> model.apply(Edits.plain(o.figure(), o.event(), o.pass())));
+    }
+
+    /** The next level of one voice, counted from the top as 1: soft, ghosted, accented, its own. */
+    public void cycleLevel(int fromTop) {
+        Anchor top = anchor(lane.scopeProperty().get()).orElse(null);
+        if (top == null) {
+            lane.nothingHere();
+            return;
+        }
+        Anchor a =
+                new Anchor(
+                        top.figure(),
+                        top.event(),
+                        top.pass(),
+                        new Anchor.Voice.FromTop(fromTop - 1));
+        List<Dynamics> order = List.of(Dynamics.SOFT, Dynamics.GHOST, Dynamics.ACCENT);
+        Touch.Level now =
+                model.now().touches().stream()
+                        .filter(t -> t instanceof Touch.Level && t.anchor().equals(a))
+                        .map(Touch.Level.class::cast)
+                        .findFirst()
+                        .orElse(null);
+        int next = now == null ? 0 : order.indexOf(now.dynamics()) + 1;
+        if (next < order.size()) {
+            model.apply(Edits.touch("level of a voice", new Touch.Level(a, order.get(next))));
+            model.say("Voice " + fromTop + " from the top: " + words(order.get(next)) + ".");
+        } else {
+            model.apply(Edits.removeTouch(now));
+            model.say("Voice " + fromTop + " from the top: as the stroke.");
+        }
+    }
+
+    private static String words(Dynamics d) {
+        return d == Dynamics.SOFT ? "softer" : d == Dynamics.GHOST ? "ghosted" : "accented";
+    }
+}
