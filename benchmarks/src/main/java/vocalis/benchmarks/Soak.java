@@ -7,11 +7,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Feel;
 import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Hand;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Tone;
@@ -24,13 +26,14 @@ import vocalis.sound.gain.Spectrum;
 import vocalis.workbench.Demo;
 import vocalis.workbench.Edits;
 import vocalis.workbench.Player;
+import vocalis.workbench.Revoicing;
 import vocalis.workbench.Workspace;
 
 /**
  * Plays a demo riff through the machine's sound server and gives it another family in every bar, or
- * checks what was recorded meanwhile: {@code play SECONDS} and {@code check FILE.wav SECONDS}.
- * Exits with 1 when the buffer ran empty, something was allocated, a hole is found or a pitch is
- * missing.
+ * with {@code beat} another row of the Revoice screen on every beat; or checks what was recorded
+ * meanwhile: {@code play SECONDS [beat]} and {@code check FILE.wav SECONDS}. Exits with 1 when the
+ * buffer ran empty, something was allocated, a hole is found or a pitch is missing.
  */
 public final class Soak {
 
@@ -49,7 +52,9 @@ public final class Soak {
     public static void main(String[] args) throws Exception {
         boolean well =
                 args[0].equals("play")
-                        ? play(Double.parseDouble(args[1]))
+                        ? play(
+                                Double.parseDouble(args[1]),
+                                args.length > 2 && args[2].equals("beat"))
                         : check(Path.of(args[1]), Double.parseDouble(args[2]));
         System.exit(well ? 0 : 1);
     }
@@ -82,8 +87,23 @@ public final class Soak {
         return all;
     }
 
-    private static boolean play(double seconds) throws InterruptedException {
-        List<Workspace> scores = voiced();
+    /** Every family and every intent that gives a row. */
+    private static List<Workspace> rows() {
+        Catalogue catalogue = new Catalogue();
+        List<Workspace> all = new ArrayList<>();
+        new Revoicing(catalogue, Hand.MEDIUM)
+                .rows(
+                        piece().riff(),
+                        List.of(),
+                        Set.of(),
+                        1,
+                        () -> false,
+                        r -> all.add(new Workspace(catalogue, piece().with(r.riff()))));
+        return all;
+    }
+
+    private static boolean play(double seconds, boolean beat) throws InterruptedException {
+        List<Workspace> scores = beat ? rows() : voiced();
         Player player =
                 new Player(
                         scores.get(0).heard(), Devices.opener(Devices.DEFAULT), Clock.system(), 1);
@@ -106,11 +126,14 @@ public final class Soak {
         long id = soundThread();
         long dryBefore = output.underruns();
         long allocatedBefore = threads.getThreadAllocatedBytes(id);
-        double bar = 60.0 / piece().riff().tempo() * piece().riff().meters().meter(0).beats();
+        double every =
+                60.0
+                        / piece().riff().tempo()
+                        * (beat ? 1 : piece().riff().meters().meter(0).beats());
         long end = System.nanoTime() + (long) (seconds * 1e9);
         int bars = 0;
         while (System.nanoTime() < end) {
-            Thread.sleep((long) (bar * 1000));
+            Thread.sleep((long) (every * 1000));
             player.show(scores.get(++bars % scores.size()).heard());
         }
         long dry = output.underruns() - dryBefore;

@@ -17,6 +17,7 @@ import vocalis.core.revoice.Intent;
 import vocalis.core.revoice.Row;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
+import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Sounding;
 import vocalis.desktop.model.Zone;
@@ -82,6 +83,15 @@ class RevoiceWindowTest extends WindowDriver {
                                 .candidate()
                                 .voicing()
                                 .shape());
+    }
+
+    /** Families of what the second guitar plays. */
+    private List<Family> families() {
+        return fx(
+                () ->
+                        shell.workspace().content().secondRiff().treatments().stream()
+                                .map(Treatment::family)
+                                .toList());
     }
 
     @Test
@@ -188,6 +198,7 @@ class RevoiceWindowTest extends WindowDriver {
         robot.release(KeyCode.J);
         sleep(SETTLE);
         Riff before = riff();
+        Piece unchanged = fx(() -> shell.workspace().content());
         robot.press(KeyCode.H);
         await("the row plays", () -> fx(() -> model().player().telemetry().latest().playing()));
         robot.release(KeyCode.H);
@@ -201,16 +212,31 @@ class RevoiceWindowTest extends WindowDriver {
         await("it ends", () -> !fx(() -> model().player().telemetry().latest().playing()));
         press(robot, KeyCode.F12);
 
-        // The second guitar takes a family over the mix; the riff stays.
+        // The second guitar takes a cell and a row of its own over the mix; the riff stays.
         to(robot, "Octave");
         press(robot, KeyCode.G);
         assertThat(robot.lookup("#revoice-changes").queryAs(Label.class).getText())
                 .startsWith("Second guitar over your mix");
+        Riff mix = riff();
+        press(robot, KeyCode.HOME);
         press(robot, KeyCode.ENTER);
-        Piece piece = fx(() -> shell.workspace().content());
-        assertThat(piece.second().orElseThrow().family()).contains(Family.OCTAVE);
-        assertThat(piece.mix().second().on()).isTrue();
+        assertThat(families()).first().isEqualTo(Family.OCTAVE);
+        assertThat(families().subList(1, families().size()))
+                .isEqualTo(mix.treatments().stream().skip(1).map(Treatment::family).toList());
+        assertThat(fx(() -> shell.workspace().content().mix().second().on())).isTrue();
+        found();
+        to(robot, "Guitar two");
+        to(robot, "Triad");
+        press(robot, KeyCode.CONTROL, KeyCode.ENTER);
+        assertThat(families()).containsOnly(Family.TRIAD);
+        press(robot, KeyCode.SHIFT, KeyCode.DIGIT1);
+        assertThat(families().get(fx(() -> model().revoice().columnProperty().get())))
+                .isEqualTo(Family.POWER);
         assertThat(riff()).isEqualTo(before);
+        for (int i = 0; i < 3; i++) {
+            press(robot, KeyCode.CONTROL, KeyCode.Z);
+        }
+        assertThat(fx(() -> shell.workspace().content())).isEqualTo(unchanged);
         press(robot, KeyCode.G);
 
         // Blind: two choices are counted and told at the end; without a second row it says so.

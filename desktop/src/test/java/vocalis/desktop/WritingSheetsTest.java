@@ -96,6 +96,21 @@ class WritingSheetsTest extends WindowDriver {
         assertThat(fx(() -> shell.workspace().content().versions())).isEmpty();
         press(robot, KeyCode.CONTROL, KeyCode.Z);
         assertThat(fx(() -> shell.workspace().content().versions())).hasSize(1);
+        // Under a name, with a note: what is kept says both.
+        press(robot, KeyCode.SHIFT, KeyCode.F8);
+        press(robot, KeyCode.CONTROL, KeyCode.A);
+        robot.write("darker");
+        press(robot, KeyCode.ENTER);
+        robot.write("for the second verse");
+        press(robot, KeyCode.ENTER);
+        assertThat(open()).isFalse();
+        assertThat(fx(() -> shell.workspace().content().versions()))
+                .last()
+                .satisfies(
+                        v -> {
+                            assertThat(v.name()).isEqualTo("darker");
+                            assertThat(v.note()).isEqualTo("for the second verse");
+                        });
     }
 
     @Test

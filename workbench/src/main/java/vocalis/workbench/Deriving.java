@@ -4,14 +4,12 @@ import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
-import vocalis.core.arrange.Part;
 import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
-import vocalis.core.riff.Chords;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Deriver;
-import vocalis.core.voicing.Family;
+import vocalis.core.riff.Riff;
 
 /**
  * Derives pieces off the thread that edits them. Requests are coalesced to the newest; an answer is
@@ -94,11 +92,9 @@ final class Deriving {
         Derived first = one.derive(piece.riff(), hand);
         Optional<Derived> second = Optional.empty();
         if (piece.mix().second().on()) {
-            Optional<Family> family = piece.second().flatMap(Part::family);
-            second =
-                    Optional.of(
-                            family.map(f -> two.derive(Chords.familyOfAll(piece.riff(), f), hand))
-                                    .orElse(first));
+            Riff other = piece.secondRiff();
+            boolean same = other.equals(piece.riff());
+            second = Optional.of(same ? first : two.derive(other, hand));
         }
         return new Answer(revision, piece, first, second);
     }

@@ -248,8 +248,8 @@ public final class Edits {
     }
 
     /** Keeps the riff as it stands as a version. */
-    public static Edit keepVersion(String name) {
-        return new Edit.OfPiece("keep a version", "", p -> p.keeping(name));
+    public static Edit keepVersion(String name, String note) {
+        return new Edit.OfPiece("keep a version", "", p -> p.keeping(name, note));
     }
 
     /** Works on a version; what stood before can be had back with undo. */

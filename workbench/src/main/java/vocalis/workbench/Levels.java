@@ -35,6 +35,13 @@ public final class Levels {
     private static final double MOST_SECONDS = 16;
     private static final double LEAST_GAIN = 0.1;
     private static final double MOST_GAIN = 4;
+
+    /** Share of the ceiling from which the limiter is asked; true peaks lie over sample peaks. */
+    private static final double NEAR = 0.9;
+
+    /** Most that is given back for the limiter, in dB. */
+    private static final double MOST_BACK_DB = 1.5;
+
     private static final int REMEMBERED = 4000;
     private static final int RIFFS_REMEMBERED = 24;
 
@@ -83,9 +90,14 @@ public final class Levels {
     }
 
     private static double measured(Rig rig, Sample sample) {
-        Engine engine = engine(rig);
-        engine.hear(new Sample(sample.frets(), sample.cents(), 1, new int[0]));
-        return gainOf(engine, SECONDS);
+        Sample whole = new Sample(sample.frets(), sample.cents(), 1, new int[0]);
+        return gainOf(
+                (gain, volume) -> {
+                    Engine engine = engine(rig, 120, gain, volume);
+                    engine.hear(whole);
+                    return engine;
+                },
+                SECONDS);
     }
 
     /** The gain of a whole riff, its first guitar alone, over at most sixteen seconds. */
@@ -103,33 +115,55 @@ public final class Levels {
     }
 
     private static double measured(Rig rig, Heard heard) {
-        Rig alone = new Rig(rig.bank(), rig.amp(), 0, 1);
-        Engine engine =
-                new Engine(
-                        Player.RATE,
-                        new Settings(alone, alone, tempo(heard), 0, 0, 0, 0, QUIET),
-                        3);
         Heard first = new Heard(heard.score(), Optional.empty(), heard.ground(), Mix.ALONE);
-        engine.publish(SoundEvents.program(first));
-        engine.play(0);
         double loop = heard.score().time().tempos().seconds(heard.score().length());
-        return gainOf(engine, Math.min(MOST_SECONDS, Math.max(SECONDS, loop)));
+        return gainOf(
+                (gain, volume) -> {
+                    Engine engine = engine(rig, tempo(heard), gain, volume);
+                    engine.publish(SoundEvents.program(first));
+                    engine.play(0);
+                    return engine;
+                },
+                Math.min(MOST_SECONDS, Math.max(SECONDS, loop)));
     }
 
-    private static Engine engine(Rig rig) {
-        Rig alone = new Rig(rig.bank(), rig.amp(), 0, 1);
-        return new Engine(Player.RATE, new Settings(alone, alone, 120, 0, 0, 0, 0, QUIET), 3);
+    private static Engine engine(Rig rig, int tempo, double gain, double volume) {
+        Rig alone = new Rig(rig.bank(), rig.amp(), 0, gain);
+        return new Engine(Player.RATE, new Settings(alone, alone, tempo, 0, 0, 0, 0, volume), 3);
     }
 
-    private static double gainOf(Engine engine, double seconds) {
+    /** An engine that is about to play what is measured. */
+    private interface Playing {
+        Engine at(double gain, double volume);
+    }
+
+    /**
+     * Measured quietly first; where the limiter would work at the gain found, measured again with
+     * it at work, because what it takes away must be given back.
+     */
+    private static double gainOf(Playing playing, double seconds) {
         int frames = (int) (seconds * Player.RATE);
         float[] stereo = new float[2 * frames];
-        engine.render(stereo, frames);
+        playing.at(1, QUIET).render(stereo, frames);
         double lkfs = Loudness.integrated(stereo, frames);
         if (lkfs == Loudness.NONE) {
             return 1;
         }
-        double gain = QUIET * Math.pow(10, (TARGET - lkfs) / 20);
+        double gain = bounded(QUIET * Math.pow(10, (TARGET - lkfs) / 20));
+        double peak = 0;
+        for (float x : stereo) {
+            peak = Math.max(peak, Math.abs(x));
+        }
+        if (peak * gain / QUIET < NEAR * Engine.CEILING) {
+            return gain;
+        }
+        playing.at(gain, 1).render(stereo, frames);
+        double taken = TARGET - Loudness.integrated(stereo, frames);
+        double back = Math.max(-MOST_BACK_DB, Math.min(MOST_BACK_DB, taken));
+        return bounded(gain * Math.pow(10, back / 20));
+    }
+
+    private static double bounded(double gain) {
         return Math.max(LEAST_GAIN, Math.min(MOST_GAIN, gain));
     }
 }

@@ -50,7 +50,7 @@ public final class RevoiceWords {
                 row.mix()
                         ? "the riff as it stands"
                         : row.version().isPresent()
-                                ? "a version that you kept"
+                                ? "kept beside your mix"
                                 : row.family().isPresent()
                                         ? row.family().get().effect()
                                         : did(row, row.intent().get());

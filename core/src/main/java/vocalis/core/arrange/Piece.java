@@ -4,7 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
+import vocalis.core.riff.Chords;
 import vocalis.core.riff.Riff;
+import vocalis.core.voicing.Family;
 
 /**
  * The document: riffs with their versions, the parts that play them, the arrangement of sections,
@@ -105,7 +108,12 @@ public record Piece(
 
     /** With the riff as it stands kept as a version. */
     public Piece keeping(String name) {
-        return withFirst(riffs.get(0).keeping(name));
+        return keeping(name, "");
+    }
+
+    /** The same with a note to oneself. */
+    public Piece keeping(String name, String note) {
+        return withFirst(riffs.get(0).keeping(name, note));
     }
 
     /** With a version in place of the riff worked on. */
@@ -123,7 +131,7 @@ public record Piece(
     }
 
     /** With every riff and every version of it changed. */
-    public Piece everyRiff(java.util.function.UnaryOperator<Riff> change) {
+    public Piece everyRiff(UnaryOperator<Riff> change) {
         List<PieceRiff> changed = riffs.stream().map(r -> r.every(change)).toList();
         return new Piece(id, title, about, tags, changed, parts, sections, mix);
     }
@@ -147,13 +155,30 @@ public record Piece(
     }
 
     /** With the second guitar voicing the roots in a family of its own, or as the riff stands. */
-    public Piece secondVoicedIn(Optional<vocalis.core.voicing.Family> family) {
+    public Piece secondVoicedIn(Optional<Family> family) {
         List<Part> changed = new ArrayList<>(parts);
         if (changed.size() < 2) {
             changed.add(TWO);
         }
         changed.set(1, changed.get(1).voicedIn(family));
-        return new Piece(id, title, about, tags, riffs, changed, sections, mix);
+        List<PieceRiff> shared = riffs.stream().map(r -> r.withSecond(Optional.empty())).toList();
+        return new Piece(id, title, about, tags, shared, changed, sections, mix);
+    }
+
+    /** What the second guitar plays of the riff that is worked on, were it to play. */
+    public Riff secondRiff() {
+        Optional<Family> family = second().flatMap(Part::family);
+        return riffs.get(0)
+                .second()
+                .orElseGet(() -> family.map(f -> Chords.familyOfAll(riff(), f)).orElse(riff()));
+    }
+
+    /** With a riff of the second guitar's own on the roots of the one that is worked on. */
+    public Piece withSecondRiff(Riff own) {
+        Piece free = secondVoicedIn(Optional.empty());
+        List<PieceRiff> changed = new ArrayList<>(riffs);
+        changed.set(0, riffs.get(0).withSecond(Optional.of(own)));
+        return new Piece(id, title, about, tags, changed, free.parts(), sections, mix);
     }
 
     /** The same piece under another id: a copy. */

@@ -6,6 +6,7 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.HeardRoot;
@@ -20,7 +21,7 @@ import vocalis.core.voicing.VoicingSearch;
  */
 public final class Catalogue {
 
-    /** Candidates remembered over all queries; one takes about 400 bytes. */
+    /** Candidates remembered on each shelf; one takes about 400 bytes. */
     private static final int REMEMBERED = 300_000;
 
     /** How many of each position lead: enough for every card that is looked at. */
@@ -28,28 +29,25 @@ public final class Catalogue {
 
     private record Query(Fretboard board, Hand hand, Family family, int root) {}
 
-    /**
-     * What was found.
-     *
-     * @param all best first by effort and by what the family is for
-     * @param leading the first of each position, in the same order
-     */
-    private record Found(List<Candidate> all, List<Candidate> leading) {}
+    /** Best first by effort and by what the family is for. */
+    private final Shelf all = new Shelf();
 
-    private final Map<Query, Found> found = new LinkedHashMap<>(64, 0.75f, true);
-    private int remembered;
+    /** The first of each position: few enough that those of all twelve roots stay. */
+    private final Shelf leading = new Shelf();
 
     /**
      * Every playable voicing of a family on a root (pitch class 0 to 11), best first by effort and
      * by what the family is for.
      */
     public List<Candidate> candidates(Fretboard board, Hand hand, Family family, int root) {
-        return found(new Query(board, hand, family, root)).all;
+        Query q = new Query(board, hand, family, root);
+        return all.get(q).orElseGet(() -> searched(q));
     }
 
     /** Those among which a choice beside neighbours is made: the first of each position. */
     public List<Candidate> leading(Fretboard board, Hand hand, Family family, int root) {
-        return found(new Query(board, hand, family, root)).leading;
+        Query q = new Query(board, hand, family, root);
+        return leading.get(q).orElseGet(() -> leading(searched(q)));
     }
 
     /** The first of each position of candidates that come best first. */
@@ -65,26 +63,32 @@ public final class Catalogue {
         return List.copyOf(out);
     }
 
-    private Found found(Query q) {
-        synchronized (found) {
-            Found known = found.get(q);
-            if (known != null) {
-                return known;
-            }
+    private List<Candidate> searched(Query q) {
+        List<Candidate> found = search(q);
+        all.put(q, found);
+        leading.put(q, leading(found));
+        return found;
+    }
+
+    /** Answers remembered, those not asked for longest given up first. */
+    private static final class Shelf {
+        private final Map<Query, List<Candidate>> found = new LinkedHashMap<>(64, 0.75f, true);
+        private int remembered;
+
+        synchronized Optional<List<Candidate>> get(Query q) {
+            return Optional.ofNullable(found.get(q));
         }
-        List<Candidate> all = search(q);
-        Found made = new Found(all, leading(all));
-        synchronized (found) {
-            if (found.put(q, made) == null) {
-                remembered += all.size();
+
+        synchronized void put(Query q, List<Candidate> candidates) {
+            if (found.put(q, candidates) == null) {
+                remembered += candidates.size();
             }
-            Iterator<Found> oldest = found.values().iterator();
+            Iterator<List<Candidate>> oldest = found.values().iterator();
             while (remembered > REMEMBERED && found.size() > 1) {
-                remembered -= oldest.next().all.size();
+                remembered -= oldest.next().size();
                 oldest.remove();
             }
         }
-        return made;
     }
 
     private static List<Candidate> search(Query q) {

@@ -459,11 +459,11 @@ public final class WriteCommands {
             commands.add("switch-" + digit, first ? "1 to 9: the whole riff in that family" : "")
                     .in(z)
                     .keys(digit)
-                    .does(() -> model.chords().voiceAll(f));
+                    .does(() -> r.voice(f, false));
             commands.add("switch-one-" + digit, first ? "Shift 1 to 9: this chord alone" : "")
                     .in(z)
                     .keys("shift " + digit)
-                    .does(() -> model.chords().voiceChord(f));
+                    .does(() -> r.voice(f, true));
         }
         commands.add("take-cell", "take the cell into your mix")
                 .in(z)
@@ -488,7 +488,12 @@ public final class WriteCommands {
                 .brief("B blind · Esc")
                 .does(screen::blind);
         once(z, "surprise", "another surprise", "S", r::surprise);
-        once(z, "second-guitar", "rows for the second guitar over your mix", "G", r::toggleSecond);
+        once(
+                z,
+                "second-guitar",
+                "rows for the second guitar over your mix",
+                "G",
+                r.second()::toggle);
         walk(
                 z,
                 "member-next",

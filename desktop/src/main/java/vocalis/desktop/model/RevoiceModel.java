@@ -14,9 +14,6 @@ import javafx.beans.property.LongProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleLongProperty;
 import vocalis.core.arrange.Controls;
-import vocalis.core.arrange.Fader;
-import vocalis.core.arrange.Mix;
-import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.Version;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
@@ -24,8 +21,8 @@ import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.Readout;
 import vocalis.core.revoice.Difference;
+import vocalis.core.revoice.Intent;
 import vocalis.core.revoice.Row;
-import vocalis.core.revoice.Rub;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
@@ -34,6 +31,7 @@ import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
+import vocalis.sound.gain.Ghost;
 import vocalis.workbench.Edit;
 import vocalis.workbench.Edits;
 import vocalis.workbench.GainReadings;
@@ -52,8 +50,12 @@ public final class RevoiceModel implements AutoCloseable {
      * @param growl against plain power chords
      * @param mud roughness below 250 Hz, unitless
      * @param biteHz spectral centroid
+     * @param ghosts of each chord, the loud ones
      */
-    public record Grind(double growl, double mud, double biteHz) {}
+    public record Grind(double growl, double mud, double biteHz, List<List<Ghost>> ghosts) {}
+
+    /** Ghosts further under the strongest line are not told. */
+    private static final double GHOST_DB = -20;
 
     private final WriteModel model;
     private final Background background = new Background("vocalis-revoice");
@@ -76,10 +78,13 @@ public final class RevoiceModel implements AutoCloseable {
     private Revoicing revoicing;
     private Hand hand;
     private boolean other;
-    private boolean second;
+    private boolean finding;
+    private int found;
+    private final SecondGuitar second;
 
     RevoiceModel(WriteModel model) {
         this.model = model;
+        second = new SecondGuitar(model, this);
         row.addListener(o -> endOther());
         model.zoneProperty()
                 .addListener(
@@ -96,6 +101,7 @@ public final class RevoiceModel implements AutoCloseable {
     private void leave() {
         endOther();
         newest++;
+        finding = false;
         of = null;
     }
 
@@ -128,14 +134,14 @@ public final class RevoiceModel implements AutoCloseable {
         return Optional.ofNullable(grinds.get(r));
     }
 
-    private void show() {
+    void show() {
         changed.set(changed.get() + 1);
     }
 
     /** Finds the rows of the riff as it is now, unless they are there. */
     public void refresh() {
         Riff riff = model.now();
-        List<Version> kept = model.workspace().content().versions();
+        List<Version> kept = second.beside(model.workspace().content());
         if (riff.equals(of) && kept.equals(versions)) {
             return;
         }
@@ -171,7 +177,9 @@ public final class RevoiceModel implements AutoCloseable {
         Riff riff = of;
         Set<Integer> kept = Set.copyOf(locked);
         long chance = seed;
-        List<Row> found = new ArrayList<>();
+        List<Row> made = new ArrayList<>();
+        finding = true;
+        found = 0;
         List<Version> beside = versions;
         if (revoicing == null || !model.hand().equals(hand)) {
             hand = model.hand();
@@ -187,21 +195,23 @@ public final class RevoiceModel implements AutoCloseable {
                                 kept,
                                 chance,
                                 () -> newest != mine,
-                                r -> Platform.runLater(() -> arrived(mine, found, r))),
+                                r -> Platform.runLater(() -> arrived(mine, made, r))),
                 () -> {
                     if (newest == mine) {
-                        grind(mine, List.copyOf(found));
+                        finding = false;
+                        grind(mine, List.copyOf(made));
                     }
                 });
     }
 
     /** The old rows stay to be seen until the new ones take their places one by one. */
-    private void arrived(long mine, List<Row> found, Row r) {
+    private void arrived(long mine, List<Row> made, Row r) {
         if (newest != mine) {
             return;
         }
-        found.add(r);
-        int at = found.size() - 1;
+        made.add(r);
+        found = made.size();
+        int at = found - 1;
         if (at < rows.size()) {
             rows.set(at, r);
         } else {
@@ -240,6 +250,7 @@ public final class RevoiceModel implements AutoCloseable {
         double mud = 0;
         double bite = 0;
         int n = r.derived().chords().size();
+        List<List<Ghost>> ghosts = new ArrayList<>();
         for (Derived.Chord c : r.derived().chords()) {
             Voicing v = c.candidate().voicing();
             int heard = Readout.of(v, r.riff().ground().key()).root();
@@ -247,8 +258,9 @@ public final class RevoiceModel implements AutoCloseable {
             growl += a.growl() / n;
             mud += a.reading().mud() / n;
             bite += a.reading().biteHz() / n;
+            ghosts.add(a.reading().ghosts().stream().filter(x -> x.db() > GHOST_DB).toList());
         }
-        return new Grind(growl, mud, bite);
+        return new Grind(growl, mud, bite, List.copyOf(ghosts));
     }
 
     /** The row under the caret, when there is one. */
@@ -284,8 +296,8 @@ public final class RevoiceModel implements AutoCloseable {
     /** Takes the cell under the caret into the mix. */
     public void takeCell() {
         int chord = column.get();
-        if (second) {
-            ready().ifPresent(this::takeSecond);
+        if (second.on()) {
+            ready().ifPresent(r -> second.takeCell(r, chord));
             return;
         }
         ready().ifPresent(
@@ -321,6 +333,10 @@ public final class RevoiceModel implements AutoCloseable {
 
     /** Takes the whole row for the mix. */
     public void takeRow() {
+        if (second.on()) {
+            ready().ifPresent(second::takeRow);
+            return;
+        }
         ready().filter(r -> !r.mix())
                 .ifPresent(
                         r ->
@@ -400,6 +416,10 @@ public final class RevoiceModel implements AutoCloseable {
     }
 
     private void chosen(int chord, Family family, Member m, boolean member) {
+        if (second.on()) {
+            second.choose(chord, family, m);
+            return;
+        }
         model.apply(
                 Edits.merging(
                         member ? "another shape of the family" : "another place",
@@ -410,13 +430,24 @@ public final class RevoiceModel implements AutoCloseable {
                         }));
     }
 
+    /** Switches what rows are for to a family: the whole riff, or the chord under the caret. */
+    public void voice(Family f, boolean one) {
+        if (second.on()) {
+            second.voice(f, one ? Optional.of(column.get()) : Optional.empty());
+        } else if (one) {
+            model.chords().voiceChord(f);
+        } else {
+            model.chords().voiceAll(f);
+        }
+    }
+
     /** Plays the row under the caret until {@link Hearing#endPreview}. */
     public boolean hearRow() {
         current()
                 .ifPresent(
                         r -> {
-                            if (second) {
-                                model.hearing().preview(withSecond(r));
+                            if (second.on()) {
+                                model.hearing().preview(second.over(r));
                             } else {
                                 model.hearing().preview(r.riff());
                             }
@@ -424,53 +455,9 @@ public final class RevoiceModel implements AutoCloseable {
         return true;
     }
 
-    /** Whether rows are tried for the second guitar over the mix. */
-    public boolean second() {
+    /** Rows tried for the second guitar over the mix. */
+    public SecondGuitar second() {
         return second;
-    }
-
-    /** Goes over to the second guitar, or back to the first. */
-    public void toggleSecond() {
-        endOther();
-        second = !second;
-        model.say(
-                second
-                        ? "Rows for the second guitar over your mix: Enter gives it the row's family."
-                        : "Rows for the riff itself.");
-        show();
-    }
-
-    /** The piece with the row's family played by the second guitar. */
-    private Piece withSecond(Row r) {
-        Piece piece = model.workspace().content().secondVoicedIn(r.family());
-        Mix mix = piece.mix();
-        Fader on = mix.second().on(true);
-        return piece.mixed(
-                mix.withSecond(on, mix.secondTone(), mix.secondControls(), mix.spread()));
-    }
-
-    private void takeSecond(Row r) {
-        if (r.intent().isPresent()) {
-            model.say("The second guitar takes a family; rows by intent are for the first.");
-            return;
-        }
-        if (model.apply(new Edit.OfPiece("second guitar", "", p -> withSecond(r)))) {
-            model.say("The second guitar plays " + RevoiceWords.name(r) + ".");
-        }
-    }
-
-    /** What rubs between the mix and a row at a chord, where rows are for the second guitar. */
-    public List<Rub> rubs(Row r, int chord) {
-        boolean there =
-                second
-                        && !rows.isEmpty()
-                        && chord < r.derived().chords().size()
-                        && chord < rows.get(0).derived().chords().size();
-        return there
-                ? Rub.between(
-                        rows.get(0).derived().chords().get(chord).candidate().voicing(),
-                        r.derived().chords().get(chord).candidate().voicing())
-                : List.of();
     }
 
     /** The chord under the caret as the row has it. */
@@ -506,7 +493,7 @@ public final class RevoiceModel implements AutoCloseable {
         return other;
     }
 
-    private void endOther() {
+    void endOther() {
         if (other) {
             other = false;
             model.hearing().endPreview();
@@ -522,6 +509,15 @@ public final class RevoiceModel implements AutoCloseable {
         }
         return Optional.of(
                 chance.nextBoolean() ? List.of(rows.get(0), r) : List.of(r, rows.get(0)));
+    }
+
+    /** Whether rows are still being found. */
+    public boolean finding() {
+        return finding;
+    }
+
+    private int expected() {
+        return 1 + versions.size() + Family.values().length + Intent.values().length;
     }
 
     /** What the row does and what it changes at the chord under the caret, in two lines. */
@@ -540,10 +536,13 @@ public final class RevoiceModel implements AutoCloseable {
                                         r.riff().ground().key())
                                 + ".";
         String does = RevoiceWords.what(r);
-        if (second) {
+        if (finding()) {
+            does += "; still looking, " + found + " of about " + expected() + " ways so far";
+        }
+        if (second.on()) {
             change =
                     "Second guitar over your mix at this chord: "
-                            + RevoiceWords.of(rubs(r, column.get()), r.riff().ground().key())
+                            + RevoiceWords.of(second.rubs(r, column.get()), r.riff().ground().key())
                             + ".";
         }
         return List.of(Character.toUpperCase(does.charAt(0)) + does.substring(1) + ".", change);

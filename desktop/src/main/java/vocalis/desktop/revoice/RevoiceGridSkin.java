@@ -2,6 +2,8 @@ package vocalis.desktop.revoice;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Paint;
@@ -11,6 +13,7 @@ import vocalis.core.instrument.Fretboard;
 import vocalis.core.revoice.Row;
 import vocalis.core.revoice.Rub;
 import vocalis.core.riff.Derived;
+import vocalis.core.riff.RootSpan;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
@@ -19,6 +22,7 @@ import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.model.Zone;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
+import vocalis.sound.gain.Ghost;
 import vocalis.workbench.RevoiceWords;
 
 /** Paints the grid: names and shapes, voices on one scale, and what each row costs. */
@@ -31,6 +35,13 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
     private static final double LEAST_ROW = 27;
     private static final double MOST_ROW = 44;
     private static final double MOST_TRAVEL_A_CHANGE = 60;
+
+    /** Semitones under the lowest open string that ghosts are shown in. */
+    private static final int BELOW = 13;
+
+    /** Ghosts over this level against the strongest line are drawn taller. */
+    private static final double LOUD_DB = -12;
+
     private static final double MOST_GROWL = 20;
     private static final double MOST_BITE = 3500;
 
@@ -95,7 +106,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
 
     /** Longer roots are wider, but none is more than three times another. */
     private double share(int column) {
-        List<vocalis.core.riff.RootSpan> roots = model.now().roots();
+        List<RootSpan> roots = model.now().roots();
         if (column >= roots.size()) {
             return 0;
         }
@@ -146,7 +157,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
             }
         }
         int chords = model.now().roots().size();
-        if (revoice.second()) {
+        if (revoice.second().on()) {
             text(g, "second guitar", 38, 16, c.boldFont(), c.ink(), TextAlignment.LEFT);
         } else if (columns < chords) {
             String which = (firstColumn + 1) + " to " + (firstColumn + columns) + " of " + chords;
@@ -245,7 +256,9 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         }
         double strip = y + rowHeight - (rowHeight > 34 ? 11 : 6.5);
         paintStrip(g, v, at.root(), left, right, strip);
-        List<Rub> rubs = revoice.rubs(r, chord);
+        paintTies(g, r, chord, left, right, strip);
+        String ghosts = paintGhosts(g, r, chord, left, right, strip);
+        List<Rub> rubs = revoice.second().rubs(r, chord);
         paintRubs(g, v, rubs, left, right, strip);
         means(
                 left,
@@ -256,25 +269,83 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                         + " as "
                         + shape
                         + (mine ? ", as your mix has it" : "")
-                        + (revoice.second()
+                        + (revoice.second().on()
                                 ? "; over your mix " + RevoiceWords.of(rubs, model.key())
                                 : "")
-                        + ". The bar shows its voices on one scale that all rows share, low at the left.");
+                        + ghosts
+                        + ". The bar shows its voices on one scale that all rows share, low at the left; what sounds on in the next chord is tied to it.");
     }
 
-    /** The voices from the lowest open string to two octaves over the highest. */
+    /** Where a note lies between the edges of a cell: the same scale in all of them. */
+    private static double place(Fretboard b, double midi, double left, double right) {
+        int low = b.midi(0, 0) - BELOW;
+        int high = b.midi(b.strings() - 1, Math.min(20, b.frets())) + 1;
+        return left + Math.max(0, Math.min(1, (midi - low) / (high - low))) * (right - left);
+    }
+
+    private double half() {
+        return rowHeight > 34 ? 5 : 3;
+    }
+
+    /** Common tones, bowed from their mark to that in the next chord. */
+    private void paintTies(
+            GraphicsContext g, Row r, int chord, double left, double right, double y) {
+        int next = chord + 1;
+        if (next >= r.derived().chords().size() || next >= firstColumn + columns) {
+            return;
+        }
+        Voicing a = r.derived().chords().get(chord).candidate().voicing();
+        Voicing b = r.derived().chords().get(next).candidate().voicing();
+        double depth = rowHeight > 34 ? 9 : 6;
+        g.setStroke(getSkinnable().dim());
+        g.setLineWidth(1);
+        for (int midi : new TreeSet<>(a.midi())) {
+            if (!b.midi().contains(midi)) {
+                continue;
+            }
+            double x1 = place(a.board(), midi, left, right);
+            double x2 = place(b.board(), midi, x(next) + 8, x(next + 1) - 12);
+            double from = y + half() + 0.5;
+            g.beginPath();
+            g.moveTo(x1, from);
+            g.quadraticCurveTo((x1 + x2) / 2, from + depth, x2, from);
+            g.stroke();
+        }
+    }
+
+    /** What gain adds: short marks between the voices; said in words too. */
+    private String paintGhosts(
+            GraphicsContext g, Row r, int chord, double left, double right, double y) {
+        List<Ghost> ghosts =
+                revoice.grind(r)
+                        .filter(m -> chord < m.ghosts().size())
+                        .map(m -> m.ghosts().get(chord))
+                        .orElse(List.of());
+        Fretboard b = model.now().ground().board();
+        String said = "";
+        for (Ghost ghost : ghosts) {
+            double x = place(b, ghost.midi() + ghost.cents() / 100, left, right);
+            boolean loud = ghost.db() > LOUD_DB;
+            double tall = loud ? 2.5 : 1.5;
+            Paint ink = loud ? getSkinnable().dim() : getSkinnable().line();
+            stroke(g, ink, 1, x, y - tall, x, y + tall);
+            said +=
+                    (said.isEmpty() ? "; gain adds " : ", ")
+                            + model.key().note(ghost.midi()).symbol();
+        }
+        return said;
+    }
+
+    /** The voices from an octave under the lowest open string to the highest. */
     private void paintStrip(
             GraphicsContext g, Voicing v, int root, double left, double right, double y) {
         RevoiceGrid c = getSkinnable();
         Fretboard b = v.board();
-        int low = b.midi(0, 0) - 1;
-        int high = b.midi(b.strings() - 1, Math.min(20, b.frets())) + 1;
         stroke(g, c.faint(), 1, left, Math.round(y) + 0.5, right, Math.round(y) + 0.5);
         g.setLineCap(StrokeLineCap.ROUND);
-        double half = rowHeight > 34 ? 5 : 3;
+        double half = half();
         for (Sounding s : v.soundings()) {
-            double x =
-                    left + Math.min(1, (double) (s.midi() - low) / (high - low)) * (right - left);
+            double x = place(b, s.midi(), left, right);
             boolean isRoot = s.pitchClass() == root;
             Paint paint = isRoot ? c.rootPaint() : s.open() ? c.openPaint() : c.ink();
             stroke(g, paint, 3, x, y - half, x, y + half);
@@ -287,11 +358,8 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
             GraphicsContext g, Voicing v, List<Rub> rubs, double left, double right, double y) {
         RevoiceGrid c = getSkinnable();
         Fretboard b = v.board();
-        int low = b.midi(0, 0) - 1;
-        int high = b.midi(b.strings() - 1, Math.min(20, b.frets())) + 1;
         for (Rub rub : rubs) {
-            double x =
-                    left + Math.min(1, (double) (rub.two() - low) / (high - low)) * (right - left);
+            double x = place(b, rub.two(), left, right);
             stroke(g, c.ink(), 1.5, x - 3, y + 5.5, x + 3, y + 5.5);
         }
     }
@@ -365,10 +433,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
     }
 
     private static String join(List<Integer> all) {
-        return all.stream()
-                .limit(16)
-                .map(String::valueOf)
-                .collect(java.util.stream.Collectors.joining(", "));
+        return all.stream().limit(16).map(String::valueOf).collect(Collectors.joining(", "));
     }
 
     private void bar(GraphicsContext g, double x, double y, double share, String meaning) {

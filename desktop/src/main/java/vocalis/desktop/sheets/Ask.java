@@ -45,9 +45,25 @@ public final class Ask {
         question(host, title, text, new Answer("ask-ok", "All right  ⏎", () -> {}));
     }
 
-    /** Asks for a line of text; Enter takes it, Esc leaves it. */
+    /** Asks for a line of text that is not empty; Enter takes it, Esc leaves it. */
     public static void line(
             SheetHost host, String title, String now, int longest, Consumer<String> then) {
+        line(host, title, now, longest, false, then);
+    }
+
+    /** Asks for a line of text that may be empty; Enter takes it, Esc leaves it. */
+    public static void remark(
+            SheetHost host, String title, String now, int longest, Consumer<String> then) {
+        line(host, title, now, longest, true, then);
+    }
+
+    private static void line(
+            SheetHost host,
+            String title,
+            String now,
+            int longest,
+            boolean mayBeEmpty,
+            Consumer<String> then) {
         TextField field = new TextField(now);
         field.setId("ask-line");
         field.getStyleClass().add("find");
@@ -62,7 +78,7 @@ public final class Ask {
         field.setOnAction(
                 e -> {
                     String text = field.getText().strip();
-                    if (!text.isEmpty() && text.length() <= longest) {
+                    if ((mayBeEmpty || !text.isEmpty()) && text.length() <= longest) {
                         sheet.close();
                         then.accept(text);
                     }

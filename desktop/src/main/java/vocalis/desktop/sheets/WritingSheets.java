@@ -27,6 +27,9 @@ import vocalis.workbench.VariationWords;
 /** Sheets for writing: roots as text, what could come next, variations, versions, the check. */
 public final class WritingSheets {
 
+    /** Longest note asked for in one line. */
+    private static final int NOTE = 400;
+
     private static final int MOST_NEXT = 8;
     private static final String HOW = "↑↓ choose, hold H to hear the riff with it, Enter takes it.";
 
@@ -142,7 +145,9 @@ public final class WritingSheets {
             rows.add(
                     new PickSheet.Row(
                             v.name(),
-                            Progression.of(v.riff()) + (same ? ", as it stands" : ""),
+                            Progression.of(v.riff())
+                                    + (same ? ", as it stands" : "")
+                                    + (v.note().isEmpty() ? "" : " · " + v.note()),
                             () -> model.hearing().preview(v.riff()),
                             () -> {
                                 model.apply(Edits.takeVersion(v.id()));
@@ -214,12 +219,16 @@ public final class WritingSheets {
     public static void keep(WriteModel model) {
         int n = model.workspace().content().versions().size() + 1;
         String name = "Version " + n;
-        if (model.apply(Edits.keepVersion(name))) {
+        keep(model, name, "");
+    }
+
+    private static void keep(WriteModel model, String name, String note) {
+        if (model.apply(Edits.keepVersion(name, note))) {
             model.say("Kept as " + name + ". F9 shows what is kept.");
         }
     }
 
-    /** Keeps it under a name. */
+    /** Keeps it under a name, with a note. */
     public static void keepNamed(WriteModel model, SheetHost host) {
         int n = model.workspace().content().versions().size() + 1;
         Ask.line(
@@ -227,11 +236,13 @@ public final class WritingSheets {
                 "A name for the version",
                 "Version " + n,
                 200,
-                name -> {
-                    if (model.apply(Edits.keepVersion(name))) {
-                        model.say("Kept as " + name + ". F9 shows what is kept.");
-                    }
-                });
+                name ->
+                        Ask.remark(
+                                host,
+                                "A note for " + name + "; it may stay empty",
+                                "",
+                                NOTE,
+                                note -> keep(model, name, note)));
     }
 
     /** What a player would stumble over, each with a way to it. */

@@ -66,6 +66,7 @@ public final class PieceCodec {
                 kept.put("note", v.note());
                 RiffTree.write(v.riff(), kept.putObject("riff"));
             }
+            r.second().ifPresent(own -> RiffTree.write(own, o.putObject("second")));
         }
         ArrayNode parts = top.putArray("parts");
         for (Part p : piece.parts()) {
@@ -161,6 +162,8 @@ public final class PieceCodec {
                                             v.get("note").text(),
                                             kept)));
         }
-        return r.build(() -> new PieceRiff(r.get("id").text(), riff, versions));
+        Optional<Riff> second =
+                r.has("second") ? Optional.of(RiffTree.read(r.get("second"))) : Optional.empty();
+        return r.build(() -> new PieceRiff(r.get("id").text(), riff, versions, second));
     }
 }

@@ -23,6 +23,7 @@ import vocalis.core.rhythm.TempoMap;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.rhythm.TimeLine;
 import vocalis.core.riff.Anchor;
+import vocalis.core.riff.Chords;
 import vocalis.core.riff.Direction;
 import vocalis.core.riff.EventOverride;
 import vocalis.core.riff.Figure;
@@ -73,7 +74,7 @@ final class Pieces {
                 "two\nlines",
                 List.of("slate", "slow one"),
                 List.of(
-                        new PieceRiff("riff-1", riff, List.of(kept)),
+                        new PieceRiff("riff-1", riff, List.of(kept), Optional.of(second(riff))),
                         new PieceRiff("riff-2", riff, List.of())),
                 List.of(
                         new Part("guitar-1", "Guitar one", Optional.empty()),
@@ -82,6 +83,10 @@ final class Pieces {
                         new Section("s-1", "verse", "riff-1", 2),
                         new Section("s-2", "end", "riff-2", 1)),
                 mix);
+    }
+
+    private static Riff second(Riff riff) {
+        return Chords.familyOfAll(riff, Family.OCTAVE).withTouches(List.of());
     }
 
     private static Riff riff() {
