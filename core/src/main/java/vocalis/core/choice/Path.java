@@ -2,7 +2,9 @@ package vocalis.core.choice;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.voicing.Family;
@@ -12,7 +14,7 @@ import vocalis.core.voicing.Family;
  * themselves and what the changes between them cost is least, the change from the last to the first
  * included. Found by dynamic programming over the candidates (R. Bellman, "Dynamic Programming",
  * 1957), once for each candidate of the chord that has the fewest, since the way must come back to
- * it; exact.
+ * it, the likeliest first and until no other can be better; exact.
  *
  * @param taken for each chord the index of the candidate taken
  * @param cost the whole cost, unitless
@@ -99,7 +101,11 @@ public record Path(List<Integer> taken, double cost, List<Double> changes) {
         }
         int[] best = null;
         double least = Double.POSITIVE_INFINITY;
-        for (int start = 0; start < turned.get(0).length; start++) {
+        double[] atLeast = atLeast(turned, ways);
+        for (int start : ascending(atLeast)) {
+            if (atLeast[start] >= least) {
+                break;
+            }
             int[] taken = new int[n];
             double cost = from(turned, ways, start, taken);
             if (cost < least) {
@@ -116,6 +122,35 @@ public record Path(List<Integer> taken, double cost, List<Double> changes) {
         Collections.rotate(taken, first);
         Collections.rotate(changes, first);
         return new Path(taken, least, changes);
+    }
+
+    /**
+     * What a way that begins with each candidate of the first chord costs at least: the cheapest
+     * that comes back to any of them.
+     */
+    private static double[] atLeast(List<double[]> stops, double[][][] ways) {
+        double[] onward = new double[stops.get(0).length];
+        for (int i = stops.size() - 1; i >= 0; i--) {
+            double[] alone = stops.get(i);
+            double[] from = new double[alone.length];
+            for (int a = 0; a < from.length; a++) {
+                double least = Double.POSITIVE_INFINITY;
+                for (int b = 0; b < onward.length; b++) {
+                    least = Math.min(least, ways[i][a][b] + onward[b]);
+                }
+                from[a] = alone[a] + least;
+            }
+            onward = from;
+        }
+        return onward;
+    }
+
+    private static int[] ascending(double[] costs) {
+        return IntStream.range(0, costs.length)
+                .boxed()
+                .sorted(Comparator.comparingDouble(i -> costs[i]))
+                .mapToInt(Integer::intValue)
+                .toArray();
     }
 
     /** The cheapest way that begins with a candidate of the first chord and comes back to it. */

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Change;
@@ -54,15 +55,19 @@ public final class Revoicer {
      * @param candidate voicing and fingering
      * @param plain what it costs as a shape among its family's
      * @param tension in the key, 0 to 100
+     * @param top MIDI number of its highest note
      */
-    record Cell(Family family, Candidate candidate, double plain, int tension) {
-        Voicing voicing() {
-            return candidate.voicing();
+    record Cell(Family family, Candidate candidate, double plain, int tension, int top) {
+        Cell(Family family, Candidate candidate, double plain, int tension) {
+            this(family, candidate, plain, tension, top(candidate.voicing().midi()));
         }
 
-        int top() {
-            List<Integer> midi = voicing().midi();
-            return midi.get(midi.size() - 1);
+        private static int top(List<Integer> lowestFirst) {
+            return lowestFirst.get(lowestFirst.size() - 1);
+        }
+
+        Voicing voicing() {
+            return candidate.voicing();
         }
     }
 
@@ -80,10 +85,10 @@ public final class Revoicer {
             cells.add(locked.contains(i) ? List.of(own(derived, i)) : cells(derived, i));
         }
         if (intent == Intent.HELD_NOTE) {
-            return held(cells).map(taken -> riff(derived, taken, locked));
+            return held(cells, new Moves()).map(taken -> riff(derived, taken, locked));
         }
         Costs costs = new Costs(intent, cells.size(), seed);
-        return Optional.of(riff(derived, best(cells, costs), locked));
+        return Optional.of(riff(derived, best(cells, costs, moves), locked));
     }
 
     /** Roots whose cells are remembered. */
@@ -148,7 +153,7 @@ public final class Revoicer {
         return new Cell(family, c, 0, Context.tension(c.voicing(), derived.riff().ground().key()));
     }
 
-    static List<Cell> best(List<List<Cell>> cells, Costs costs) {
+    static List<Cell> best(List<List<Cell>> cells, Costs costs, Moves moves) {
         List<double[]> alone = new ArrayList<>();
         for (int i = 0; i < cells.size(); i++) {
             double[] each = new double[cells.get(i).size()];
@@ -158,6 +163,10 @@ public final class Revoicer {
             alone.add(each);
         }
         int n = cells.size();
+        List<double[][]> hands = new ArrayList<>();
+        for (int i = 0; i < n && n > 1; i++) {
+            hands.add(moves.of(cells.get(i), cells.get((i + 1) % n)));
+        }
         Path path =
                 Path.around(
                         alone,
@@ -165,7 +174,8 @@ public final class Revoicer {
                                 costs.change(
                                         from,
                                         cells.get(from).get(a),
-                                        cells.get((from + 1) % n).get(b)));
+                                        cells.get((from + 1) % n).get(b),
+                                        hands.get(from)[a][b]));
         List<Cell> taken = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             taken.add(cells.get(i).get(path.taken().get(i)));
@@ -174,7 +184,7 @@ public final class Revoicer {
     }
 
     /** Every chord with one note: the note and the cells that cost least. */
-    static Optional<List<Cell>> held(List<List<Cell>> cells) {
+    static Optional<List<Cell>> held(List<List<Cell>> cells, Moves moves) {
         Set<Integer> notes = new TreeSet<>();
         cells.get(0).forEach(c -> notes.addAll(c.voicing().midi()));
         List<Cell> best = null;
@@ -192,7 +202,7 @@ public final class Revoicer {
             if (with.stream().anyMatch(List::isEmpty)) {
                 continue;
             }
-            List<Cell> taken = best(with, costs);
+            List<Cell> taken = best(with, costs, moves);
             double cost = costs.of(taken);
             if (cost < least) {
                 least = cost;
@@ -217,6 +227,51 @@ public final class Revoicer {
         }
         return riff.withTreatments(treatments);
     }
+
+    /**
+     * What the hand's changes between the cells of two roots cost; those of whole roots are kept.
+     */
+    static final class Moves {
+        private static final int KEPT = 256;
+
+        private record Pair(List<Cell> from, List<Cell> to) {
+            @Override
+            public boolean equals(Object other) {
+                return other instanceof Pair p && p.from == from && p.to == to;
+            }
+
+            @Override
+            public int hashCode() {
+                return 31 * System.identityHashCode(from) + System.identityHashCode(to);
+            }
+        }
+
+        private final Map<Pair, double[][]> known = new ConcurrentHashMap<>();
+
+        double[][] of(List<Cell> from, List<Cell> to) {
+            if (known.size() > KEPT) {
+                known.clear();
+            }
+            return known.computeIfAbsent(new Pair(from, to), Moves::costs);
+        }
+
+        private static double[][] costs(Pair pair) {
+            double[][] costs = new double[pair.from.size()][pair.to.size()];
+            for (int a = 0; a < costs.length; a++) {
+                for (int b = 0; b < costs[a].length; b++) {
+                    costs[a][b] = cost(pair.from.get(a), pair.to.get(b));
+                }
+            }
+            return costs;
+        }
+
+        static double cost(Cell a, Cell b) {
+            return HAND.cost(
+                    a.voicing().board(), a.voicing().shape(), b.voicing().shape(), b.family());
+        }
+    }
+
+    private final Moves moves = new Moves();
 
     /** What cells and changes cost for an intent, unitless. */
     static final class Costs {
@@ -282,12 +337,13 @@ public final class Revoicer {
         }
 
         double change(int from, Cell a, Cell b) {
-            double hand =
-                    HAND.cost(
-                            a.voicing().board(),
-                            a.voicing().shape(),
-                            b.voicing().shape(),
-                            b.family());
+            return change(from, a, b, Moves.cost(a, b));
+        }
+
+        /**
+         * @param hand cost of the change for the hand
+         */
+        double change(int from, Cell a, Cell b, double hand) {
             int up = b.top() - a.top();
             boolean seam = from == chords - 1;
             double asked =

@@ -101,8 +101,8 @@ class RevoicerTest {
                     });
             Optional<List<Revoicer.Cell>> found =
                     intent == Intent.HELD_NOTE
-                            ? Revoicer.held(cells)
-                            : Optional.of(Revoicer.best(cells, costs));
+                            ? Revoicer.held(cells, new Revoicer.Moves())
+                            : Optional.of(Revoicer.best(cells, costs, new Revoicer.Moves()));
             double cost = found.map(costs::of).orElse(Double.POSITIVE_INFINITY);
             if (Double.isInfinite(least[0])) {
                 assertThat(found).isEmpty();
