@@ -67,6 +67,7 @@ class ArchitectureTest {
             "vary",
             "check",
             "revoice",
+            "unpick",
             "arrange"
         };
         for (int i = 0; i < order.length; i++) {
@@ -210,7 +211,7 @@ class ArchitectureTest {
                 .check(ALL);
         noClasses()
                 .that()
-                .resideOutsideOfPackage("vocalis.sound.device..")
+                .resideOutsideOfPackages("vocalis.sound.device..", "vocalis.formats.midi..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("javax.sound..")

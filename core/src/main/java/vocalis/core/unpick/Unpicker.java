@@ -1,0 +1,174 @@
+package vocalis.core.unpick;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Hand;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Deriver;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Limits;
+import vocalis.core.riff.Member;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Root;
+import vocalis.core.riff.RootSpan;
+import vocalis.core.riff.Treatment;
+import vocalis.core.score.Onset;
+import vocalis.core.score.Score;
+import vocalis.core.score.ScoreNote;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
+
+/**
+ * Takes a score apart into roots, shapes, figures, lines and touches, so that it can be voiced
+ * anew.
+ *
+ * <p>Design: the score is parted where the hand takes another shape; each part gets a root (its
+ * chord symbol's, else the heard one), a shape (what is struck, completed where a symbol says more)
+ * and a family; bars that are alike become one figure. Then the recipe is derived and held against
+ * the score: a shape that comes out otherwise is taken as built by hand, a line that lies elsewhere
+ * is pinned to its string and fret. What still differs is told by bar.
+ */
+public final class Unpicker {
+
+    private static final int ROUNDS = 3;
+
+    private final Catalogue catalogue;
+    private final Hand hand;
+
+    public Unpicker(Catalogue catalogue, Hand hand) {
+        this.catalogue = catalogue;
+        this.hand = hand;
+    }
+
+    /**
+     * Takes a score apart. Long where chords are named (their shapes are searched): on a worker.
+     *
+     * @param ground its instrument must be the score's
+     * @throws IllegalArgumentException when the score is longer or fuller than a riff may be
+     */
+    public Unpicked unpick(Score score, Ground ground) {
+        if (!ground.board().equals(score.board())) {
+            throw new IllegalArgumentException("the score is for another instrument");
+        }
+        List<Spans.Span> spans = Spans.of(score, hand);
+        if (spans.size() > Limits.MOST_ROOTS) {
+            throw new IllegalArgumentException(
+                    "the score changes its shape more than " + Limits.MOST_ROOTS + " times");
+        }
+        Shapes shapes = new Shapes(catalogue, hand, score, ground.key());
+        List<Shapes.Held> held = spans.stream().map(shapes::of).toList();
+        Set<Integer> byHand = new HashSet<>();
+        Set<Long> pinned = new HashSet<>();
+        Unpicked best = null;
+        for (int round = 0; round < ROUNDS; round++) {
+            Unpicked now = attempt(score, ground, spans, held, byHand, pinned);
+            if (best == null || now.same() > best.same()) {
+                best = now;
+            }
+            if (now.whole() || !mended(score, now, held, byHand, pinned)) {
+                break;
+            }
+        }
+        return best;
+    }
+
+    private Unpicked attempt(
+            Score score,
+            Ground ground,
+            List<Spans.Span> spans,
+            List<Shapes.Held> held,
+            Set<Integer> byHand,
+            Set<Long> pinned) {
+        List<RootSpan> roots = new ArrayList<>();
+        List<Treatment> treatments = new ArrayList<>();
+        List<Unpicked.Chord> chords = new ArrayList<>();
+        List<Voicing> voicings = new ArrayList<>();
+        for (int i = 0; i < spans.size(); i++) {
+            Voicing v = held.get(i).voicing();
+            voicings.add(v);
+            roots.add(new RootSpan(Root.of(ground.key(), v.root()), spans.get(i).length()));
+            boolean own = byHand.contains(i) || held.get(i).family().isEmpty();
+            Family family = held.get(i).family().orElse(Family.POWER);
+            Member member = own ? new Member.ByHand(v.shape(), v.root()) : Member.Found.of(v);
+            treatments.add(new Treatment(family, Map.of(family, member)));
+            chords.add(new Unpicked.Chord(spans.get(i).at(), held.get(i).sure()));
+        }
+        Recipe recipe = new Recipe(ground, score, spans, voicings, pinned);
+        Riff riff =
+                new Riff(
+                        ground,
+                        score.time(),
+                        roots,
+                        treatments,
+                        recipe.pattern(),
+                        recipe.touches());
+        Derived derived = new Deriver(catalogue).derive(riff, hand);
+        Set<ScoreNote> made = new HashSet<>();
+        derived.score().notes().forEach(n -> made.add(bare(n)));
+        TreeSet<Integer> differs = new TreeSet<>();
+        int same = 0;
+        for (ScoreNote n : score.notes()) {
+            if (made.remove(bare(n))) {
+                same++;
+            } else {
+                differs.add(Math.max(0, score.time().meters().bar(n.at())));
+            }
+        }
+        made.forEach(n -> differs.add(Math.max(0, score.time().meters().bar(n.at()))));
+        return new Unpicked(
+                riff,
+                derived,
+                chords,
+                recipe.lines(),
+                List.copyOf(differs),
+                score.notes().size(),
+                same);
+    }
+
+    /** A note without what no other program tells: where it comes from, whether it rings on. */
+    static ScoreNote bare(ScoreNote n) {
+        return new ScoreNote(
+                n.string(),
+                n.fret(),
+                n.at(),
+                n.length(),
+                n.tied(),
+                true,
+                n.dynamics(),
+                n.manner(),
+                n.down(),
+                n.plucked(),
+                n.techniques(),
+                java.util.Optional.empty());
+    }
+
+    /** Notes what came out otherwise; whether there is anything to be done about it. */
+    private static boolean mended(
+            Score score,
+            Unpicked now,
+            List<Shapes.Held> held,
+            Set<Integer> byHand,
+            Set<Long> pinned) {
+        boolean any = false;
+        for (int i = 0; i < held.size(); i++) {
+            Voicing v = now.derived().chords().get(i).candidate().voicing();
+            if (!v.shape().equals(held.get(i).voicing().shape())) {
+                any |= byHand.add(i);
+            }
+        }
+        Set<ScoreNote> made = new HashSet<>();
+        now.derived().score().notes().forEach(n -> made.add(bare(n)));
+        for (Onset o : score.onsets()) {
+            boolean lies = o.notes().stream().allMatch(n -> made.contains(bare(n)));
+            if (!lies && o.notes().size() == 1) {
+                any |= pinned.add(o.at());
+            }
+        }
+        return any;
+    }
+}

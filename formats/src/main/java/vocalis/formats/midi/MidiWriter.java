@@ -1,0 +1,325 @@
+package vocalis.formats.midi;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import javax.sound.midi.InvalidMidiDataException;
+import javax.sound.midi.MetaMessage;
+import javax.sound.midi.MidiEvent;
+import javax.sound.midi.Sequence;
+import javax.sound.midi.ShortMessage;
+import javax.sound.midi.Track;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.rhythm.TempoMap;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Tone;
+import vocalis.core.score.Dynamics;
+import vocalis.core.score.Harmony;
+import vocalis.core.score.Manner;
+import vocalis.core.score.Score;
+import vocalis.core.score.ScoreNote;
+import vocalis.core.score.Technique;
+import vocalis.core.theory.Degree;
+import vocalis.core.theory.Key;
+import vocalis.formats.sheet.Sheet;
+
+/** Writes a sheet as a sequence of events, time in this program's own ticks. */
+final class MidiWriter {
+
+    static final int TEMPO = 0x51;
+    static final int METER = 0x58;
+    static final int KEY = 0x59;
+    static final int TEXT = 0x01;
+    static final int NAME = 0x03;
+    static final int MARKER = 0x06;
+
+    /** Says which channel is which string: "strings 0:40 1:45 …", channel from 0 and open note. */
+    static final String STRINGS = "strings";
+
+    /** Says how many ticks lie before the first bar: "pickup 0". */
+    static final String PICKUP = "pickup";
+
+    /** Semitones that a full pitch bend goes. */
+    static final int BEND_RANGE = 12;
+
+    private static final int DRUMS = 9;
+    private static final int CENTER = 8192;
+    private static final int STEPS = 12;
+    private static final double SHORTENED = 0.6;
+    private static final double LEGATO = 0.75;
+    private static final int[] TO_PARTIAL = {0, 0, 12, 19, 24};
+
+    private final Sheet sheet;
+    private final Sequence sequence;
+
+    MidiWriter(Sheet sheet) throws InvalidMidiDataException {
+        this.sheet = sheet;
+        this.sequence = new Sequence(Sequence.PPQ, (int) Ticks.QUARTER);
+    }
+
+    Sequence sequence() throws InvalidMidiDataException {
+        conductor(sequence.createTrack(), sheet.score());
+        int free = 0;
+        int strings = sheet.guitars().stream().mapToInt(g -> g.score().board().strings()).sum();
+        for (Sheet.Guitar g : sheet.guitars()) {
+            int own = strings <= 15 ? g.score().board().strings() : 1;
+            int[] channels = new int[g.score().board().strings()];
+            for (int s = 0; s < channels.length; s++) {
+                int c = free + (own == 1 ? 0 : s);
+                channels[s] = (c >= DRUMS ? c + 1 : c) % 16;
+            }
+            free += own;
+            guitar(sequence.createTrack(), g, channels, own > 1);
+        }
+        return sequence;
+    }
+
+    private static void meta(Track t, long at, int type, byte... data)
+            throws InvalidMidiDataException {
+        t.add(new MidiEvent(new MetaMessage(type, data, data.length), at));
+    }
+
+    private static void text(Track t, long at, int type, String text)
+            throws InvalidMidiDataException {
+        meta(t, at, type, text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private void conductor(Track t, Score score) throws InvalidMidiDataException {
+        text(t, 0, NAME, sheet.title());
+        for (TempoMap.Change c : score.time().tempos().changes()) {
+            int micros = Math.round(60_000_000f / c.tempo());
+            if (c.at() < score.length()) {
+                meta(t, c.at(), TEMPO, bytes(micros >> 16, micros >> 8, micros));
+            }
+        }
+        MeterMap meters = score.time().meters();
+        text(t, 0, TEXT, PICKUP + " " + meters.pickup());
+        if (meters.pickup() > 0) {
+            pickup(t, meters.pickup());
+        }
+        for (MeterMap.Change c : meters.changes()) {
+            long at = meters.start(c.bar());
+            if (at < score.length()) {
+                meter(t, at, c.meter());
+            }
+        }
+        Key key = sheet.ground().key();
+        boolean minor = key.mode().degrees().contains(new Degree(3, -1));
+        meta(t, 0, KEY, bytes(fifths(key, minor), minor ? 1 : 0));
+        for (Harmony h : score.harmonies()) {
+            if (!h.symbol().isEmpty()) {
+                text(t, h.at(), MARKER, h.symbol());
+            }
+        }
+        meta(t, score.length(), 0x2F);
+    }
+
+    /** A bar of its own: as many 64ths, 32nds, … as it has. */
+    private static void pickup(Track t, long ticks) throws InvalidMidiDataException {
+        for (int unit = 4; unit <= 32; unit *= 2) {
+            if (ticks % (Ticks.WHOLE / unit) == 0 && ticks / (Ticks.WHOLE / unit) <= 32) {
+                meter(t, 0, new Meter((int) (ticks / (Ticks.WHOLE / unit)), unit));
+                return;
+            }
+        }
+    }
+
+    private static void meter(Track t, long at, Meter m) throws InvalidMidiDataException {
+        meta(t, at, METER, bytes(m.beats(), Integer.numberOfTrailingZeros(m.unit()), 24, 8));
+    }
+
+    private static byte[] bytes(int... values) {
+        byte[] b = new byte[values.length];
+        for (int i = 0; i < values.length; i++) {
+            b[i] = (byte) values[i];
+        }
+        return b;
+    }
+
+    /** Sharps (flats below 0) of the major or minor key on the tonic, −7 to 7. */
+    private static int fifths(Key key, boolean minor) {
+        int at = "FCGDAEB".indexOf(key.tonic().letter().name()) - 1 + 7 * key.tonic().alter();
+        int fifths = minor ? at - 3 : at;
+        return fifths > 7 ? fifths - 12 : fifths < -7 ? fifths + 12 : fifths;
+    }
+
+    private void guitar(Track t, Sheet.Guitar g, int[] channels, boolean apart)
+            throws InvalidMidiDataException {
+        Score score = g.score();
+        text(t, 0, NAME, g.name());
+        StringBuilder says = new StringBuilder(STRINGS);
+        for (int s = 0; s < channels.length && apart; s++) {
+            says.append(' ').append(channels[s]).append(':').append(score.board().midi(s, 0));
+        }
+        text(t, 0, TEXT, apart ? says.toString() : "one channel for all strings");
+        int program =
+                sheet.ground().tone() == Tone.CLEAN
+                        ? 27
+                        : sheet.ground().tone() == Tone.EDGE ? 29 : 30;
+        for (int c : java.util.Arrays.stream(channels).distinct().toArray()) {
+            message(t, 0, ShortMessage.PROGRAM_CHANGE, c, program, 0);
+            int[][] range = {{101, 0}, {100, 0}, {6, BEND_RANGE}, {38, 0}, {101, 127}, {100, 127}};
+            for (int[] r : range) {
+                message(t, 0, ShortMessage.CONTROL_CHANGE, c, r[0], r[1]);
+            }
+        }
+        for (int s = 0; s < channels.length; s++) {
+            for (List<ScoreNote> chain : chains(score, s)) {
+                string(t, score, chain, channels[s]);
+            }
+        }
+        meta(t, score.length(), 0x2F);
+    }
+
+    /** The notes of a string, those that are tied together in one list. */
+    private static List<List<ScoreNote>> chains(Score score, int string) {
+        List<List<ScoreNote>> chains = new ArrayList<>();
+        for (ScoreNote n : score.notes()) {
+            if (n.string() != string) {
+                continue;
+            }
+            List<ScoreNote> last = chains.isEmpty() ? null : chains.get(chains.size() - 1);
+            if (n.tied() && last != null && last.get(last.size() - 1).end() == n.at()) {
+                last.add(n);
+            } else {
+                chains.add(new ArrayList<>(List.of(n)));
+            }
+        }
+        return chains;
+    }
+
+    private static int velocity(ScoreNote n) {
+        return switch (n.dynamics()) {
+            case GHOST -> 35;
+            case SOFT -> 60;
+            case PLAIN -> 85;
+            case ACCENT -> 112;
+        };
+    }
+
+    static Dynamics dynamics(int velocity) {
+        return velocity < 46
+                ? Dynamics.GHOST
+                : velocity < 72 ? Dynamics.SOFT : velocity < 100 ? Dynamics.PLAIN : Dynamics.ACCENT;
+    }
+
+    private static void string(Track t, Score score, List<ScoreNote> chain, int channel)
+            throws InvalidMidiDataException {
+        ScoreNote first = chain.get(0);
+        long end = Math.min(score.length(), chain.get(chain.size() - 1).end());
+        if (first.manner() == Manner.DEAD) {
+            end = first.at() + Math.max(1, Math.min(Ticks.SIXTEENTH / 4, end - first.at()));
+        } else if (first.manner().palm() || first.manner() == Manner.STACCATO) {
+            end = first.at() + Math.max(1, (long) (SHORTENED * (end - first.at())));
+        }
+        int fret = first.fret();
+        long at = first.at();
+        int velocity = velocity(first);
+        boolean bent = false;
+        for (ScoreNote n : chain) {
+            for (Technique k : n.techniques()) {
+                long when = n.at() + k.after();
+                if (k.kind() == Technique.Kind.PINCH && k.to() < TO_PARTIAL.length) {
+                    fret += TO_PARTIAL[k.to()];
+                }
+                if (when >= end) {
+                    continue;
+                }
+                switch (k.kind()) {
+                    case HAMMER, PULL, SLIDE -> {
+                        long arrives = Math.min(end, when + k.lasting());
+                        if (k.lasting() > 0) {
+                            ramp(t, channel, when, arrives, 0, 100 * (k.to() - fret));
+                        }
+                        if (arrives > at) {
+                            sound(t, score, n, channel, fret, at, arrives, velocity);
+                        }
+                        if (k.lasting() > 0) {
+                            bend(t, channel, arrives, 0);
+                        }
+                        at = arrives;
+                        fret = k.to();
+                        velocity = Math.max(1, (int) (LEGATO * velocity(first)));
+                    }
+                    case BEND -> {
+                        ramp(t, channel, when, Math.min(end, when + k.lasting()), 0, k.to());
+                        bent = true;
+                    }
+                    case RELEASE -> {
+                        int from = up(n);
+                        ramp(t, channel, when, Math.min(end, when + k.lasting()), from, k.to());
+                    }
+                    case VIBRATO -> {
+                        message(
+                                t,
+                                when,
+                                ShortMessage.CONTROL_CHANGE,
+                                channel,
+                                1,
+                                Math.min(127, 2 * k.to()));
+                        message(t, end, ShortMessage.CONTROL_CHANGE, channel, 1, 0);
+                    }
+                    case TREMOLO -> {
+                        long every = Ticks.QUARTER / k.to();
+                        while (at + every < end) {
+                            sound(t, score, n, channel, fret, at, at + every, velocity);
+                            at += every;
+                        }
+                    }
+                    default -> {}
+                }
+            }
+        }
+        if (end > at) {
+            sound(t, score, first, channel, fret, at, end, velocity);
+        }
+        if (bent) {
+            bend(t, channel, end, 0);
+        }
+    }
+
+    private static int up(ScoreNote n) {
+        int cents = 0;
+        for (Technique k : n.techniques()) {
+            cents = k.kind() == Technique.Kind.BEND ? k.to() : cents;
+        }
+        return cents;
+    }
+
+    private static void sound(
+            Track t,
+            Score score,
+            ScoreNote n,
+            int channel,
+            int fret,
+            long at,
+            long end,
+            int velocity)
+            throws InvalidMidiDataException {
+        int midi = Math.max(0, Math.min(127, score.board().midi(n.string(), 0) + fret));
+        message(t, at, ShortMessage.NOTE_ON, channel, midi, velocity);
+        message(t, end, ShortMessage.NOTE_OFF, channel, midi, 0);
+    }
+
+    /** A way of the pitch, in steps. */
+    private static void ramp(Track t, int channel, long from, long to, int cents, int toCents)
+            throws InvalidMidiDataException {
+        for (int i = 1; i <= STEPS; i++) {
+            long at = from + (to - from) * i / STEPS;
+            bend(t, channel, at, cents + (toCents - cents) * i / STEPS);
+        }
+    }
+
+    private static void bend(Track t, int channel, long at, int cents)
+            throws InvalidMidiDataException {
+        long value = CENTER + Math.round(cents * (double) CENTER / (100 * BEND_RANGE));
+        int v = (int) Math.max(0, Math.min(2 * CENTER - 1, value));
+        message(t, at, ShortMessage.PITCH_BEND, channel, v & 127, v >> 7);
+    }
+
+    private static void message(Track t, long at, int command, int channel, int a, int b)
+            throws InvalidMidiDataException {
+        t.add(new MidiEvent(new ShortMessage(command, channel, a, b), at));
+    }
+}

@@ -1,0 +1,306 @@
+package vocalis.formats.musicxml;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.instrument.Gauge;
+import vocalis.core.instrument.Instrument;
+import vocalis.core.instrument.Tuning;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.rhythm.TempoMap;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.rhythm.TimeLine;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Limits;
+import vocalis.core.riff.Tone;
+import vocalis.core.score.Harmony;
+import vocalis.core.score.Score;
+import vocalis.core.theory.Key;
+import vocalis.core.theory.Letter;
+import vocalis.core.theory.Note;
+import vocalis.core.theory.Spelling;
+import vocalis.core.unpick.Placer;
+import vocalis.formats.FormatException;
+import vocalis.formats.sheet.Imported;
+import vocalis.formats.sheet.NoteDraft;
+import vocalis.formats.sheet.Played;
+import vocalis.formats.sheet.Sheet;
+
+/** Reads MusicXML, whoever wrote it: tab where there is one, else notes that are fingered here. */
+final class MusicXmlReader {
+
+    private static final int USUAL_TEMPO = 120;
+    private static final int MOST_NOTES = Limits.MOST_STRUCK * 4;
+
+    private final XmlElement root;
+    private final Map<String, String> fields = new LinkedHashMap<>();
+    private final Set<String> remarks = new LinkedHashSet<>();
+    private Key key;
+    private boolean fingered = true;
+    private boolean harmonies;
+
+    MusicXmlReader(XmlElement root) {
+        this.root = root;
+    }
+
+    Imported read() throws FormatException {
+        if (root.name().equals("score-timewise")) {
+            throw root.wrong("is written bar by bar; export it as score-partwise, which is usual");
+        }
+        if (!root.name().equals("score-partwise")) {
+            throw root.wrong("is no score; a MusicXML file begins with <score-partwise>");
+        }
+        for (XmlElement misc : root.all("identification")) {
+            for (XmlElement m : misc.all("miscellaneous")) {
+                for (XmlElement f : m.all("miscellaneous-field")) {
+                    f.attribute("name").ifPresent(n -> fields.put(n, f.text()));
+                }
+            }
+        }
+        Map<String, String> names = new LinkedHashMap<>();
+        for (XmlElement p :
+                root.find("part-list").map(l -> l.all("score-part")).orElse(List.of())) {
+            String id = p.attribute("id").orElse("");
+            names.put(id, p.find("part-name").map(XmlElement::text).orElse(id));
+        }
+        List<Sheet.Guitar> guitars = new ArrayList<>();
+        Ground ground = null;
+        for (XmlElement p : root.all("part")) {
+            MusicXmlPart part = new MusicXmlPart(p, remarks);
+            boolean empty = part.notes().isEmpty() && part.tuning().isEmpty();
+            if (empty || guitars.size() == Sheet.MOST_GUITARS) {
+                continue;
+            }
+            if (part.notes().size() > MOST_NOTES) {
+                throw p.wrong("has more than " + MOST_NOTES + " notes");
+            }
+            if (key == null) {
+                key = key(part);
+            }
+            Score score = score(p, part);
+            String name = names.getOrDefault(p.attribute("id").orElse(""), "");
+            guitars.add(
+                    new Sheet.Guitar(
+                            name.isBlank() ? "Guitar " + (guitars.size() + 1) : name, score));
+            ground = ground == null ? ground(p, score.board()) : ground;
+        }
+        if (guitars.isEmpty()) {
+            throw root.wrong("holds no part with notes");
+        }
+        Sheet sheet = new Sheet(title(), ground, guitars);
+        if (!fingered) {
+            remarks.add("The file has no tab: strings and frets were chosen here.");
+        }
+        return new Imported(sheet, List.copyOf(remarks), fingered, harmonies);
+    }
+
+    private String title() {
+        String title =
+                root.find("work", "work-title")
+                        .or(() -> root.find("movement-title"))
+                        .map(XmlElement::text)
+                        .orElse("");
+        return title.isBlank() ? "Imported" : title.substring(0, Math.min(200, title.length()));
+    }
+
+    private Key key(MusicXmlPart part) {
+        return Optional.ofNullable(fields.get("vocalis-key"))
+                .flatMap(Names::readKey)
+                .orElseGet(() -> Names.key(part.fifths(), part.mode()));
+    }
+
+    private Ground ground(XmlElement part, Fretboard board) throws FormatException {
+        Tone tone = Tone.GAIN;
+        double a4 = 440;
+        try {
+            tone = Tone.valueOf(fields.getOrDefault("vocalis-tone", "GAIN"));
+            a4 = Double.parseDouble(fields.getOrDefault("vocalis-a4", "440"));
+        } catch (IllegalArgumentException e) {
+            remarks.add("Tone and tuning standard could not be read.");
+        }
+        try {
+            return new Ground(board.instrument(), board.capo(), key, tone, a4);
+        } catch (IllegalArgumentException e) {
+            throw part.wrong("cannot be played here: " + e.getMessage());
+        }
+    }
+
+    private Score score(XmlElement p, MusicXmlPart part) throws FormatException {
+        MeterMap meters = MeterMap.ofBars(part.meters(), part.pickup());
+        boolean tab =
+                part.notes().isEmpty() || part.notes().stream().anyMatch(MusicXmlPart.Read::onTab);
+        List<NoteDraft> drafts = new ArrayList<>();
+        Fretboard board;
+        if (tab) {
+            board = board(p, part);
+            List<MusicXmlPart.Read> read =
+                    part.notes().stream().filter(MusicXmlPart.Read::onTab).toList();
+            new MusicXmlNotes(board, meters).drafts(read, p, drafts);
+        } else {
+            fingered = false;
+            List<Played> played = new ArrayList<>();
+            TreeMap<Integer, Played> open = new TreeMap<>();
+            List<MusicXmlPart.Read> inTime = new ArrayList<>(part.notes());
+            inTime.sort(Comparator.comparingLong(MusicXmlPart.Read::at));
+            for (MusicXmlPart.Read n : inTime) {
+                Played before = open.get(n.midi());
+                boolean goesOn =
+                        n.tieStop() && before != null && before.at() + before.length() == n.at();
+                if (goesOn) {
+                    played.remove(before);
+                }
+                Played now =
+                        goesOn
+                                ? new Played(
+                                        n.midi(),
+                                        before.at(),
+                                        before.length() + n.length(),
+                                        before.dynamics())
+                                : new Played(n.midi(), n.at(), n.length(), n.dynamics());
+                played.add(now);
+                open.put(n.midi(), now);
+            }
+            int lowest = played.stream().mapToInt(Played::midi).min().orElse(40);
+            board = part.tuning().isEmpty() ? Placer.board(lowest) : board(p, part);
+            int left = Played.place(played, board, meters, drafts);
+            if (left > 0) {
+                remarks.add(left + " notes that no hand has were left out.");
+            }
+        }
+        try {
+            TempoMap tempos = tempos(part);
+            return new Score(
+                    board,
+                    new TimeLine(meters, tempos),
+                    part.length(),
+                    NoteDraft.apart(drafts),
+                    harmonies(part));
+        } catch (IllegalArgumentException e) {
+            throw p.wrong("cannot be read as a score: " + e.getMessage());
+        }
+    }
+
+    private TempoMap tempos(MusicXmlPart part) {
+        List<TempoMap.Change> changes = new ArrayList<>();
+        part.tempos()
+                .forEach(
+                        (at, tempo) -> {
+                            if (changes.isEmpty() && at > 0) {
+                                changes.add(new TempoMap.Change(0, USUAL_TEMPO));
+                            }
+                            changes.add(new TempoMap.Change(at, tempo));
+                        });
+        if (changes.isEmpty()) {
+            remarks.add("The file says no tempo; 120 was taken.");
+            return TempoMap.of(USUAL_TEMPO);
+        }
+        return new TempoMap(changes.subList(0, Math.min(TempoMap.MOST_CHANGES, changes.size())));
+    }
+
+    private List<Harmony> harmonies(MusicXmlPart part) {
+        List<MusicXmlPart.Chord> chords = part.chords();
+        List<Harmony> all = new ArrayList<>();
+        for (int i = 0; i < chords.size(); i++) {
+            MusicXmlPart.Chord c = chords.get(i);
+            long end = i + 1 < chords.size() ? chords.get(i + 1).at() : part.length();
+            if (end > c.at()) {
+                all.add(
+                        new Harmony(
+                                c.at(), end - c.at(), c.root(), c.bass(), c.symbol(), List.of()));
+            }
+        }
+        harmonies |= !all.isEmpty();
+        return all;
+    }
+
+    private Fretboard board(XmlElement p, MusicXmlPart part) throws FormatException {
+        try {
+            List<Integer> open = part.tuning().isEmpty() ? Tuning.STANDARD.open() : part.tuning();
+            if (part.tuning().isEmpty()) {
+                remarks.add("The file says no tuning; standard tuning was taken.");
+            }
+            String named = fields.getOrDefault("vocalis-tuning", "");
+            Tuning tuning =
+                    Tuning.offered().stream()
+                            .filter(
+                                    t ->
+                                            t.open().equals(open)
+                                                    && (named.isEmpty() || t.name().equals(named)))
+                            .findFirst()
+                            .orElseGet(
+                                    () -> {
+                                        Tuning t = new Tuning("imported", open);
+                                        return new Tuning(
+                                                named.isBlank() ? t.letters() : named, open);
+                                    });
+            Instrument usual = Instrument.of(tuning);
+            int highest =
+                    part.notes().stream()
+                            .filter(MusicXmlPart.Read::onTab)
+                            .mapToInt(n -> n.fret() + part.capo())
+                            .max()
+                            .orElse(0);
+            int frets =
+                    Math.max(
+                            highest,
+                            Integer.parseInt(
+                                    fields.getOrDefault("vocalis-frets", "" + usual.frets())));
+            Instrument instrument =
+                    new Instrument(
+                            tuning,
+                            frets,
+                            Double.parseDouble(
+                                    fields.getOrDefault("vocalis-scale-mm", "" + usual.scaleMm())),
+                            Boolean.parseBoolean(fields.get("vocalis-left-handed")),
+                            Gauge.valueOf(fields.getOrDefault("vocalis-gauge", "USUAL")));
+            return new Fretboard(instrument, part.capo());
+        } catch (IllegalArgumentException e) {
+            throw p.wrong("is for an instrument that is not known here: " + e.getMessage());
+        }
+    }
+
+    /** The MIDI number of a pitch element. */
+    static int midi(XmlElement pitch, String step, String alter, String octave)
+            throws FormatException {
+        XmlElement letter = pitch.get(step);
+        if (!letter.text().matches("[A-G]")) {
+            throw letter.wrong("must be a letter A to G, but is \"" + letter.text() + "\"");
+        }
+        int altered = 0;
+        if (pitch.has(alter)) {
+            altered = (int) Math.round(pitch.get(alter).number(-3, 3));
+        }
+        int oct = pitch.get(octave).integer(-1, 9);
+        Letter l = Letter.valueOf(letter.text());
+        return new Note(new Spelling(l, 0), oct).midi() + altered;
+    }
+
+    static long ticks(double divisions, long perQuarter) {
+        return Math.round(divisions * Ticks.QUARTER / perQuarter);
+    }
+
+    /** A meter of an element. */
+    static Meter meter(XmlElement time) throws FormatException {
+        XmlElement beats = time.get("beats");
+        int sum = 0;
+        for (String part : beats.text().split("\\+")) {
+            if (!part.strip().matches("\\d{1,2}")) {
+                throw beats.wrong("must be a number of beats, but is \"" + beats.text() + "\"");
+            }
+            sum += Integer.parseInt(part.strip());
+        }
+        try {
+            return new Meter(sum, time.get("beat-type").integer(1, 32));
+        } catch (IllegalArgumentException e) {
+            throw time.wrong("is no meter that is known here: " + e.getMessage());
+        }
+    }
+}

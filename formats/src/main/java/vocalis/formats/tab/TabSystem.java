@@ -1,0 +1,175 @@
+package vocalis.formats.tab;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import vocalis.formats.FormatException;
+
+/** The lines of one system: strings beneath each other, and the rows around them. */
+final class TabSystem {
+
+    /** Letters before a string: a note, perhaps with an octave, or a number. */
+    private static final Pattern STRING_LINE =
+            Pattern.compile("^(\\s*(?:[A-Ga-g][#b♯♭]?\\d?|\\d)?\\s*)([|:\\-].*)$");
+
+    private static final String SAID = "0123456789hHpPbBrRxXsStTvV/\\~|()<>[]{}.*=^:'\"oO+- \t";
+
+    private static final List<String> ABOVE =
+            List.of(TabWriter.CHORD, TabWriter.METER, TabWriter.TEMPO, TabWriter.VALUE);
+
+    private static final List<String> BELOW =
+            List.of(TabWriter.MARK, TabWriter.HIT, TabWriter.PICK);
+
+    /** A string's line: where its body begins and what letters stood before it. */
+    record Line(int number, String label, String text, int from) {}
+
+    /** A word of a row and the column that it begins in. */
+    record Word(int column, String text) {}
+
+    private final List<Line> lines;
+    private final Map<String, List<Word>> rows = new LinkedHashMap<>();
+    private final List<Integer> bars = new ArrayList<>();
+    private int palmLine;
+    private String palm = "";
+
+    TabSystem(List<Line> lines) throws FormatException {
+        this.lines = List.copyOf(lines);
+        findBars();
+    }
+
+    /** A line of a string, or null where it is something else. */
+    static Line line(int number, String raw) {
+        String text = raw.replace('–', '-').replace('—', '-').replace('│', '|').stripTrailing();
+        Matcher m = STRING_LINE.matcher(text);
+        if (!m.matches()) {
+            return null;
+        }
+        String body = m.group(2);
+        long dashes = body.chars().filter(c -> c == '-').count();
+        long strange = body.chars().filter(c -> SAID.indexOf(c) < 0).count();
+        boolean framed = body.length() > 2 && body.startsWith("|") && body.endsWith("|");
+        boolean tab =
+                dashes >= (framed ? 1 : 3)
+                        && dashes * (framed ? 8 : 4) >= body.length()
+                        && strange * 4 <= dashes;
+        return tab ? new Line(number, m.group(1).strip(), text, m.group(1).length()) : null;
+    }
+
+    List<Line> lines() {
+        return lines;
+    }
+
+    /** Columns of the bar lines, ascending. */
+    List<Integer> bars() {
+        return bars;
+    }
+
+    boolean has(String row) {
+        return rows.containsKey(row);
+    }
+
+    List<Word> row(String row) {
+        return rows.getOrDefault(row, List.of());
+    }
+
+    /** Words of a row between two columns. */
+    List<Word> row(String row, int from, int to) {
+        return row(row).stream().filter(w -> w.column() >= from && w.column() < to).toList();
+    }
+
+    /** Takes a line over the system as one of its rows, when it is one. */
+    void above(int number, String text) {
+        near(number, text, ABOVE);
+    }
+
+    /** Takes a line under the system as one of its rows, when it is one. */
+    void below(int number, String text) {
+        near(number, text, BELOW);
+    }
+
+    private void near(int number, String text, List<String> known) {
+        String head = text.strip().split("\\s+", 2)[0].toLowerCase(Locale.ROOT);
+        if (known.contains(head) && text.indexOf(head) == 0) {
+            List<Word> words = new ArrayList<>();
+            Matcher m = Pattern.compile("\\S+").matcher(text);
+            m.find();
+            while (m.find()) {
+                words.add(new Word(m.start(), m.group()));
+            }
+            rows.put(head, words);
+        } else if (text.toUpperCase(Locale.ROOT).matches("[\\s|]*P\\.?M\\.?[\\s\\-.|PM]*")) {
+            palm = text;
+            palmLine = number;
+        }
+    }
+
+    /** Whether the palm lies on the strings in a column, as a line of {@code PM---|} says. */
+    boolean palm(int column) {
+        if (palmLine == 0 || column >= palm.length() + 1) {
+            return false;
+        }
+        int from = -1;
+        String upper = palm.toUpperCase(Locale.ROOT);
+        for (int i = 0; i < upper.length(); i++) {
+            char c = upper.charAt(i);
+            boolean inside = c == 'P' || c == 'M' || c == '-' || c == '.' || c == '|';
+            if (inside && from < 0) {
+                from = i;
+            }
+            if (from >= 0 && (!inside || i == upper.length() - 1)) {
+                int to = inside ? i : i - 1;
+                if (column >= from && column <= to) {
+                    return true;
+                }
+                from = -1;
+            }
+        }
+        return false;
+    }
+
+    private void findBars() throws FormatException {
+        TreeMap<Integer, Integer> count = new TreeMap<>();
+        for (Line l : lines) {
+            for (int i = l.from(); i < l.text().length(); i++) {
+                if (l.text().charAt(i) == '|') {
+                    count.merge(i, 1, Integer::sum);
+                }
+            }
+        }
+        for (Map.Entry<Integer, Integer> e : count.entrySet()) {
+            if (e.getValue() == lines.size()) {
+                bars.add(e.getKey());
+            } else {
+                crooked(e.getKey());
+            }
+        }
+    }
+
+    /** A bar line that not all strings have where they reach so far is no bar line. */
+    private void crooked(int column) throws FormatException {
+        TreeSet<Integer> without = new TreeSet<>();
+        for (Line l : lines) {
+            boolean there = column < l.text().length();
+            if (there && l.text().charAt(column) != '|') {
+                without.add(l.number());
+            }
+        }
+        if (without.isEmpty()) {
+            bars.add(column);
+            return;
+        }
+        throw new FormatException(
+                "line "
+                        + without.first()
+                        + ", column "
+                        + (column + 1)
+                        + ": the bar lines of this system do not stand beneath each other; add or"
+                        + " take away dashes until they do");
+    }
+}
