@@ -4,6 +4,7 @@ import java.io.PrintWriter;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import vocalis.core.voicing.Family;
+import vocalis.workbench.Exchange;
 
 /**
  * The command line. Exit 0; 1 where a check finds something; 2 for bad input with one line on
@@ -21,7 +22,9 @@ import vocalis.core.voicing.Family;
             GainCommand.class,
             RenderCommand.class,
             CheckCommand.class,
-            RevoiceCommand.class
+            RevoiceCommand.class,
+            ExportCommand.class,
+            ImportCommand.class
         },
         description = "Write a riff and hear what each voicing does to it.",
         footer = {"", "Without a command the window opens: ./vocalis [FILE], ./vocalis --demo."})
@@ -42,6 +45,7 @@ public final class Main implements Runnable {
     static int run(PrintWriter out, String... args) {
         CommandLine line = new CommandLine(new Main()).setCaseInsensitiveEnumValuesAllowed(true);
         line.registerConverter(Family.class, new FamilyConverter());
+        line.registerConverter(Exchange.Target.class, new ExportCommand.TargetConverter());
         if (out != null) {
             line.setOut(out);
         }

@@ -27,7 +27,7 @@ enum Theme {
     /** Loads the fonts that ship with the program. */
     static void loadFonts() {
         for (String font : FONTS) {
-            Font.loadFont(resource("fonts/" + font).toExternalForm(), 13);
+            Font.loadFont(vocalis.formats.pdf.Fonts.resource(font).toExternalForm(), 13);
         }
     }
 

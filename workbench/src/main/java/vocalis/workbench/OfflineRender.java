@@ -8,12 +8,14 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.function.BooleanSupplier;
 import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Mix;
 import vocalis.core.instrument.Shape;
 import vocalis.core.rhythm.TempoMap;
 import vocalis.core.riff.Ground;
 import vocalis.core.score.Score;
+import vocalis.formats.flac.FlacCodec;
 import vocalis.formats.wav.WavCodec;
 import vocalis.sound.dsp.Limiter;
 import vocalis.sound.engine.Engine;
@@ -168,13 +170,36 @@ public final class OfflineRender {
 
     /** Writes a WAV file of 24 bits. */
     public void wav(OutputStream out) throws IOException {
+        wav(out, () -> false);
+    }
+
+    /** The same unless it is cancelled meanwhile. */
+    public void wav(OutputStream out, BooleanSupplier cancelled) throws IOException {
         out.write(WavCodec.header(frames(), (int) Player.RATE));
         byte[] bytes = new byte[6 * BLOCK];
         render(
                 (block, n) -> {
+                    go(cancelled);
                     WavCodec.samples(block, n, bytes, 0);
                     out.write(bytes, 0, 6 * n);
                 });
+    }
+
+    /** Writes a FLAC file of 24 bits, unless it is cancelled meanwhile. */
+    public void flac(OutputStream out, BooleanSupplier cancelled) throws IOException {
+        try (FlacCodec flac = new FlacCodec(out, (int) Player.RATE)) {
+            render(
+                    (block, n) -> {
+                        go(cancelled);
+                        flac.write(block, n);
+                    });
+        }
+    }
+
+    private static void go(BooleanSupplier cancelled) throws IOException {
+        if (cancelled.getAsBoolean()) {
+            throw new InterruptedIOException("cancelled");
+        }
     }
 
     /** Takes what was rendered. */

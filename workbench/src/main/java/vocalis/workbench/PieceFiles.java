@@ -75,6 +75,15 @@ public final class PieceFiles {
         }
     }
 
+    /** A piece of bytes that came from elsewhere than a file. */
+    public static Piece parse(byte[] bytes, String from) throws PieceFileException {
+        try {
+            return PieceCodec.read(bytes).piece();
+        } catch (FormatException e) {
+            throw new PieceFileException(from + ": " + e.getMessage(), e);
+        }
+    }
+
     /**
      * Writes a piece: to a temporary file beside it, flushed to the disk, then renamed over it.
      *

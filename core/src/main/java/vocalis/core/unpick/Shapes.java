@@ -55,7 +55,7 @@ final class Shapes {
         Object ask =
                 List.of(
                         span.frets(),
-                        span.struck(),
+                        span.together(),
                         named.map(Harmony::symbol).orElse(""),
                         named.map(Harmony::root).orElse(-1));
         return known.computeIfAbsent(ask, k -> find(span, named));
@@ -65,7 +65,7 @@ final class Shapes {
         if (span.frets().isEmpty()) {
             return silent(named);
         }
-        Shape shape = span.shape(board.strings());
+        Shape shape = Spans.shape(span.frets(), board.strings());
         int root =
                 named.map(Harmony::root)
                         .orElseGet(
@@ -85,7 +85,16 @@ final class Shapes {
         if (symbol.equals(name(heard))) {
             return new Held(heard, family(heard), Unpicked.Sure.NAMED);
         }
-        return completed(span, root, symbol)
+        if (span.struck()) {
+            // What is named is what was struck together; the other notes are a line beside it.
+            Shape struck = Spans.shape(span.together(), board.strings());
+            Voicing alone = new Voicing(struck, board, root);
+            if (symbol.equals(name(alone))) {
+                return new Held(alone, family(alone), Unpicked.Sure.NAMED);
+            }
+        }
+        return completed(span.frets(), root, symbol)
+                .or(() -> completed(span.together(), root, symbol))
                 .map(v -> new Held(v, family(v), Unpicked.Sure.COMPLETED))
                 .orElseGet(
                         () ->
@@ -118,10 +127,6 @@ final class Shapes {
 
     private String name(Voicing v) {
         return ChordNamer.name(v, Optional.of(key), Around.NOTHING).symbol();
-    }
-
-    private Optional<Voicing> completed(Spans.Span span, int root, String symbol) {
-        return completed(span.frets(), root, symbol);
     }
 
     /** The easiest shape that has the notes heard, few others, and the name that the score says. */

@@ -27,20 +27,31 @@ final class Spans {
      * A stretch under one shape.
      *
      * @param frets string to fret
-     * @param struck whether two or more notes were struck together
+     * @param together those of them that were struck together with others
+     * @param harmony index of the chord that the score names there; −1 for none
      */
-    record Span(long at, long length, Map<Integer, Integer> frets, boolean struck, int harmony) {
+    record Span(
+            long at,
+            long length,
+            Map<Integer, Integer> frets,
+            Map<Integer, Integer> together,
+            int harmony) {
+        boolean struck() {
+            return !together.isEmpty();
+        }
+
         long end() {
             return at + length;
         }
+    }
 
-        Shape shape(int strings) {
-            int[] all = new int[strings];
-            for (int s = 0; s < strings; s++) {
-                all[s] = frets.getOrDefault(s, Shape.SILENT);
-            }
-            return Shape.of(all);
+    /** Strings and frets as a shape. */
+    static Shape shape(Map<Integer, Integer> frets, int strings) {
+        int[] all = new int[strings];
+        for (int s = 0; s < strings; s++) {
+            all[s] = frets.getOrDefault(s, Shape.SILENT);
         }
+        return Shape.of(all);
     }
 
     private final Score score;
@@ -48,7 +59,7 @@ final class Spans {
     private final Hand hand;
     private final List<Span> spans = new ArrayList<>();
     private Map<Integer, Integer> frets = new TreeMap<>();
-    private boolean struck;
+    private Map<Integer, Integer> together = new TreeMap<>();
     private long from;
 
     private Spans(Score score, Hand hand) {
@@ -108,11 +119,12 @@ final class Spans {
         if (other > 0 && !moved || !moved && !reachable(o.notes())) {
             cut(o.at());
             frets.clear();
+            together.clear();
         }
         for (ScoreNote n : o.notes()) {
             frets.putIfAbsent(n.string(), n.fret());
+            together.put(n.string(), frets.get(n.string()));
         }
-        struck = true;
     }
 
     private void single(ScoreNote n) {
@@ -146,10 +158,16 @@ final class Spans {
 
     private void close(long end) {
         if (end > from) {
-            spans.add(new Span(from, end - from, Map.copyOf(frets), struck, harmonyAt(from)));
+            spans.add(
+                    new Span(
+                            from,
+                            end - from,
+                            Map.copyOf(frets),
+                            Map.copyOf(together),
+                            harmonyAt(from)));
         }
         frets = new TreeMap<>();
-        struck = false;
+        together = new TreeMap<>();
         from = end;
     }
 
@@ -170,13 +188,15 @@ final class Spans {
             if (last != null && last.harmony() == s.harmony() && together(last, s)) {
                 Map<Integer, Integer> both = new TreeMap<>(last.frets());
                 both.putAll(s.frets());
+                Map<Integer, Integer> chords = new TreeMap<>(last.together());
+                chords.putAll(s.together());
                 out.set(
                         out.size() - 1,
                         new Span(
                                 last.at(),
                                 last.length() + s.length(),
                                 Map.copyOf(both),
-                                last.struck() || s.struck(),
+                                Map.copyOf(chords),
                                 s.harmony()));
             } else {
                 out.add(s);

@@ -63,6 +63,7 @@ final class MidiReader {
     private String title = "";
     private Key key = Key.parse("C major");
     private boolean fingered = true;
+    private boolean keyed;
 
     /** Ticks before the first bar as the file says; −1 where it says nothing. */
     private long saysPickup = -1;
@@ -112,7 +113,8 @@ final class MidiReader {
         boolean chords = !all.get(0).score().harmonies().isEmpty();
         String name =
                 title.isBlank() ? "Imported" : title.substring(0, Math.min(200, title.length()));
-        return new Imported(new Sheet(name, ground, all), List.copyOf(remarks), fingered, chords);
+        return new Imported(
+                new Sheet(name, ground, all), List.copyOf(remarks), fingered, chords, keyed);
     }
 
     private long ticks(long midiTicks) {
@@ -220,6 +222,7 @@ final class MidiReader {
             }
         } else if (meta.getType() == MidiWriter.KEY && d.length >= 2 && Math.abs(d[0]) <= 7) {
             boolean minor = d[1] == 1;
+            keyed = true;
             int fifth = d[0] + (minor ? 3 : 0) + 1;
             String letter =
                     "FCGDAEB".substring(Math.floorMod(fifth, 7), Math.floorMod(fifth, 7) + 1);

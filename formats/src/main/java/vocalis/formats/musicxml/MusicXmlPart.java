@@ -9,7 +9,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.TempoMap;
-import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Limits;
 import vocalis.core.score.Dynamics;
 import vocalis.core.theory.Spelling;
@@ -74,6 +73,7 @@ final class MusicXmlPart {
     private Meter meter = Meter.COMMON;
     private int fifths;
     private String mode = "major";
+    private boolean keyed;
     private int transpose;
     private int capo;
     private long pickup;
@@ -118,6 +118,10 @@ final class MusicXmlPart {
 
     String mode() {
         return mode;
+    }
+
+    boolean keyed() {
+        return keyed;
     }
 
     int capo() {
@@ -196,6 +200,7 @@ final class MusicXmlPart {
         }
         if (e.has("key", "fifths")) {
             fifths = e.get("key").get("fifths").integer(-7, 7);
+            keyed = true;
             mode = e.find("key", "mode").map(XmlElement::text).orElse("major");
         }
         if (e.has("time", "beats")) {
@@ -439,10 +444,5 @@ final class MusicXmlPart {
                 });
         bar.tempos.forEach((t, tempo) -> tempos.put(start + t, tempo));
         length += isPickup && written.size() > 1 ? bar.length : bar.meter.barTicks();
-    }
-
-    /** A quarter note in this program's ticks. */
-    static long quarter() {
-        return Ticks.QUARTER;
     }
 }

@@ -46,6 +46,7 @@ final class MusicXmlReader {
     private Key key;
     private boolean fingered = true;
     private boolean harmonies;
+    private boolean keyed;
 
     MusicXmlReader(XmlElement root) {
         this.root = root;
@@ -99,7 +100,7 @@ final class MusicXmlReader {
         if (!fingered) {
             remarks.add("The file has no tab: strings and frets were chosen here.");
         }
-        return new Imported(sheet, List.copyOf(remarks), fingered, harmonies);
+        return new Imported(sheet, List.copyOf(remarks), fingered, harmonies, keyed);
     }
 
     private String title() {
@@ -112,6 +113,7 @@ final class MusicXmlReader {
     }
 
     private Key key(MusicXmlPart part) {
+        keyed = part.keyed() || fields.containsKey("vocalis-key");
         return Optional.ofNullable(fields.get("vocalis-key"))
                 .flatMap(Names::readKey)
                 .orElseGet(() -> Names.key(part.fifths(), part.mode()));

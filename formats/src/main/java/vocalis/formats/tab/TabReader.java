@@ -89,7 +89,11 @@ final class TabReader {
             Ground ground = new Ground(board.instrument(), capo, found, Tone.GAIN, 440);
             String named = title.isBlank() ? "Imported" : title;
             return new Imported(
-                    new Sheet(named, ground, all), List.copyOf(remarks), true, harmonies);
+                    new Sheet(named, ground, all),
+                    List.copyOf(remarks),
+                    true,
+                    harmonies,
+                    key.isPresent());
         } catch (IllegalArgumentException e) {
             throw new FormatException("this tab cannot be played here: " + e.getMessage(), e);
         }

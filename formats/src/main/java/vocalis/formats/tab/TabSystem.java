@@ -16,7 +16,7 @@ final class TabSystem {
 
     /** Letters before a string: a note, perhaps with an octave, or a number. */
     private static final Pattern STRING_LINE =
-            Pattern.compile("^(\\s*(?:[A-Ga-g][#b♯♭]?\\d?|\\d)?\\s*)([|:\\-].*)$");
+            Pattern.compile("^(\\s*(?:[A-Ga-g][#b♯♭]?\\d?|\\d(?=\\s*[|:]))?\\s*)([|:\\-0-9x(].*)$");
 
     private static final String SAID = "0123456789hHpPbBrRxXsStTvV/\\~|()<>[]{}.*=^:'\"oO+- \t";
 

@@ -1,0 +1,169 @@
+package vocalis.cli;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.PrintWriter;
+import java.nio.file.FileSystemException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import vocalis.core.arrange.Piece;
+import vocalis.core.choice.Catalogue;
+import vocalis.workbench.Exchange;
+import vocalis.workbench.PieceFiles;
+import vocalis.workbench.Resting;
+import vocalis.workbench.SafeFiles;
+
+/** Writes riffs in formats of other programs. */
+@Command(
+        name = "export",
+        mixinStandardHelpOptions = true,
+        description =
+                "Write riffs as MusicXML, MIDI, text tab, PDF, CSV or sound. Several files, or a"
+                        + " folder after -o, with --to; - is standard output.")
+final class ExportCommand implements Callable<Integer> {
+
+    @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
+
+    @Parameters(
+            paramLabel = "FILE",
+            arity = "1..*",
+            description = "Riffs, .vocalis.json files; - reads one from standard input.")
+    private List<Path> files;
+
+    @Option(
+            names = "-o",
+            required = true,
+            paramLabel = "X",
+            description = "The file that is written, a folder, or - for standard output.")
+    private Path out;
+
+    @Option(
+            names = "--to",
+            paramLabel = "FORMAT",
+            description =
+                    "musicxml, mxl, midi, tab, pdf, wav, flac or csv; otherwise the ending says.")
+    private Exchange.Target to;
+
+    @Option(
+            names = "--times",
+            defaultValue = "1",
+            paramLabel = "N",
+            description = "Rounds of the loop, for sound.")
+    private int times;
+
+    @Mixin private HandOption hand;
+
+    @Override
+    public Integer call() throws Exception {
+        if (times < 1 || times > 100) {
+            throw new IllegalArgumentException("--times lies between 1 and 100, but is " + times);
+        }
+        boolean folder = Files.isDirectory(out);
+        boolean stdout = out.toString().equals("-");
+        if (files.size() > 1 && !folder) {
+            throw new IllegalArgumentException(
+                    "several riffs go into a folder: name one that is there after -o");
+        }
+        Exchange.Target target = target(folder || stdout);
+        Catalogue catalogue = new Catalogue();
+        Exchange exchange = new Exchange(catalogue, hand.hand());
+        Resting resting = new Resting(catalogue, hand.hand());
+        PrintWriter err = spec.commandLine().getErr();
+        int failed = 0;
+        for (int i = 0; i < files.size(); i++) {
+            Path file = files.get(i);
+            try {
+                one(exchange, resting, file, target, folder, stdout);
+                if (files.size() > 1) {
+                    err.printf("%d of %d: %s%n", i + 1, files.size(), file.getFileName());
+                }
+            } catch (PieceFiles.PieceFileException e) {
+                failed++;
+                err.println("vocalis: " + e.getMessage());
+            }
+            err.flush();
+        }
+        return failed == 0 ? 0 : 2;
+    }
+
+    private Exchange.Target target(boolean needed) {
+        if (to != null) {
+            return to;
+        }
+        if (needed) {
+            throw new IllegalArgumentException("say the format with --to, such as --to musicxml");
+        }
+        return Exchange.Target.of(out)
+                .orElseThrow(
+                        () ->
+                                new IllegalArgumentException(
+                                        out.getFileName()
+                                                + " ends like no format that is known; say it with"
+                                                + " --to"));
+    }
+
+    private void one(
+            Exchange exchange,
+            Resting resting,
+            Path file,
+            Exchange.Target target,
+            boolean folder,
+            boolean stdout)
+            throws Exception {
+        Piece piece =
+                resting.kept(
+                        file.toString().equals("-")
+                                ? PieceFiles.parse(System.in.readAllBytes(), "standard input")
+                                : PieceFiles.read(file).piece());
+        Path to = out;
+        if (folder) {
+            String name = file.getFileName().toString();
+            String stem =
+                    name.endsWith(PieceFiles.ENDING)
+                            ? name.substring(0, name.length() - PieceFiles.ENDING.length())
+                            : name;
+            to = out.resolve(stem + target.ending());
+        }
+        try {
+            if (stdout) {
+                if (target.sound()) {
+                    throw new IllegalArgumentException("sound goes into a file, not to -");
+                }
+                OutputStream raw = System.out;
+                raw.write(exchange.bytes(piece, target));
+                raw.flush();
+            } else if (SafeFiles.same(file, to)) {
+                throw new IllegalArgumentException(
+                        "it would be written over the riff " + file + "; name another file");
+            } else {
+                exchange.write(piece, target, to, times, () -> false);
+            }
+        } catch (FileSystemException e) {
+            String why = e.getReason() == null ? "the folder does not exist" : e.getReason();
+            throw new IllegalArgumentException(to + " was not written: " + why, e);
+        } catch (IOException e) {
+            throw new IllegalArgumentException(to + " was not written: " + e.getMessage(), e);
+        }
+    }
+
+    /** Reads a target's name, whatever its case. */
+    static final class TargetConverter implements CommandLine.ITypeConverter<Exchange.Target> {
+        @Override
+        public Exchange.Target convert(String text) {
+            try {
+                return Exchange.Target.valueOf(text.toUpperCase(Locale.ROOT));
+            } catch (IllegalArgumentException e) {
+                throw new CommandLine.TypeConversionException(
+                        "\"" + text + "\" is no format; see ./vocalis export --help");
+            }
+        }
+    }
+}

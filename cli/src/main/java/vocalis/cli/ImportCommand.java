@@ -1,0 +1,113 @@
+package vocalis.cli;
+
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import vocalis.core.arrange.Piece;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.riff.Ground;
+import vocalis.core.theory.Key;
+import vocalis.core.unpick.Unpicked;
+import vocalis.formats.FormatException;
+import vocalis.formats.json.Extras;
+import vocalis.formats.json.PieceCodec;
+import vocalis.formats.sheet.Imported;
+import vocalis.workbench.Exchange;
+import vocalis.workbench.PieceFiles;
+import vocalis.workbench.Resting;
+import vocalis.workbench.UnpickWords;
+
+/** Takes files of other programs apart into riffs. */
+@Command(
+        name = "import",
+        mixinStandardHelpOptions = true,
+        description =
+                "Read MusicXML, MIDI or text tab, take it apart into shapes, figures and lines, and"
+                        + " write it as a riff. What was assumed goes to standard error.")
+final class ImportCommand implements Callable<Integer> {
+
+    @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
+
+    @Parameters(
+            paramLabel = "X",
+            arity = "1..*",
+            description = "Files of other programs; - reads one from standard input.")
+    private List<Path> files;
+
+    @Option(
+            names = "-o",
+            required = true,
+            paramLabel = "FILE",
+            description = "The riff's file, a folder, or - for standard output.")
+    private Path out;
+
+    @Option(names = "--key", paramLabel = "K", description = "The key, where the file is wrong.")
+    private String key;
+
+    @Mixin private HandOption hand;
+
+    @Override
+    public Integer call() throws Exception {
+        boolean folder = Files.isDirectory(out);
+        if (files.size() > 1 && !folder) {
+            throw new IllegalArgumentException(
+                    "several files go into a folder: name one that is there after -o");
+        }
+        Catalogue catalogue = new Catalogue();
+        Exchange exchange = new Exchange(catalogue, hand.hand());
+        Resting resting = new Resting(catalogue, hand.hand());
+        PrintWriter err = spec.commandLine().getErr();
+        int failed = 0;
+        for (int i = 0; i < files.size(); i++) {
+            try {
+                one(exchange, resting, files.get(i), folder, err);
+            } catch (PieceFiles.PieceFileException e) {
+                failed++;
+                err.println("vocalis: " + e.getMessage());
+            } catch (FormatException e) {
+                failed++;
+                err.println("vocalis: " + files.get(i) + ": " + e.getMessage());
+            }
+            if (files.size() > 1) {
+                err.printf("%d of %d: %s%n", i + 1, files.size(), files.get(i).getFileName());
+            }
+            err.flush();
+        }
+        return failed == 0 ? 0 : 2;
+    }
+
+    private void one(Exchange exchange, Resting resting, Path file, boolean folder, PrintWriter err)
+            throws Exception {
+        boolean stdin = file.toString().equals("-");
+        Imported read = stdin ? Exchange.read(System.in.readAllBytes()) : Exchange.read(file);
+        Ground ground = Exchange.ground(read);
+        Unpicked u = exchange.unpick(read, key == null ? ground : ground.withKey(Key.parse(key)));
+        read.remarks().forEach(r -> err.println(file + ": " + r));
+        err.println(file + ": " + UnpickWords.whole(u));
+        Piece piece = resting.settled(Exchange.piece(read, u, UUID.randomUUID().toString()));
+        if (out.toString().equals("-")) {
+            System.out.write(PieceCodec.write(piece, Extras.NONE));
+            System.out.flush();
+            return;
+        }
+        Path to = out;
+        if (folder) {
+            String name = stdin ? "imported" : file.getFileName().toString();
+            String stem = name.replaceFirst("(\\.tab)?\\.[A-Za-z]+$", "");
+            to = out.resolve(stem + PieceFiles.ENDING);
+        }
+        to = PieceFiles.withEnding(to);
+        if (Files.exists(to)) {
+            throw new IllegalArgumentException(to + " is there already; name another file");
+        }
+        PieceFiles.write(piece, Extras.NONE, to, null);
+    }
+}
