@@ -13,6 +13,12 @@ interface Prompts {
 
     Optional<Path> fileToSave(Window owner, String suggestedName);
 
+    /** A file of another program. */
+    Optional<Path> fileToImport(Window owner);
+
+    /** Where an export goes. */
+    Optional<Path> fileToExport(Window owner, String suggestedName, String what);
+
     /** The system's own dialogs. */
     static Prompts system() {
         return new Prompts() {
@@ -29,6 +35,32 @@ interface Prompts {
                 return Optional.ofNullable(chooser.showSaveDialog(owner))
                         .map(java.io.File::toPath)
                         .map(PieceFiles::withEnding);
+            }
+
+            @Override
+            public Optional<Path> fileToImport(Window owner) {
+                FileChooser chooser = new FileChooser();
+                chooser.setTitle("Import");
+                chooser.getExtensionFilters()
+                        .add(
+                                new FileChooser.ExtensionFilter(
+                                        "MusicXML, MIDI, text tab",
+                                        "*.musicxml",
+                                        "*.mxl",
+                                        "*.xml",
+                                        "*.mid",
+                                        "*.midi",
+                                        "*.txt",
+                                        "*.tab"));
+                return Optional.ofNullable(chooser.showOpenDialog(owner)).map(java.io.File::toPath);
+            }
+
+            @Override
+            public Optional<Path> fileToExport(Window owner, String suggestedName, String what) {
+                FileChooser chooser = new FileChooser();
+                chooser.setTitle("Export: " + what);
+                chooser.setInitialFileName(suggestedName);
+                return Optional.ofNullable(chooser.showSaveDialog(owner)).map(java.io.File::toPath);
             }
 
             private FileChooser chooser(String title) {

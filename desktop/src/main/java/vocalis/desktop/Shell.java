@@ -93,6 +93,7 @@ final class Shell {
     private final SheetHost host;
     private final Scene scene;
     private final FileDesk desk;
+    private final ExchangeDesk exchange;
     private final Label title = new Label();
     private final Label state = new Label();
     private final MenuBar menuBar = new MenuBar();
@@ -116,6 +117,7 @@ final class Shell {
         root.getStyleClass().add("shell");
         host = new SheetHost(root);
         desk = new FileDesk(stage, model, host, prompts, this::begin);
+        exchange = new ExchangeDesk(stage, model, host, prompts, desk);
         addCommands();
         root.setTop(header());
         scene = new Scene(host, 1280, 800);
@@ -128,6 +130,7 @@ final class Shell {
         keyboard.install(scene);
         write.install(scene, keyboard);
         new Explain(scene);
+        exchange.accept(scene);
         told = Log.tell(text -> Background.HOME.execute(() -> model.say(text)));
         workspace.onChange(this::refresh);
         refresh();
@@ -210,6 +213,14 @@ final class Shell {
         commands.add("save-as", "save as…").keys("ctrl shift S").does(desk::saveAs);
         commands.add("open", "open…").keys("ctrl O").does(desk::open);
         commands.add("new", "new riff").keys("ctrl N").does(desk::newRiff);
+        commands.add("export", "export…").keys("ctrl E").does(exchange::export);
+        commands.add("import", "import…").keys("ctrl I").does(exchange::importFile);
+        commands.add("copy-tab", "copy the riff as tab")
+                .keys("ctrl shift C")
+                .does(exchange::copyTab);
+        commands.add("paste-tab", "unpick the tab on the clipboard")
+                .keys("ctrl shift V")
+                .does(exchange::pasteTab);
         commands.add("rename", "rename the riff…").keys("F2").does(this::rename);
         commands.add("theme", "dark or light").keys("ctrl T").inSheets().does(this::switchTheme);
         commands.add("instrument", "instrument and hand…").keys("F3").does(this::instrument);
@@ -273,6 +284,8 @@ final class Shell {
         Menu file = menu("_File", "new", "open");
         file.getItems().addAll(demoMenu(), new SeparatorMenuItem());
         add(file, "save", "save-as", "rename");
+        file.getItems().add(new SeparatorMenuItem());
+        add(file, "export", "import", "copy-tab", "paste-tab");
         file.getItems()
                 .addAll(new SeparatorMenuItem(), item("Close", () -> desk.leave(stage::close)));
         Menu edit = new Menu("_Edit");
@@ -444,6 +457,10 @@ final class Shell {
         return host;
     }
 
+    ExchangeDesk exchange() {
+        return exchange;
+    }
+
     FileDesk desk() {
         return desk;
     }
@@ -495,6 +512,7 @@ final class Shell {
         remember();
         write.dispose();
         model.close();
+        exchange.close();
         desk.close();
         background.close();
         player.close();

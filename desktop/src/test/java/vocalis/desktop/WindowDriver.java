@@ -71,6 +71,17 @@ abstract class WindowDriver {
                     public Optional<Path> fileToSave(Window owner, String suggestedName) {
                         return Optional.of(folder.resolve(suggestedName));
                     }
+
+                    @Override
+                    public Optional<Path> fileToImport(Window owner) {
+                        return Optional.ofNullable(chosenFile);
+                    }
+
+                    @Override
+                    public Optional<Path> fileToExport(
+                            Window owner, String suggestedName, String what) {
+                        return Optional.of(folder.resolve(suggestedName));
+                    }
                 };
         Shell.Prepared prepared =
                 Shell.Prepared.of(

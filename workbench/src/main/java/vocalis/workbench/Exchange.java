@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
@@ -186,6 +187,17 @@ public final class Exchange {
                 });
     }
 
+    /** A file to be given to another program, in the system's place for what does not last. */
+    public Path lent(Piece piece, Target target) throws IOException, FormatException {
+        Path folder = Files.createTempDirectory("vocalis");
+        folder.toFile().deleteOnExit();
+        String stem = piece.title().replaceAll("[^\\p{L}\\p{N}]+", "-");
+        Path file = folder.resolve((stem.isBlank() ? "riff" : stem) + target.ending());
+        write(piece, target, file, 1, () -> false);
+        file.toFile().deleteOnExit();
+        return file;
+    }
+
     private StandSheet stand(Piece piece, Deriving.Answer a) {
         Derived d = a.first();
         Ground g = d.riff().ground();
@@ -337,8 +349,14 @@ public final class Exchange {
 
     /** The same in another key than was read. */
     public Unpicked unpick(Imported imported, Ground ground) throws FormatException {
+        return unpick(imported, ground, Map.of());
+    }
+
+    /** The same with roots that the player knows better, by where their chord begins. */
+    public Unpicked unpick(Imported imported, Ground ground, Map<Long, Integer> roots)
+            throws FormatException {
         try {
-            return new Unpicker(catalogue, hand).unpick(imported.sheet().score(), ground);
+            return new Unpicker(catalogue, hand).unpick(imported.sheet().score(), ground, roots);
         } catch (IllegalArgumentException e) {
             throw new FormatException("this cannot be taken apart: " + e.getMessage(), e);
         }

@@ -61,6 +61,12 @@ final class Shapes {
         return known.computeIfAbsent(ask, k -> find(span, named));
     }
 
+    /** The same shape on the root that the player says. */
+    Held on(Held held, int root) {
+        Voicing v = new Voicing(held.voicing().shape(), board, root);
+        return new Held(v, family(v), Unpicked.Sure.NAMED);
+    }
+
     private Held find(Spans.Span span, Optional<Harmony> named) {
         if (span.frets().isEmpty()) {
             return silent(named);

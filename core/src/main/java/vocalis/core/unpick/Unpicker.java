@@ -52,6 +52,15 @@ public final class Unpicker {
      * @throws IllegalArgumentException when the score is longer or fuller than a riff may be
      */
     public Unpicked unpick(Score score, Ground ground) {
+        return unpick(score, ground, Map.of());
+    }
+
+    /**
+     * The same with roots that the player knows better.
+     *
+     * @param roots pitch class by where its chord begins, in ticks
+     */
+    public Unpicked unpick(Score score, Ground ground, Map<Long, Integer> roots) {
         if (!ground.board().equals(score.board())) {
             throw new IllegalArgumentException("the score is for another instrument");
         }
@@ -61,7 +70,14 @@ public final class Unpicker {
                     "the score changes its shape more than " + Limits.MOST_ROOTS + " times");
         }
         Shapes shapes = new Shapes(catalogue, hand, score, ground.key());
-        List<Shapes.Held> held = spans.stream().map(shapes::of).toList();
+        List<Shapes.Held> held =
+                spans.stream()
+                        .map(
+                                s ->
+                                        roots.containsKey(s.at())
+                                                ? shapes.on(shapes.of(s), roots.get(s.at()))
+                                                : shapes.of(s))
+                        .toList();
         Set<Integer> byHand = new HashSet<>();
         Set<Long> pinned = new HashSet<>();
         Unpicked best = null;

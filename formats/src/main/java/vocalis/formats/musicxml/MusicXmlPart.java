@@ -367,7 +367,9 @@ final class MusicXmlPart {
         }
         if (loud.matches("\\d{1,4}(\\.\\d{1,6})?")) {
             double level = Double.parseDouble(loud);
-            return level < 50 ? Dynamics.GHOST : level < 80 ? Dynamics.SOFT : Dynamics.PLAIN;
+            return level < 50
+                    ? Dynamics.GHOST
+                    : level < 80 ? Dynamics.SOFT : level < 115 ? Dynamics.PLAIN : Dynamics.ACCENT;
         }
         return Dynamics.PLAIN;
     }

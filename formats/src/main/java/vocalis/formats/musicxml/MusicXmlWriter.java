@@ -350,7 +350,7 @@ final class MusicXmlWriter {
             technical(board, h);
         }
         boolean marked = n.dynamics() == Dynamics.ACCENT || n.manner() == Manner.STACCATO;
-        if (h.first() && marked) {
+        if (staff == 1 && h.first() && marked) {
             x.open("articulations");
             if (n.dynamics() == Dynamics.ACCENT) {
                 x.empty("accent");

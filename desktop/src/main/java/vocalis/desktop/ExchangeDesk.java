@@ -1,0 +1,253 @@
+package vocalis.desktop;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.atomic.AtomicBoolean;
+import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import vocalis.core.arrange.Piece;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.sheets.Ask;
+import vocalis.desktop.sheets.ExportSheet;
+import vocalis.desktop.sheets.UnpickSheet;
+import vocalis.desktop.view.Background;
+import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.SheetHost;
+import vocalis.formats.FormatException;
+import vocalis.formats.sheet.Imported;
+import vocalis.formats.tab.TabText;
+import vocalis.workbench.Exchange;
+import vocalis.workbench.Log;
+import vocalis.workbench.PieceFiles;
+
+/** Takes riffs away and brings them in: export, import, the clipboard, files dropped. */
+final class ExchangeDesk implements AutoCloseable {
+
+    private static final float PREVIEW_DPI = 110;
+
+    private final Stage stage;
+    private final WriteModel model;
+    private final SheetHost host;
+    private final Prompts prompts;
+    private final FileDesk files;
+    private final Background background = new Background("vocalis-exchange");
+
+    ExchangeDesk(Stage stage, WriteModel model, SheetHost host, Prompts prompts, FileDesk files) {
+        this.stage = stage;
+        this.model = model;
+        this.host = host;
+        this.prompts = prompts;
+        this.files = files;
+    }
+
+    private Exchange exchange() {
+        return new Exchange(model.catalogue(), model.hand());
+    }
+
+    /** What the riff can be taken away as. */
+    void export() {
+        Piece piece = model.workspace().content();
+        Exchange exchange = exchange();
+        ExportSheet.show(
+                piece,
+                exchange,
+                background,
+                ExchangeDesk::firstPage,
+                host,
+                t -> export(piece, exchange, t));
+    }
+
+    private static byte[] firstPage(byte[] pdf) {
+        try (PDDocument d = Loader.loadPDF(pdf)) {
+            BufferedImage page = new PDFRenderer(d).renderImageWithDPI(0, PREVIEW_DPI);
+            ByteArrayOutputStream png = new ByteArrayOutputStream();
+            ImageIO.write(page, "png", png);
+            return png.toByteArray();
+        } catch (IOException e) {
+            Log.failed("a preview of the page", e);
+            return new byte[0];
+        }
+    }
+
+    private void export(Piece piece, Exchange exchange, Exchange.Target target) {
+        String stem = piece.title().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
+        String name = (stem.length() > 80 ? stem.substring(0, 80) : stem) + target.ending();
+        Optional<Path> file = prompts.fileToExport(stage, name, target.words());
+        if (file.isEmpty()) {
+            return;
+        }
+        AtomicBoolean cancelled = new AtomicBoolean();
+        SheetHost.Sheet busy = target.sound() ? busy(file.get(), cancelled) : null;
+        String[] trouble = new String[1];
+        background.run(
+                "an export",
+                () -> {
+                    try {
+                        exchange.write(piece, target, file.get(), 1, cancelled::get);
+                    } catch (IOException e) {
+                        trouble[0] = cancelled.get() ? "" : reason(e);
+                    } catch (FormatException | IllegalArgumentException e) {
+                        trouble[0] = e.getMessage();
+                    }
+                },
+                () -> {
+                    if (busy != null) {
+                        busy.onClosed(() -> {});
+                        busy.close();
+                    }
+                    if (trouble[0] == null) {
+                        model.say("Exported to " + file.get().getFileName() + ".");
+                    } else if (trouble[0].isEmpty()) {
+                        model.say("The export was cancelled; nothing was written.");
+                    } else {
+                        Ask.tell(
+                                host,
+                                "Nothing was exported",
+                                file.get().getFileName()
+                                        + " was not written: "
+                                        + trouble[0]
+                                        + ". The riff is as it was.");
+                    }
+                });
+    }
+
+    private static String reason(IOException e) {
+        return e instanceof java.nio.file.FileSystemException f && f.getReason() != null
+                ? f.getReason()
+                : e instanceof java.nio.file.NoSuchFileException
+                        ? "the folder does not exist"
+                        : String.valueOf(e.getMessage());
+    }
+
+    /** Says that something takes a while; closing it cancels. */
+    private SheetHost.Sheet busy(Path file, AtomicBoolean cancelled) {
+        ProgressBar bar = new ProgressBar();
+        bar.setMaxWidth(Double.MAX_VALUE);
+        Label words = Choices.text("Rendering " + file.getFileName() + ". Esc cancels.");
+        VBox body = new VBox(14, words, bar);
+        body.getStyleClass().add("help");
+        SheetHost.Sheet sheet = host.open("Exporting", body, 480);
+        sheet.onClosed(() -> cancelled.set(true));
+        return sheet;
+    }
+
+    /** The tab of the riff on the clipboard. */
+    void copyTab() {
+        ClipboardContent content = new ClipboardContent();
+        content.putString(exchange().tab(model.workspace().content(), TabText.USUAL_WIDTH));
+        Clipboard.getSystemClipboard().setContent(content);
+        model.say("The riff is on the clipboard as tab.");
+    }
+
+    /** Takes a tab from the clipboard apart. */
+    void pasteTab() {
+        String text = Clipboard.getSystemClipboard().getString();
+        if (text == null || text.isBlank()) {
+            model.say("The clipboard holds no text.");
+            return;
+        }
+        unpick(
+                "The clipboard holds no tab that can be read",
+                () -> Exchange.read(text.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+    }
+
+    void importFile() {
+        prompts.fileToImport(stage).ifPresent(this::importFile);
+    }
+
+    /** Reads a file: a riff is opened, what others wrote is taken apart. */
+    void importFile(Path file) {
+        if (file.getFileName().toString().endsWith(PieceFiles.ENDING)) {
+            files.leave(() -> files.open(file));
+            return;
+        }
+        unpick("This was not imported", () -> Exchange.read(file));
+    }
+
+    /** Reads something of another program. */
+    private interface Source {
+        Imported read() throws FormatException, PieceFiles.PieceFileException;
+    }
+
+    private void unpick(String failed, Source source) {
+        Imported[] read = new Imported[1];
+        String[] trouble = new String[1];
+        background.run(
+                "an import",
+                () -> {
+                    try {
+                        read[0] = source.read();
+                    } catch (FormatException | PieceFiles.PieceFileException e) {
+                        trouble[0] = e.getMessage();
+                    }
+                },
+                () -> {
+                    if (trouble[0] != null) {
+                        String said =
+                                Character.toUpperCase(trouble[0].charAt(0))
+                                        + trouble[0].substring(1);
+                        Ask.tell(host, failed, said + ". The open riff is as it was.");
+                    } else if (read[0] != null) {
+                        UnpickSheet.show(
+                                model,
+                                exchange(),
+                                read[0],
+                                host,
+                                u ->
+                                        files.take(
+                                                Exchange.piece(
+                                                        read[0], u, UUID.randomUUID().toString())));
+                    }
+                });
+    }
+
+    /** Files may be dropped on the window. */
+    void accept(Scene scene) {
+        scene.setOnDragOver(
+                e -> {
+                    if (e.getGestureSource() == null
+                            && (e.getDragboard().hasFiles() || e.getDragboard().hasString())) {
+                        e.acceptTransferModes(TransferMode.COPY);
+                        e.consume();
+                    }
+                });
+        scene.setOnDragDropped(
+                e -> {
+                    List<java.io.File> dropped = e.getDragboard().getFiles();
+                    if (!dropped.isEmpty()) {
+                        importFile(dropped.get(0).toPath());
+                    } else if (e.getDragboard().hasString()) {
+                        String text = e.getDragboard().getString();
+                        unpick(
+                                "What was dropped is no tab that can be read",
+                                () ->
+                                        Exchange.read(
+                                                text.getBytes(
+                                                        java.nio.charset.StandardCharsets.UTF_8)));
+                    }
+                    e.setDropCompleted(true);
+                    e.consume();
+                });
+    }
+
+    @Override
+    public void close() {
+        background.close();
+    }
+}

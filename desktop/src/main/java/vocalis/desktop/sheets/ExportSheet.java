@@ -1,0 +1,235 @@
+package vocalis.desktop.sheets;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.Dragboard;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import vocalis.core.arrange.Piece;
+import vocalis.desktop.view.Background;
+import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.SheetHost;
+import vocalis.formats.FormatException;
+import vocalis.formats.tab.TabText;
+import vocalis.workbench.Exchange;
+
+/**
+ * What a riff can be taken away as: each with a preview and what it leaves out. Enter writes it, C
+ * copies the tab; the preview can be dragged to another program.
+ */
+public final class ExportSheet {
+
+    private static final double WIDTH = 1000;
+    private static final double HEIGHT = 420;
+    private static final int SHOWN_LINES = 400;
+
+    /** What a preview needs, made on a worker. */
+    private record Preview(String text, byte[] picture, List<String> losses, Optional<Path> file) {}
+
+    private final Piece piece;
+    private final Exchange exchange;
+    private final Background.Channel<Preview> previews;
+    private final Label losses = Choices.caption("");
+    private final Label text = Choices.mono("");
+    private final ImageView picture = new ImageView();
+    private final ScrollPane scroll = new ScrollPane(text);
+    private final List<Button> buttons = new ArrayList<>();
+    private Exchange.Target now = Exchange.Target.TAB;
+
+    /** What the preview shows, as a file that can be given away. */
+    private Optional<Path> file = Optional.empty();
+
+    /** Draws the first page of a PDF as PNG. */
+    public interface Pages {
+        byte[] first(byte[] pdf);
+    }
+
+    private final Pages pages;
+
+    private ExportSheet(Piece piece, Exchange exchange, Background background, Pages pages) {
+        this.piece = piece;
+        this.exchange = exchange;
+        this.pages = pages;
+        this.previews = background.channel("a preview of an export", this::show);
+    }
+
+    /**
+     * Opens it.
+     *
+     * @param then writes what was chosen; the sheet closes before
+     */
+    public static void show(
+            Piece piece,
+            Exchange exchange,
+            Background background,
+            Pages pages,
+            SheetHost host,
+            Consumer<Exchange.Target> then) {
+        new ExportSheet(piece, exchange, background, pages).open(host, then);
+    }
+
+    private void open(SheetHost host, Consumer<Exchange.Target> then) {
+        VBox list = new VBox(4);
+        list.setMinWidth(330);
+        text.setWrapText(false);
+        losses.setId("export-losses");
+        losses.setWrapText(true);
+        text.setId("export-preview");
+        picture.setPreserveRatio(true);
+        scroll.setPrefHeight(HEIGHT);
+        scroll.setFocusTraversable(false);
+        scroll.getStyleClass().add("rows");
+        scroll.setOnDragDetected(
+                e -> {
+                    drag(scroll);
+                    e.consume();
+                });
+        VBox right = new VBox(10, losses, scroll);
+        HBox.setHgrow(right, Priority.ALWAYS);
+        HBox body = new HBox(20, list, right);
+        Label head =
+                Choices.caption(
+                        "↑↓ choose, Enter writes the file, C copies the tab; the preview can be dragged away.");
+        VBox all = new VBox(12, head, body);
+        all.getStyleClass().add("help");
+        SheetHost.Sheet sheet = host.open("Export " + piece.title(), all, WIDTH);
+        for (Exchange.Target t : Exchange.Target.values()) {
+            Button b = new Button(t.words());
+            b.setId("export-" + t.name().toLowerCase(Locale.ROOT));
+            b.getStyleClass().add("quiet-button");
+            b.setMaxWidth(Double.MAX_VALUE);
+            b.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+            b.setOnAction(
+                    e -> {
+                        sheet.close();
+                        then.accept(t);
+                    });
+            b.focusedProperty()
+                    .addListener(
+                            o -> {
+                                if (b.isFocused()) {
+                                    preview(t);
+                                }
+                            });
+            b.addEventHandler(KeyEvent.KEY_PRESSED, e -> pressed(e, b));
+            list.getChildren().add(b);
+            buttons.add(b);
+        }
+        sheet.onClosed(previews::forget);
+        sheet.focus(buttons.get(Exchange.Target.TAB.ordinal()));
+    }
+
+    private void pressed(KeyEvent e, Button b) {
+        int at = buttons.indexOf(b);
+        switch (e.getCode()) {
+            case UP -> buttons.get(Math.max(0, at - 1)).requestFocus();
+            case DOWN -> buttons.get(Math.min(buttons.size() - 1, at + 1)).requestFocus();
+            case HOME -> buttons.get(0).requestFocus();
+            case END -> buttons.get(buttons.size() - 1).requestFocus();
+            case ENTER -> b.fire();
+            case C -> copy();
+            default -> {
+                return;
+            }
+        }
+        e.consume();
+    }
+
+    private void copy() {
+        ClipboardContent content = new ClipboardContent();
+        content.putString(exchange.tab(piece, TabText.USUAL_WIDTH));
+        Clipboard.getSystemClipboard().setContent(content);
+        losses.setText("The tab is on the clipboard.");
+    }
+
+    private void preview(Exchange.Target t) {
+        now = t;
+        file = Optional.empty();
+        losses.setText("…");
+        previews.request(() -> made(t));
+    }
+
+    private Preview made(Exchange.Target t) {
+        List<String> lost = exchange.losses(piece, t);
+        try {
+            Optional<Path> file = Optional.of(exchange.lent(piece, t));
+            return switch (t) {
+                case TAB, CSV -> new Preview(lines(exchange.bytes(piece, t)), null, lost, file);
+                case PDF -> new Preview("", pages.first(exchange.bytes(piece, t)), lost, file);
+                case WAV, FLAC ->
+                        new Preview(
+                                "One round of the loop and what rings on, 48 kHz stereo, 24 bits.\n"
+                                        + "Stems of each guitar, bass and kit:"
+                                        + " ./vocalis render --stems",
+                                null,
+                                lost,
+                                file);
+                default ->
+                        new Preview(
+                                exchange.bytes(piece, t).length / 1024
+                                        + " kB. What it holds, as tab:\n\n"
+                                        + exchange.tab(piece, 90),
+                                null,
+                                lost,
+                                file);
+            };
+        } catch (FormatException | IOException e) {
+            return new Preview(String.valueOf(e.getMessage()), null, lost, Optional.empty());
+        }
+    }
+
+    private static String lines(byte[] bytes) {
+        String all = new String(bytes, StandardCharsets.UTF_8);
+        return all.lines().limit(SHOWN_LINES).collect(Collectors.joining("\n"));
+    }
+
+    private void show(Preview p) {
+        file = p.file();
+        losses.setText(
+                p.losses().isEmpty()
+                        ? "Nothing is lost."
+                        : "It leaves out " + String.join("; ", p.losses()) + ".");
+        text.setText(p.text());
+        Node shown = text;
+        if (p.picture() != null && p.picture().length > 0) {
+            picture.setImage(new Image(new ByteArrayInputStream(p.picture())));
+            picture.setFitWidth(scroll.getWidth() - 24);
+            shown = picture;
+        }
+        scroll.setContent(shown);
+        scroll.setVvalue(0);
+    }
+
+    /** Gives the file, and the tab as text, to where it is dropped. */
+    private void drag(Node from) {
+        if (file.isEmpty()) {
+            return;
+        }
+        ClipboardContent content = new ClipboardContent();
+        if (now == Exchange.Target.TAB) {
+            content.putString(text.getText());
+        }
+        content.putFiles(List.of(file.get().toFile()));
+        Dragboard board = from.startDragAndDrop(TransferMode.COPY);
+        board.setContent(content);
+    }
+}

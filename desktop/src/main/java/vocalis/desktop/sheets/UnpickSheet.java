@@ -1,0 +1,270 @@
+package vocalis.desktop.sheets;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Ground;
+import vocalis.core.theory.Key;
+import vocalis.core.unpick.Unpicked;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Background;
+import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.SheetHost;
+import vocalis.formats.FormatException;
+import vocalis.formats.sheet.Imported;
+import vocalis.formats.tab.TabText;
+import vocalis.workbench.Exchange;
+import vocalis.workbench.UnpickWords;
+
+/**
+ * What was imported beside what was understood of it: the literal tab, and the chords with how sure
+ * each is. The player corrects key and roots, hears it, and takes it.
+ */
+public final class UnpickSheet {
+
+    private static final double WIDTH = 1080;
+    private static final double HEIGHT = 400;
+    private static final int TAB_COLUMNS = 64;
+
+    private final WriteModel model;
+    private final Exchange exchange;
+    private final Imported imported;
+    private final Background.Channel<Object> answers;
+    private final Label said = Choices.text("");
+    private final GridPane rows = Choices.grid();
+    private final TextField key = new TextField();
+    private final Button take = new Button("Work on it  ⏎");
+    private final Map<Long, Integer> roots = new HashMap<>();
+    private Ground ground;
+    private Unpicked unpicked;
+    private boolean held;
+    private int focused;
+
+    private UnpickSheet(WriteModel model, Exchange exchange, Imported imported) {
+        this.model = model;
+        this.exchange = exchange;
+        this.imported = imported;
+        this.ground = Exchange.ground(imported);
+        this.answers = model.background().channel("taking a score apart", this::show);
+    }
+
+    /**
+     * Opens it.
+     *
+     * @param then takes what was understood; the sheet closes before
+     */
+    public static void show(
+            WriteModel model,
+            Exchange exchange,
+            Imported imported,
+            SheetHost host,
+            Consumer<Unpicked> then) {
+        new UnpickSheet(model, exchange, imported).open(host, then);
+    }
+
+    private void open(SheetHost host, Consumer<Unpicked> then) {
+        String tab = new TabText(TAB_COLUMNS).text(imported.sheet());
+        int from = tab.indexOf("\nguitar:");
+        Label literal = Choices.mono(from < 0 ? tab : tab.substring(from + 1));
+        literal.setId("unpick-tab");
+        literal.setWrapText(false);
+        ScrollPane left = scroll(literal);
+        ScrollPane right = scroll(rows);
+        right.setFitToWidth(true);
+        HBox both = new HBox(20, left, right);
+        HBox.setHgrow(left, Priority.ALWAYS);
+        HBox.setHgrow(right, Priority.ALWAYS);
+        rows.setVgap(4);
+        key.setText(ground.key().symbol());
+        key.setId("unpick-key");
+        key.setPrefWidth(190);
+        key.setAccessibleText("Key of what was imported");
+        key.setOnAction(e -> otherKey());
+        take.setId("unpick-take");
+        take.getStyleClass().add("use-button");
+        take.setDisable(true);
+        said.setId("unpick-said");
+        said.setWrapText(true);
+        HBox foot = new HBox(12, take, Choices.caption("key"), key);
+        foot.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        VBox body = new VBox(12);
+        body.getStyleClass().add("help");
+        body.getChildren()
+                .addAll(
+                        Choices.caption(
+                                "The tab as it was read, and what it is made of. ↑↓ walk the chords, ←→ give"
+                                        + " one another root, hold H to hear it, Enter works on it."),
+                        said,
+                        both,
+                        foot);
+        if (!imported.remarks().isEmpty()) {
+            Label remarks = Choices.caption(String.join(" ", imported.remarks()));
+            remarks.setWrapText(true);
+            remarks.setId("unpick-remarks");
+            body.getChildren().add(2, remarks);
+        }
+        SheetHost.Sheet sheet = host.open("Unpick " + imported.sheet().title(), body, WIDTH);
+        take.setOnAction(
+                e -> {
+                    Unpicked u = unpicked;
+                    sheet.close();
+                    then.accept(u);
+                });
+        body.addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
+        body.addEventHandler(
+                KeyEvent.KEY_RELEASED,
+                e -> {
+                    if (e.getCode() == KeyCode.H) {
+                        letGo();
+                    }
+                });
+        sheet.onClosed(
+                () -> {
+                    letGo();
+                    answers.forget();
+                });
+        sheet.focus(take);
+        ask();
+    }
+
+    private static ScrollPane scroll(javafx.scene.Node content) {
+        ScrollPane scroll = new ScrollPane(content);
+        scroll.setPrefHeight(HEIGHT);
+        scroll.setPrefWidth(WIDTH / 2);
+        scroll.setFocusTraversable(false);
+        scroll.getStyleClass().add("rows");
+        return scroll;
+    }
+
+    private void pressed(KeyEvent e) {
+        if (e.getCode() == KeyCode.H && !(e.getTarget() instanceof TextField)) {
+            if (!held && unpicked != null) {
+                held = true;
+                model.hearing().preview(unpicked.riff());
+            }
+            e.consume();
+        }
+    }
+
+    private void letGo() {
+        if (held) {
+            held = false;
+            model.hearing().endPreview();
+        }
+    }
+
+    private void ask() {
+        Ground g = ground;
+        Map<Long, Integer> known = Map.copyOf(roots);
+        said.setText("Taking it apart …");
+        answers.request(
+                () -> {
+                    try {
+                        return exchange.unpick(imported, g, known);
+                    } catch (FormatException e) {
+                        return e;
+                    }
+                });
+    }
+
+    private void otherKey() {
+        try {
+            ground = ground.withKey(Key.parse(key.getText()));
+            ask();
+        } catch (IllegalArgumentException e) {
+            said.setText(e.getMessage());
+        }
+    }
+
+    private void show(Object answer) {
+        if (answer instanceof FormatException e) {
+            said.setText(e.getMessage());
+            return;
+        }
+        boolean first = unpicked == null;
+        unpicked = (Unpicked) answer;
+        take.setDisable(false);
+        String whole = UnpickWords.whole(unpicked);
+        said.setText(Character.toUpperCase(whole.charAt(0)) + whole.substring(1) + ".");
+        boolean among = rows.getChildren().stream().anyMatch(javafx.scene.Node::isFocused);
+        rows.getChildren().clear();
+        List<Button> buttons = new ArrayList<>();
+        for (int i = 0; i < unpicked.chords().size(); i++) {
+            Derived.Chord c = unpicked.derived().chords().get(i);
+            String name = unpicked.derived().score().harmonies().get(i).symbol();
+            int bar = unpicked.riff().meters().place(c.start()).bar();
+            String root = unpicked.riff().ground().key().spell(c.root()).symbol();
+            String on = name.startsWith(root) ? "" : " on " + root;
+            Button b = new Button("bar " + bar + "  " + name + on);
+            b.getStyleClass().add("quiet-button");
+            b.setId("unpick-chord-" + i);
+            int index = i;
+            b.focusedProperty().addListener(o -> focused = b.isFocused() ? index : focused);
+            b.addEventHandler(KeyEvent.KEY_PRESSED, e -> walk(e, index, buttons));
+            b.setOnAction(e -> take.fire());
+            Label shape = Choices.mono(c.candidate().voicing().shape().text());
+            Unpicked.Sure how = unpicked.chords().get(i).sure();
+            Label sure = Choices.caption(UnpickWords.of(how));
+            sure.setWrapText(true);
+            rows.addRow(i, b, shape, sure);
+            buttons.add(b);
+        }
+        if (unpicked.lines() > 0) {
+            Label lines =
+                    Choices.caption(
+                            unpicked.lines()
+                                    + " notes stay lines, note for note, by their degree.");
+            rows.add(lines, 0, unpicked.chords().size(), 3, 1);
+        }
+        if (among && !buttons.isEmpty()) {
+            buttons.get(Math.min(focused, buttons.size() - 1)).requestFocus();
+        } else if (!buttons.isEmpty() && first) {
+            buttons.get(0).requestFocus();
+        }
+    }
+
+    private void walk(KeyEvent e, int index, List<Button> buttons) {
+        switch (e.getCode()) {
+            case UP -> buttons.get(Math.max(0, index - 1)).requestFocus();
+            case DOWN -> buttons.get(Math.min(buttons.size() - 1, index + 1)).requestFocus();
+            case LEFT -> otherRoot(index, -1);
+            case RIGHT -> otherRoot(index, 1);
+            case ENTER -> take.fire();
+            default -> {
+                return;
+            }
+        }
+        e.consume();
+    }
+
+    /** Another of the chord's own notes as its root, from the lowest up and round. */
+    private void otherRoot(int index, int by) {
+        Derived.Chord c = unpicked.derived().chords().get(index);
+        List<Integer> notes =
+                c.candidate().voicing().midi().stream()
+                        .map(m -> m % 12)
+                        .distinct()
+                        .collect(Collectors.toList());
+        if (!notes.contains(c.root())) {
+            notes.add(c.root());
+        }
+        int at = notes.indexOf(c.root());
+        roots.put(c.start(), notes.get(Math.floorMod(at + by, notes.size())));
+        focused = index;
+        ask();
+    }
+}
