@@ -36,6 +36,9 @@ public final class PieceFiles {
         }
     }
 
+    /** Somebody else wrote meanwhile. */
+    private static final class Overtaken extends IOException {}
+
     /**
      * A piece with the file that it came from.
      *
@@ -95,14 +98,18 @@ public final class PieceFiles {
             throws PieceFileException, ChangedOnDisk {
         try {
             byte[] bytes = PieceCodec.write(piece, extras);
-            if (known != null && Files.isRegularFile(file)) {
-                String now = stamp(Files.readAllBytes(file));
-                if (!now.equals(known)) {
-                    throw new ChangedOnDisk(file);
-                }
-            }
-            SafeFiles.write(file, bytes);
+            SafeFiles.write(
+                    file,
+                    out -> out.write(bytes),
+                    () -> {
+                        boolean there = known != null && Files.isRegularFile(file);
+                        if (there && !stamp(Files.readAllBytes(file)).equals(known)) {
+                            throw new Overtaken();
+                        }
+                    });
             return stamp(bytes);
+        } catch (Overtaken e) {
+            throw new ChangedOnDisk(file);
         } catch (IOException | FormatException e) {
             String why = e instanceof IOException io ? reason(io) : e.getMessage();
             throw new PieceFileException(

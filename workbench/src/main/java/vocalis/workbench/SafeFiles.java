@@ -5,6 +5,7 @@ import java.io.OutputStream;
 import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
 import java.nio.channels.OverlappingFileLockException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.FileSystemException;
@@ -38,9 +39,30 @@ public final class SafeFiles {
         write(file, out -> out.write(bytes));
     }
 
+    /** Asked while nobody else can write the file; what it throws leaves the file as it is. */
+    @FunctionalInterface
+    public interface Guard {
+        void check() throws IOException;
+    }
+
     /** Replaces a file's content by what is written as it comes. */
     public static void write(Path file, Content content) throws IOException {
+        write(file, content, () -> {});
+    }
+
+    /** The same if a guard agrees; other windows wait meanwhile. */
+    public static void write(Path file, Content content, Guard guard) throws IOException {
         Path target = Files.isSymbolicLink(file) ? linked(file) : file.toAbsolutePath();
+        FileChannel held = lock(target);
+        try {
+            guard.check();
+            replace(target, content);
+        } finally {
+            held.close();
+        }
+    }
+
+    private static void replace(Path target, Content content) throws IOException {
         check(target);
         if (names(target) > 1) {
             inPlace(target, content);
@@ -51,7 +73,6 @@ public final class SafeFiles {
         Thread sweep = new Thread(() -> deleteQuietly(temp));
         Runtime.getRuntime().addShutdownHook(sweep);
         try (FileChannel channel = openTemp(temp)) {
-            lock(channel, file);
             channel.truncate(0);
             fill(channel, content);
             keepRights(target, temp);
@@ -119,16 +140,46 @@ public final class SafeFiles {
         return FileChannel.open(temp, StandardOpenOption.WRITE, StandardOpenOption.CREATE);
     }
 
-    private static void lock(FileChannel channel, Path file) throws IOException {
-        try {
-            if (channel.tryLock() != null) {
-                return;
+    private static final long WAIT_MS = 2000;
+
+    /**
+     * Holds a file against other windows: by a lock elsewhere, for the file itself is replaced and
+     * what is locked of it would be the old one. Given back when the channel is closed.
+     */
+    private static FileChannel lock(Path target) throws IOException {
+        Path folder =
+                Path.of(
+                        System.getProperty("java.io.tmpdir"),
+                        "vocalis-" + System.getProperty("user.name"));
+        Files.createDirectories(folder);
+        String name = PieceFiles.stamp(target.toString().getBytes(StandardCharsets.UTF_8));
+        Path file = folder.resolve(name.substring(0, 32) + ".lock");
+        FileChannel channel =
+                FileChannel.open(file, StandardOpenOption.WRITE, StandardOpenOption.CREATE);
+        long end = System.nanoTime() + WAIT_MS * 1_000_000;
+        while (true) {
+            try {
+                if (channel.tryLock() != null) {
+                    return channel;
+                }
+            } catch (OverlappingFileLockException e) {
+                // Another thread of this program has it: waited for like another window.
             }
-        } catch (OverlappingFileLockException e) {
-            // Said below: another thread of this program has it.
+            if (System.nanoTime() > end) {
+                channel.close();
+                throw new FileSystemException(
+                        target.toString(),
+                        null,
+                        "another window is writing it just now; try again");
+            }
+            try {
+                Thread.sleep(3);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                channel.close();
+                throw new FileSystemException(target.toString(), null, "the program is ending");
+            }
         }
-        throw new FileSystemException(
-                file.toString(), null, "another window is writing it just now; try again");
     }
 
     private static void fill(FileChannel channel, Content content) throws IOException {

@@ -21,6 +21,7 @@ import vocalis.core.voicing.Family;
  * @param parts the guitars, at least one
  * @param sections in the order they are played, at least one
  * @param mix who plays along, and how the guitars are turned
+ * @param standing what the player thinks of it, and how far it is
  */
 public record Piece(
         String id,
@@ -30,7 +31,21 @@ public record Piece(
         List<PieceRiff> riffs,
         List<Part> parts,
         List<Section> sections,
-        Mix mix) {
+        Mix mix,
+        Standing standing) {
+
+    /** Not judged yet. */
+    public Piece(
+            String id,
+            String title,
+            String about,
+            List<String> tags,
+            List<PieceRiff> riffs,
+            List<Part> parts,
+            List<Section> sections,
+            Mix mix) {
+        this(id, title, about, tags, riffs, parts, sections, mix, Standing.NONE);
+    }
 
     /** Most riffs, sections and tags of a piece. */
     public static final int MOST = 200;
@@ -43,6 +58,7 @@ public record Piece(
         Texts.title(title);
         Texts.about(about);
         Objects.requireNonNull(mix, "mix");
+        Objects.requireNonNull(standing, "standing");
         tags = List.copyOf(tags);
         riffs = List.copyOf(riffs);
         parts = List.copyOf(parts);
@@ -133,25 +149,35 @@ public record Piece(
     /** With every riff and every version of it changed. */
     public Piece everyRiff(UnaryOperator<Riff> change) {
         List<PieceRiff> changed = riffs.stream().map(r -> r.every(change)).toList();
-        return new Piece(id, title, about, tags, changed, parts, sections, mix);
+        return new Piece(id, title, about, tags, changed, parts, sections, mix, standing);
     }
 
     private Piece withFirst(PieceRiff first) {
         List<PieceRiff> changed = new ArrayList<>(riffs);
         changed.set(0, first);
-        return new Piece(id, title, about, tags, changed, parts, sections, mix);
+        return new Piece(id, title, about, tags, changed, parts, sections, mix, standing);
     }
 
     public Piece titled(String other) {
-        return new Piece(id, other, about, tags, riffs, parts, sections, mix);
+        return new Piece(id, other, about, tags, riffs, parts, sections, mix, standing);
     }
 
     public Piece noted(String other) {
-        return new Piece(id, title, other, tags, riffs, parts, sections, mix);
+        return new Piece(id, title, other, tags, riffs, parts, sections, mix, standing);
+    }
+
+    /** With other words to find it by. */
+    public Piece tagged(List<String> others) {
+        return new Piece(id, title, about, others, riffs, parts, sections, mix, standing);
+    }
+
+    /** Judged otherwise. */
+    public Piece standing(Standing other) {
+        return new Piece(id, title, about, tags, riffs, parts, sections, mix, other);
     }
 
     public Piece mixed(Mix other) {
-        return new Piece(id, title, about, tags, riffs, parts, sections, other);
+        return new Piece(id, title, about, tags, riffs, parts, sections, other, standing);
     }
 
     /** With the second guitar voicing the roots in a family of its own, or as the riff stands. */
@@ -162,7 +188,7 @@ public record Piece(
         }
         changed.set(1, changed.get(1).voicedIn(family));
         List<PieceRiff> shared = riffs.stream().map(r -> r.withSecond(Optional.empty())).toList();
-        return new Piece(id, title, about, tags, shared, changed, sections, mix);
+        return new Piece(id, title, about, tags, shared, changed, sections, mix, standing);
     }
 
     /** What the second guitar plays of the riff that is worked on, were it to play. */
@@ -178,11 +204,11 @@ public record Piece(
         Piece free = secondVoicedIn(Optional.empty());
         List<PieceRiff> changed = new ArrayList<>(riffs);
         changed.set(0, riffs.get(0).withSecond(Optional.of(own)));
-        return new Piece(id, title, about, tags, changed, free.parts(), sections, mix);
+        return new Piece(id, title, about, tags, changed, free.parts(), sections, mix, standing);
     }
 
     /** The same piece under another id: a copy. */
     public Piece as(String otherId) {
-        return new Piece(otherId, title, about, tags, riffs, parts, sections, mix);
+        return new Piece(otherId, title, about, tags, riffs, parts, sections, mix, standing);
     }
 }

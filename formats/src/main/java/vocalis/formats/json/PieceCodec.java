@@ -11,6 +11,7 @@ import vocalis.core.arrange.Part;
 import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.PieceRiff;
 import vocalis.core.arrange.Section;
+import vocalis.core.arrange.Standing;
 import vocalis.core.arrange.Version;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Riff;
@@ -82,6 +83,11 @@ public final class PieceCodec {
                     .put("times", s.times());
         }
         top.set("mix", MixCodec.write(piece.mix()));
+        if (!piece.standing().equals(Standing.NONE)) {
+            top.putObject("standing")
+                    .put("rating", piece.standing().rating())
+                    .put("status", Json.id(piece.standing().status()));
+        }
         extras.into(top);
         return Json.bytes(top, "riff");
     }
@@ -135,6 +141,14 @@ public final class PieceCodec {
                                             s.get("times").integer(1, 99))));
         }
         Mix mix = MixCodec.read(top.get("mix"));
+        Standing standing =
+                top.has("standing")
+                        ? new Standing(
+                                top.get("standing").get("rating").integer(0, 5),
+                                Json.one(
+                                        top.get("standing").get("status"),
+                                        Standing.Status.values()))
+                        : Standing.NONE;
         return top.build(
                 () ->
                         new Piece(
@@ -145,7 +159,8 @@ public final class PieceCodec {
                                 riffs,
                                 parts,
                                 sections,
-                                mix));
+                                mix,
+                                standing));
     }
 
     private static PieceRiff pieceRiff(Field r) throws FormatException {

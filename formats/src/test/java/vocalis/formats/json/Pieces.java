@@ -12,6 +12,7 @@ import vocalis.core.arrange.Part;
 import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.PieceRiff;
 import vocalis.core.arrange.Section;
+import vocalis.core.arrange.Standing;
 import vocalis.core.arrange.Version;
 import vocalis.core.instrument.Gauge;
 import vocalis.core.instrument.Instrument;
@@ -82,7 +83,8 @@ final class Pieces {
                 List.of(
                         new Section("s-1", "verse", "riff-1", 2),
                         new Section("s-2", "end", "riff-2", 1)),
-                mix);
+                mix,
+                new Standing(4, Standing.Status.DONE));
     }
 
     private static Riff second(Riff riff) {
