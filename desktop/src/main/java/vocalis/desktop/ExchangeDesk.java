@@ -30,6 +30,7 @@ import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.formats.FormatException;
+import vocalis.formats.json.Extras;
 import vocalis.formats.sheet.Imported;
 import vocalis.formats.tab.TabText;
 import vocalis.workbench.Exchange;
@@ -210,9 +211,10 @@ final class ExchangeDesk implements AutoCloseable {
                                 read[0],
                                 host,
                                 u ->
-                                        files.take(
+                                        files.takeUnsaved(
                                                 Exchange.piece(
-                                                        read[0], u, UUID.randomUUID().toString())));
+                                                        read[0], u, UUID.randomUUID().toString()),
+                                                Extras.NONE));
                     }
                 });
     }

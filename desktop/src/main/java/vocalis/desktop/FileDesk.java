@@ -9,6 +9,8 @@ import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.SheetHost;
+import vocalis.formats.json.Extras;
+import vocalis.workbench.Backups;
 import vocalis.workbench.Demo;
 import vocalis.workbench.PieceFiles;
 import vocalis.workbench.Resting;
@@ -28,12 +30,20 @@ final class FileDesk implements AutoCloseable {
     private final Prompts prompts;
     private final Runnable begin;
     private final Saver saver = new Saver(Background.HOME);
+    private final Backups backups;
     private int saves;
 
     /**
      * @param begin puts the caret to the beginning of a document just opened
      */
-    FileDesk(Stage stage, WriteModel model, SheetHost host, Prompts prompts, Runnable begin) {
+    FileDesk(
+            Stage stage,
+            WriteModel model,
+            SheetHost host,
+            Prompts prompts,
+            Backups backups,
+            Runnable begin) {
+        this.backups = backups;
         this.stage = stage;
         this.model = model;
         this.workspace = model.workspace();
@@ -51,6 +61,16 @@ final class FileDesk implements AutoCloseable {
         take(Demo.blank());
     }
 
+    /** Takes a piece that would be lost if it were not saved, once the open one may be left. */
+    void takeUnsaved(Piece piece, Extras extras) {
+        leave(
+                () -> {
+                    model.player().stop();
+                    workspace.openUnsaved(piece, extras);
+                    begin.run();
+                });
+    }
+
     /** Takes a piece that is kept nowhere, once the open one may be left. */
     void take(Piece piece) {
         leave(
@@ -59,6 +79,33 @@ final class FileDesk implements AutoCloseable {
                     workspace.open(piece);
                     begin.run();
                 });
+    }
+
+    /** Looks, when the player comes back to the window, whether somebody else wrote the file. */
+    void look() {
+        Optional<Path> file = workspace.file();
+        Optional<String> stamp = workspace.stamp();
+        if (file.isEmpty() || stamp.isEmpty() || saving()) {
+            return;
+        }
+        long session = workspace.session();
+        boolean[] other = new boolean[1];
+        model.background()
+                .run(
+                        "looking at the file",
+                        () -> other[0] = PieceFiles.differs(file.get(), stamp.get()),
+                        () -> {
+                            boolean still =
+                                    session == workspace.session()
+                                            && workspace.stamp().equals(stamp)
+                                            && !saving();
+                            if (other[0] && still) {
+                                model.say(
+                                        file.get().getFileName()
+                                                + " was changed by somebody else; saving will ask"
+                                                + " what to do.");
+                            }
+                        });
     }
 
     void open() {
@@ -141,7 +188,10 @@ final class FileDesk implements AutoCloseable {
         saves++;
         model.say("saving …");
         saver.save(
-                () -> resting.settled(snapshot),
+                () -> {
+                    backups.before(file);
+                    return resting.settled(snapshot);
+                },
                 workspace.extras(),
                 file,
                 known,

@@ -37,6 +37,7 @@ import vocalis.desktop.view.SheetHost;
 import vocalis.desktop.write.WritePane;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
+import vocalis.workbench.Backups;
 import vocalis.workbench.Demo;
 import vocalis.workbench.Edits;
 import vocalis.workbench.Log;
@@ -94,6 +95,7 @@ final class Shell {
     private final Scene scene;
     private final FileDesk desk;
     private final ExchangeDesk exchange;
+    private final Keeping keeping;
     private final Label title = new Label();
     private final Label state = new Label();
     private final MenuBar menuBar = new MenuBar();
@@ -116,7 +118,15 @@ final class Shell {
         BorderPane root = new BorderPane(write);
         root.getStyleClass().add("shell");
         host = new SheetHost(root);
-        desk = new FileDesk(stage, model, host, prompts, this::begin);
+        desk =
+                new FileDesk(
+                        stage,
+                        model,
+                        host,
+                        prompts,
+                        new Backups(prepared.places().data()),
+                        this::begin);
+        keeping = new Keeping(model, host, desk, prepared.places());
         exchange = new ExchangeDesk(stage, model, host, prompts, desk);
         addCommands();
         root.setTop(header());
@@ -133,6 +143,7 @@ final class Shell {
         exchange.accept(scene);
         told = Log.tell(text -> Background.HOME.execute(() -> model.say(text)));
         workspace.onChange(this::refresh);
+        workspace.onChange(keeping::changed);
         refresh();
         stage.setScene(scene);
         place();
@@ -156,7 +167,9 @@ final class Shell {
         stage.focusedProperty()
                 .addListener(
                         o -> {
-                            if (!stage.isFocused()) {
+                            if (stage.isFocused()) {
+                                desk.look();
+                            } else {
                                 keyboard.windowLeft();
                             }
                         });
@@ -182,6 +195,7 @@ final class Shell {
                                                                 Player.BUFFER)));
         write.volume(preferences.number("sound.volumeDb", -36, 6, -12));
         model.begin();
+        keeping.offerLeft();
     }
 
     /**
@@ -215,6 +229,13 @@ final class Shell {
         commands.add("new", "new riff").keys("ctrl N").does(desk::newRiff);
         commands.add("export", "export…").keys("ctrl E").does(exchange::export);
         commands.add("import", "import…").keys("ctrl I").does(exchange::importFile);
+        commands.add("logbook", "logbook: all riffs and ideas")
+                .keys("ctrl shift O")
+                .does(keeping::logbook);
+        commands.add("catch", "catch this as an idea in the logbook")
+                .keys("ctrl J")
+                .inSheets()
+                .does(keeping::catchIdea);
         commands.add("copy-tab", "copy the riff as tab")
                 .keys("ctrl shift C")
                 .does(exchange::copyTab);
@@ -281,7 +302,7 @@ final class Shell {
     }
 
     private void fillMenus() {
-        Menu file = menu("_File", "new", "open");
+        Menu file = menu("_File", "new", "open", "logbook", "catch");
         file.getItems().addAll(demoMenu(), new SeparatorMenuItem());
         add(file, "save", "save-as", "rename");
         file.getItems().add(new SeparatorMenuItem());
@@ -457,6 +478,10 @@ final class Shell {
         return host;
     }
 
+    Keeping keeping() {
+        return keeping;
+    }
+
     ExchangeDesk exchange() {
         return exchange;
     }
@@ -514,6 +539,7 @@ final class Shell {
         model.close();
         exchange.close();
         desk.close();
+        keeping.close();
         background.close();
         player.close();
         told.close();

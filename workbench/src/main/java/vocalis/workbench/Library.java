@@ -118,6 +118,33 @@ public final class Library {
         }
     }
 
+    /** When riffs were last heard or opened, in ms since 1970, by id. */
+    public Map<String, Long> played() {
+        Path file = index.resolveSibling("library-played.json");
+        try {
+            return Files.exists(file)
+                    ? MAPPER.readValue(
+                            Files.readAllBytes(file), new TypeReference<Map<String, Long>>() {})
+                    : Map.of();
+        } catch (IOException e) {
+            Log.note("when riffs were played is not known: " + e.getMessage());
+            return Map.of();
+        }
+    }
+
+    /** Remembers that a riff was heard. */
+    public void played(String id, long at) {
+        Map<String, Long> all = new HashMap<>(played());
+        all.put(id, at);
+        try {
+            Files.createDirectories(index.getParent());
+            SafeFiles.write(
+                    index.resolveSibling("library-played.json"), MAPPER.writeValueAsBytes(all));
+        } catch (IOException e) {
+            Log.note("when a riff was played is not remembered: " + e.getMessage());
+        }
+    }
+
     public Path file(LibraryEntry e) {
         return folder.resolve(e.file());
     }

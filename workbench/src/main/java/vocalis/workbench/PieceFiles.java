@@ -78,6 +78,15 @@ public final class PieceFiles {
         }
     }
 
+    /** Whether a file is there and holds something else than when it had a stamp. */
+    public static boolean differs(Path file, String stamp) {
+        try {
+            return Files.isRegularFile(file) && !stamp(Files.readAllBytes(file)).equals(stamp);
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
     /** A piece of bytes that came from elsewhere than a file. */
     public static Piece parse(byte[] bytes, String from) throws PieceFileException {
         try {

@@ -77,6 +77,13 @@ public final class Workspace {
         open(piece, Extras.NONE, null, null);
     }
 
+    /** Takes another document that is kept nowhere and would be lost: it counts as changed. */
+    public void openUnsaved(Piece piece, Extras unknown) {
+        open(piece, unknown, null, null);
+        saved = null;
+        tell(listeners);
+    }
+
     /** Takes a document from its file; history starts anew. */
     public void open(PieceFiles.Opened opened) {
         open(opened.piece(), opened.extras(), opened.file(), opened.stamp());

@@ -28,8 +28,21 @@ final class PickSheet {
      * @param hear begins to sound it
      * @param take takes it; the sheet closes before
      * @param drop takes it away; null where it cannot be
+     * @param compare shows it beside what there is; null where it cannot be
      */
-    record Row(String name, String what, Runnable hear, Runnable take, Runnable drop) {}
+    record Row(
+            String name,
+            String what,
+            Runnable hear,
+            Runnable take,
+            Runnable drop,
+            Runnable compare) {
+
+        /** Not to be compared. */
+        Row(String name, String what, Runnable hear, Runnable take, Runnable drop) {
+            this(name, what, hear, take, drop, null);
+        }
+    }
 
     private final List<Button> buttons = new ArrayList<>();
     private final Runnable endHearing;
@@ -120,6 +133,11 @@ final class PickSheet {
                 if (r.drop() != null) {
                     sheet.close();
                     r.drop().run();
+                }
+            }
+            case C -> {
+                if (r.compare() != null) {
+                    r.compare().run();
                 }
             }
             default -> {

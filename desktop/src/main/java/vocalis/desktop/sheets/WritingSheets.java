@@ -156,7 +156,8 @@ public final class WritingSheets {
                             () -> {
                                 model.apply(Edits.dropVersion(v.id()));
                                 model.say("Forgot " + v.name() + "; undo brings it back.");
-                            }));
+                            },
+                            () -> VersionSheet.show(model, host, v)));
         }
         int n = 0;
         Riff now = model.now();
@@ -170,7 +171,7 @@ public final class WritingSheets {
         PickSheet.show(
                 host,
                 "Versions and endings",
-                "↑↓ choose, hold H to hear, Enter works on it, Delete forgets a version. F8 keeps the"
+                "↑↓ choose, hold H to hear, Enter works on it, C compares, Delete forgets a version. F8 keeps the"
                         + " riff as it stands.",
                 "Nothing is kept yet: F8 keeps the riff as it stands.",
                 rows,

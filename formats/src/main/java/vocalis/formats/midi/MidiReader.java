@@ -31,6 +31,7 @@ import vocalis.core.riff.Limits;
 import vocalis.core.riff.Tone;
 import vocalis.core.score.Harmony;
 import vocalis.core.score.Score;
+import vocalis.core.score.Technique;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
 import vocalis.core.unpick.Placer;
@@ -46,6 +47,12 @@ final class MidiReader {
     private static final int DRUMS = 9;
     private static final int MOST_NOTES = 4 * Limits.MOST_STRUCK;
 
+    /** Controller that sets the wheel's range, after its parameter was chosen. */
+    private static final int RANGE = 6;
+
+    private static final int LEAST_BEND = 25;
+    private static final int MOST_BEND = 400;
+
     /** More places within a beat than this is a hand, not a score. */
     private static final int WRITTEN_PLACES = 24;
 
@@ -54,6 +61,12 @@ final class MidiReader {
 
     /** A note as it sounds. */
     private record Heard(int channel, int midi, long at, long end, int velocity) {}
+
+    /** Where a channel's wheel stands from a tick on, in cents at the usual range. */
+    private final Map<Integer, TreeMap<Long, Integer>> wheels = new HashMap<>();
+
+    /** Semitones that a channel's wheel goes; two unless the file says otherwise. */
+    private final Map<Integer, Integer> ranges = new HashMap<>();
 
     private final Sequence sequence;
     private final Set<String> remarks = new LinkedHashSet<>();
@@ -180,9 +193,14 @@ final class MidiReader {
     private void note(
             MidiEvent e, ShortMessage s, Map<Integer, MidiEvent> open, List<Heard> notes) {
         int command = s.getCommand();
-        if (command == ShortMessage.PITCH_BEND && (s.getData2() << 7 | s.getData1()) != 8192) {
-            remarks.add(
-                    "Bends were left out: MIDI does not tell them from other ways of the pitch.");
+        if (command == ShortMessage.PITCH_BEND) {
+            int value = (s.getData2() << 7 | s.getData1()) - 8192;
+            int range = ranges.getOrDefault(s.getChannel(), 2);
+            int cents = (int) Math.round(value * 100.0 * range / 8192);
+            wheels.computeIfAbsent(s.getChannel(), c -> new TreeMap<>())
+                    .put(ticks(e.getTick()), cents);
+        } else if (command == ShortMessage.CONTROL_CHANGE && s.getData1() == RANGE) {
+            ranges.put(s.getChannel(), Math.max(1, Math.min(24, s.getData2())));
         }
         if (command != ShortMessage.NOTE_ON && command != ShortMessage.NOTE_OFF) {
             return;
@@ -312,6 +330,9 @@ final class MidiReader {
         try {
             if (open.isEmpty()) {
                 fingered = false;
+                if (!wheels.isEmpty()) {
+                    remarks.add("Bends were left out: the file does not say on which string.");
+                }
                 List<Played> played = new ArrayList<>();
                 for (Heard n : heard) {
                     played.add(
@@ -368,7 +389,39 @@ final class MidiReader {
             d.rings = together.get(n.at()) > 1;
             d.dynamics = MidiWriter.dynamics(n.velocity());
             d.down = NoteDraft.usuallyDown(n.at(), meters);
+            bend(d, n.channel());
             drafts.add(d);
+        }
+    }
+
+    /** A bend, and its release, where the string's own channel has them. */
+    private void bend(NoteDraft d, int channel) {
+        TreeMap<Long, Integer> wheel = wheels.getOrDefault(channel, new TreeMap<>());
+        long from = -1;
+        long top = -1;
+        long back = -1;
+        int most = 0;
+        for (Map.Entry<Long, Integer> w : wheel.subMap(d.at, true, d.end(), false).entrySet()) {
+            int cents = w.getValue();
+            if (cents > most && cents >= LEAST_BEND) {
+                from = from < 0 ? w.getKey() : from;
+                top = w.getKey();
+                most = cents;
+            } else if (top >= 0 && back < 0 && cents < most) {
+                back = w.getKey();
+            }
+        }
+        if (most == 0) {
+            return;
+        }
+        if (most > MOST_BEND) {
+            remarks.add("Bends of more than four semitones were left out.");
+            return;
+        }
+        long way = Math.max(1, top - from);
+        d.add(Technique.Kind.BEND, most, from - d.at, way);
+        if (back >= 0) {
+            d.add(Technique.Kind.RELEASE, 0, back - d.at, way);
         }
     }
 

@@ -148,6 +148,13 @@ class MidiFileTest extends SheetFormatContract {
             }
         }
         assertThat(most).isEqualTo(8192 + Math.round(8192 * 2 / 12f));
+        Score read = MidiFile.FORMAT.read(bytes).sheet().score();
+        assertThat(read.notes().get(0).techniques())
+                .anySatisfy(
+                        t -> {
+                            assertThat(t.kind()).isEqualTo(Technique.Kind.BEND);
+                            assertThat(t.to()).isBetween(199, 201);
+                        });
     }
 
     /** Type 0 of one channel, nothing said about strings: fingered here, and playable. */

@@ -1,0 +1,160 @@
+package vocalis.desktop;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.Standing;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.sheets.Ask;
+import vocalis.desktop.sheets.LogbookSheet;
+import vocalis.desktop.view.Background;
+import vocalis.desktop.view.SheetHost;
+import vocalis.formats.json.Extras;
+import vocalis.workbench.Journal;
+import vocalis.workbench.Library;
+import vocalis.workbench.Log;
+import vocalis.workbench.PieceFiles;
+import vocalis.workbench.Places;
+import vocalis.workbench.Resting;
+import vocalis.workbench.Workspace;
+
+/** Sees to it that nothing is lost: the library with its logbook, ideas caught, the journal. */
+final class Keeping implements AutoCloseable {
+
+    private static final DateTimeFormatter WHEN =
+            DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
+
+    private final WriteModel model;
+    private final Workspace workspace;
+    private final SheetHost host;
+    private final FileDesk desk;
+    private final Library library;
+    private final Background background = new Background("vocalis-library");
+    private final Optional<Journal> journal;
+
+    Keeping(WriteModel model, SheetHost host, FileDesk desk, Places places) {
+        this.model = model;
+        this.workspace = model.workspace();
+        this.host = host;
+        this.desk = desk;
+        this.library = new Library(places.data().resolve("riffs"), places.data());
+        this.journal = journal(places.data().resolve("journal"));
+    }
+
+    private static Optional<Journal> journal(Path folder) {
+        try {
+            return Optional.of(Journal.in(folder));
+        } catch (IOException e) {
+            Log.failed("keeping unsaved work (save it yourself)", e);
+            return Optional.empty();
+        }
+    }
+
+    Library library() {
+        return library;
+    }
+
+    /** Every change goes into the journal until it is saved. */
+    void changed() {
+        journal.ifPresent(
+                j -> {
+                    if (workspace.changed()) {
+                        j.keep(workspace.content(), workspace.extras(), workspace.file());
+                    } else {
+                        j.forget();
+                    }
+                });
+    }
+
+    /** Offers what a window left behind that was ended before it was saved. */
+    void offerLeft() {
+        journal.ifPresent(
+                j -> {
+                    List<Journal.Left> left = j.left();
+                    if (!left.isEmpty()) {
+                        offer(j, left, 0);
+                    }
+                });
+    }
+
+    private void offer(Journal j, List<Journal.Left> left, int index) {
+        Journal.Left l = left.get(index);
+        String where =
+                l.file()
+                        .map(f -> "It was last saved in " + f.getFileName() + ".")
+                        .orElse("It was never saved.");
+        Ask.question(
+                host,
+                "Unsaved work was found",
+                "Vocalis ended before \u201c"
+                        + l.piece().title()
+                        + "\u201d was saved. "
+                        + where
+                        + " Every edit is there."
+                        + (left.size() > 1 ? " (" + (index + 1) + " of " + left.size() + ")" : ""),
+                new Ask.Answer(
+                        "recover",
+                        "Take it up again",
+                        () -> {
+                            desk.takeUnsaved(l.piece(), l.extras());
+                            j.discard(l);
+                            model.say("Taken up as it was; save it to keep it.");
+                        }),
+                new Ask.Answer(
+                        "recover-later",
+                        index + 1 < left.size() ? "The next one" : "Leave it for later",
+                        () -> {
+                            if (index + 1 < left.size()) {
+                                offer(j, left, index + 1);
+                            }
+                        }),
+                new Ask.Answer("recover-drop", "Let it go", () -> j.discard(l)));
+    }
+
+    void logbook() {
+        LogbookSheet.show(model, library, background, host, f -> desk.leave(() -> desk.open(f)));
+    }
+
+    /** Keeps the riff as it is as an idea of its own, and goes on. */
+    void catchIdea() {
+        Piece now = workspace.content();
+        String title = now.title() + ", " + WHEN.format(LocalDateTime.now());
+        Piece idea =
+                now.as(UUID.randomUUID().toString())
+                        .titled(title.length() > 200 ? title.substring(0, 200) : title)
+                        .standing(now.standing().at(Standing.Status.IDEA));
+        Resting resting = workspace.resting();
+        String[] said = new String[1];
+        background.run(
+                "catching an idea",
+                () -> {
+                    try {
+                        Path file = library.keep(resting.settled(idea), Extras.NONE);
+                        said[0] =
+                                "Caught as "
+                                        + file.getFileName()
+                                        + "; Ctrl Shift O shows the logbook.";
+                    } catch (PieceFiles.PieceFileException e) {
+                        said[0] = e.getMessage();
+                    }
+                },
+                () -> model.say(said[0]));
+    }
+
+    @Override
+    public void close() {
+        background.close();
+        // The window was closed on purpose: what was not saved was let go there.
+        journal.ifPresent(
+                j -> {
+                    j.forget();
+                    j.close();
+                });
+    }
+}

@@ -1,0 +1,166 @@
+package vocalis.desktop.sheets;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import vocalis.core.arrange.Version;
+import vocalis.core.revoice.Difference;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Deriver;
+import vocalis.core.theory.Key;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Background;
+import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.RiffPicture;
+import vocalis.desktop.view.SheetHost;
+import vocalis.workbench.Edits;
+import vocalis.workbench.RevoiceWords;
+
+/** A version beside the riff as it stands: both pictures above one another, and what differs. */
+final class VersionSheet {
+
+    private static final double WIDTH = 1080;
+    private static final double BAND = 170;
+    private static final int MOST_SAID = 8;
+
+    private final WriteModel model;
+    private final Version version;
+    private boolean held;
+
+    private VersionSheet(WriteModel model, Version version) {
+        this.model = model;
+        this.version = version;
+    }
+
+    static void show(WriteModel model, SheetHost host, Version version) {
+        new VersionSheet(model, version).open(host);
+    }
+
+    private void open(SheetHost host) {
+        RiffPicture now = picture("compare-now");
+        RiffPicture then = picture("compare-then");
+        Label differs = Choices.text("…");
+        differs.setId("compare-differs");
+        differs.setWrapText(true);
+        Button take = new Button("Work on " + version.name() + "  ⏎");
+        take.getStyleClass().add("use-button");
+        take.setId("compare-take");
+        VBox body =
+                new VBox(
+                        8,
+                        Choices.caption(
+                                "Hold H to hear the version; Space plays the riff as it stands."),
+                        Choices.head("As it stands"),
+                        now,
+                        Choices.head(
+                                version.name()
+                                        + (version.note().isEmpty() ? "" : " · " + version.note())),
+                        then,
+                        differs,
+                        new HBox(take));
+        body.getStyleClass().add("help");
+        SheetHost.Sheet sheet = host.open("Compare with " + version.name(), body, WIDTH);
+        take.setOnAction(
+                e -> {
+                    sheet.close();
+                    model.apply(Edits.takeVersion(version.id()));
+                    model.say("Took " + version.name() + "; undo goes back.");
+                });
+        body.addEventHandler(
+                KeyEvent.KEY_PRESSED,
+                e -> {
+                    if (e.getCode() == KeyCode.H) {
+                        if (!held) {
+                            held = true;
+                            model.hearing().preview(version.riff());
+                        }
+                        e.consume();
+                    }
+                });
+        body.addEventHandler(
+                KeyEvent.KEY_RELEASED,
+                e -> {
+                    if (e.getCode() == KeyCode.H) {
+                        letGo();
+                    }
+                });
+        sheet.onClosed(this::letGo);
+        sheet.focus(take);
+        Derived before = model.derived();
+        Background.Channel<Derived> derived =
+                model.background()
+                        .channel(
+                                "deriving a version",
+                                d -> {
+                                    int[] range = RiffPicture.range(before, d);
+                                    now.show(before, range);
+                                    then.show(d, range);
+                                    differs.setText(said(before, d));
+                                });
+        derived.request(() -> Deriver.once(version.riff(), model.hand(), model.catalogue()));
+    }
+
+    private static RiffPicture picture(String id) {
+        RiffPicture p = new RiffPicture();
+        p.setId(id);
+        p.setPrefHeight(BAND);
+        p.setMinHeight(BAND);
+        return p;
+    }
+
+    private void letGo() {
+        if (held) {
+            held = false;
+            model.hearing().endPreview();
+        }
+    }
+
+    /** What differs, chord by chord where both have the same roots. */
+    private static String said(Derived now, Derived then) {
+        Key key = then.riff().ground().key();
+        List<String> all = new ArrayList<>();
+        if (!now.riff().ground().equals(then.riff().ground())) {
+            all.add("another ground");
+        }
+        if (!now.riff().time().equals(then.riff().time())) {
+            all.add("another time");
+        }
+        if (!now.riff().pattern().equals(then.riff().pattern())) {
+            all.add("another pattern");
+        }
+        if (!now.riff().touches().equals(then.riff().touches())) {
+            all.add("other touches");
+        }
+        if (!now.riff().roots().equals(then.riff().roots())) {
+            all.add("other roots: " + vocalis.core.riff.Progression.of(then.riff()));
+        } else {
+            for (int i = 0; i < then.chords().size() && all.size() < MOST_SAID; i++) {
+                String change = RevoiceWords.of(Difference.at(now, then, i), key);
+                boolean same =
+                        now.chords()
+                                .get(i)
+                                .candidate()
+                                .voicing()
+                                .equals(then.chords().get(i).candidate().voicing());
+                if (!same) {
+                    all.add(
+                            "chord "
+                                    + (i + 1)
+                                    + " becomes "
+                                    + then.score().harmonies().get(i).symbol()
+                                    + " ("
+                                    + change
+                                    + ")");
+                }
+            }
+        }
+        return all.isEmpty()
+                ? "Nothing differs."
+                : "In the version: " + String.join("; ", all) + ".";
+    }
+}

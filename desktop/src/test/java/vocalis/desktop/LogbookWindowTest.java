@@ -1,0 +1,162 @@
+package vocalis.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.Standing;
+import vocalis.formats.json.Extras;
+import vocalis.workbench.Demo;
+import vocalis.workbench.Journal;
+import vocalis.workbench.LibraryEntry;
+
+/** The logbook by keyboard in the real window: caught, found, judged, put away, brought back. */
+@ExtendWith(ApplicationExtension.class)
+class LogbookWindowTest extends WindowDriver {
+
+    private static final String LEFT = "left behind by another window";
+
+    /** Another window left work behind before this one opens. */
+    @Start
+    void start(Stage stage) throws IOException {
+        Journal dead = Journal.in(folder.resolve("journal"));
+        dead.keep(Demo.pieces().get(3).noted(LEFT), Extras.NONE, Optional.empty());
+        dead.close();
+        open(stage);
+    }
+
+    @Override
+    Piece first() {
+        return Demo.pieces().get(0);
+    }
+
+    private boolean sheet() {
+        return fx(() -> shell.sheets().top().isPresent());
+    }
+
+    private void answerWhatWasFound(FxRobot robot) {
+        await(
+                "unsaved work is offered",
+                () -> sheet() && robot.lookup("#recover").tryQuery().isPresent());
+        press(robot, KeyCode.ESCAPE);
+    }
+
+    @SuppressWarnings("unchecked")
+    private List<LibraryEntry> listed(FxRobot robot) {
+        return fx(() -> List.copyOf(robot.lookup("#logbook").queryAs(ListView.class).getItems()));
+    }
+
+    private String detail(FxRobot robot) {
+        return fx(() -> robot.lookup("#logbook-detail").queryAs(Label.class).getText());
+    }
+
+    @Test
+    void unsavedWorkOfAnotherWindowIsTakenUp(FxRobot robot) {
+        await("unsaved work is offered", () -> robot.lookup("#recover").tryQuery().isPresent());
+        press(robot, KeyCode.ENTER);
+        await("it is taken up", () -> fx(() -> shell.workspace().content().about()).equals(LEFT));
+        // It would be lost again, and says so.
+        assertThat(fx(() -> shell.workspace().changed())).isTrue();
+    }
+
+    @Test
+    void ideasAreCaughtFoundJudgedPutAwayAndBroughtBack(FxRobot robot) {
+        answerWhatWasFound(robot);
+        press(robot, KeyCode.CONTROL, KeyCode.J);
+        await(
+                "caught",
+                () -> fx(() -> model().saidProperty().get()).startsWith("Caught as winch-house"));
+        // Another riff, caught too: the logbook has both.
+        press(robot, KeyCode.UP);
+        press(robot, KeyCode.CONTROL, KeyCode.J);
+        await(
+                "caught again",
+                () -> {
+                    try (var all = Files.list(shell.keeping().library().folder())) {
+                        return all.count() == 2;
+                    } catch (IOException e) {
+                        throw new AssertionError(e);
+                    }
+                });
+        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.O);
+        await("two riffs", () -> listed(robot).size() == 2);
+        LibraryEntry first = listed(robot).get(0);
+        assertThat(first.status()).isEqualTo(Standing.Status.IDEA.words());
+
+        press(robot, KeyCode.DIGIT4);
+        await("rated", () -> listed(robot).stream().anyMatch(e -> e.rating() == 4));
+        press(robot, KeyCode.T);
+        press(robot, KeyCode.CONTROL, KeyCode.A);
+        robot.write("slate, opener");
+        press(robot, KeyCode.ENTER);
+        await(
+                "tagged",
+                () ->
+                        listed(robot).stream()
+                                .anyMatch(e -> e.tags().equals(List.of("slate", "opener"))));
+        press(robot, KeyCode.CONTROL, KeyCode.F);
+        robot.write("tag:slate key:d");
+        await("found", () -> listed(robot).size() == 1);
+        robot.write("x");
+        await("nothing", () -> listed(robot).isEmpty());
+        press(robot, KeyCode.CONTROL, KeyCode.A);
+        press(robot, KeyCode.DELETE);
+        await("all again", () -> listed(robot).size() == 2);
+
+        // Held, it is heard; let go, it ends.
+        press(robot, KeyCode.DOWN);
+        robot.press(KeyCode.H);
+        await("it plays", () -> fx(() -> model().player().telemetry().latest().playing()));
+        robot.release(KeyCode.H);
+        await("it ends", () -> !fx(() -> model().player().telemetry().latest().playing()));
+
+        press(robot, KeyCode.DELETE);
+        await("put away", () -> listed(robot).size() == 1);
+        press(robot, KeyCode.Z);
+        await("brought back", () -> listed(robot).size() == 2);
+        assertThat(detail(robot)).isNotBlank();
+        press(robot, KeyCode.ENTER);
+        await("opened", () -> !sheet() || robot.lookup("#ask-discard").tryQuery().isPresent());
+        if (sheet()) {
+            robot.clickOn("#ask-discard");
+        }
+        await("opened", () -> fx(() -> shell.workspace().file().isPresent()));
+    }
+
+    /** A kept version above the riff as it is: both are painted, what differs is said. */
+    @Test
+    void aVersionIsComparedAndRestored(FxRobot robot) {
+        answerWhatWasFound(robot);
+        var before = riff();
+        press(robot, KeyCode.F8);
+        press(robot, KeyCode.DIGIT5);
+        assertThat(riff()).isNotEqualTo(before);
+        settle();
+        press(robot, KeyCode.F9);
+        press(robot, KeyCode.C);
+        await(
+                "what differs",
+                () ->
+                        robot.lookup("#compare-differs").tryQuery().isPresent()
+                                && fx(() ->
+                                                robot.lookup("#compare-differs")
+                                                        .queryAs(Label.class)
+                                                        .getText())
+                                        .contains("chord 1 becomes"));
+        press(robot, KeyCode.ENTER);
+        assertThat(riff()).isEqualTo(before);
+        press(robot, KeyCode.ESCAPE);
+    }
+}
