@@ -32,6 +32,64 @@ class MainTest {
         assertThat(format.getFrameLength()).isGreaterThan(48000 * 7);
     }
 
+    /** Pitch class and length of every root: MIDI knows major and minor keys alone. */
+    private static List<String> roots(Riff riff) {
+        return riff.roots().stream()
+                .map(r -> r.root().pitchClass(riff.ground().key()) + " " + r.length())
+                .toList();
+    }
+
+    /** Out in every format that is read back, in again: the same roots and shapes. */
+    @Test
+    void riffsAreExportedAndImported() throws Exception {
+        Path out = java.nio.file.Files.createDirectory(folder.resolve("out"));
+        Path back = java.nio.file.Files.createDirectory(folder.resolve("back"));
+        Path one = folder.resolve("one.vocalis.json");
+        Path two = folder.resolve("two.vocalis.json");
+        PieceFiles.write(Demo.pieces().get(0), Extras.NONE, one, null);
+        PieceFiles.write(Demo.pieces().get(1), Extras.NONE, two, null);
+        for (String format : List.of("musicxml", "mxl", "midi", "tab", "pdf", "csv", "flac")) {
+            assertThat(
+                            Main.run(
+                                    "export",
+                                    one.toString(),
+                                    two.toString(),
+                                    "-o",
+                                    out.toString(),
+                                    "--to",
+                                    format))
+                    .isZero();
+        }
+        try (var all = Files.list(out)) {
+            assertThat(all.count()).isEqualTo(14);
+        }
+        for (String ending : List.of(".musicxml", ".mxl", ".mid", ".tab.txt")) {
+            Path to = back.resolve("one" + ending.replace(".", "-") + ".vocalis.json");
+            assertThat(
+                            Main.run(
+                                    "import",
+                                    out.resolve("one" + ending).toString(),
+                                    "-o",
+                                    to.toString()))
+                    .isZero();
+            Riff riff = PieceFiles.read(to).piece().riff();
+            Riff before = Demo.pieces().get(0).riff();
+            assertThat(roots(riff)).isEqualTo(roots(before));
+            assertThat(riff.length()).isEqualTo(before.length());
+        }
+        // Over a file that is there, of a file that is none, in no format: refused.
+        Path bad = Files.writeString(folder.resolve("bad.mid"), "MThd");
+        String there = back.resolve("one-musicxml.vocalis.json").toString();
+        assertThat(Main.run("import", out.resolve("one.mid").toString(), "-o", there)).isEqualTo(2);
+        assertThat(Main.run("import", bad.toString(), "-o", back.resolve("x").toString()))
+                .isEqualTo(2);
+        assertThat(Main.run("export", one.toString(), "-o", folder.resolve("x.doc").toString()))
+                .isEqualTo(2);
+        assertThat(Main.run("export", one.toString(), "-o", one.toString(), "--to", "tab"))
+                .isEqualTo(2);
+        assertThat(back.resolve("x.vocalis.json")).doesNotExist();
+    }
+
     private static String output(String... args) {
         java.io.StringWriter out = new java.io.StringWriter();
         int code = Main.run(new java.io.PrintWriter(out), args);
