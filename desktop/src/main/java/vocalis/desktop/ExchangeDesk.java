@@ -2,7 +2,11 @@ package vocalis.desktop;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
+import java.io.File;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.FileSystemException;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -129,9 +133,9 @@ final class ExchangeDesk implements AutoCloseable {
     }
 
     private static String reason(IOException e) {
-        return e instanceof java.nio.file.FileSystemException f && f.getReason() != null
+        return e instanceof FileSystemException f && f.getReason() != null
                 ? f.getReason()
-                : e instanceof java.nio.file.NoSuchFileException
+                : e instanceof NoSuchFileException
                         ? "the folder does not exist"
                         : String.valueOf(e.getMessage());
     }
@@ -165,7 +169,7 @@ final class ExchangeDesk implements AutoCloseable {
         }
         unpick(
                 "The clipboard holds no tab that can be read",
-                () -> Exchange.read(text.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+                () -> Exchange.read(text.getBytes(StandardCharsets.UTF_8)));
     }
 
     void importFile() {
@@ -231,17 +235,14 @@ final class ExchangeDesk implements AutoCloseable {
                 });
         scene.setOnDragDropped(
                 e -> {
-                    List<java.io.File> dropped = e.getDragboard().getFiles();
+                    List<File> dropped = e.getDragboard().getFiles();
                     if (!dropped.isEmpty()) {
                         importFile(dropped.get(0).toPath());
                     } else if (e.getDragboard().hasString()) {
                         String text = e.getDragboard().getString();
                         unpick(
                                 "What was dropped is no tab that can be read",
-                                () ->
-                                        Exchange.read(
-                                                text.getBytes(
-                                                        java.nio.charset.StandardCharsets.UTF_8)));
+                                () -> Exchange.read(text.getBytes(StandardCharsets.UTF_8)));
                     }
                     e.setDropCompleted(true);
                     e.consume();

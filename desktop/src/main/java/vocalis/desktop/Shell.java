@@ -65,7 +65,11 @@ final class Shell {
             Places places,
             Preferences preferences) {
 
+        /**
+         * @param catalogue remembers voicings; one may serve several windows
+         */
         static Prepared of(
+                Catalogue catalogue,
                 Piece first,
                 OutputLine.Opener opener,
                 Clock clock,
@@ -75,8 +79,7 @@ final class Shell {
             Preferences preferences = Preferences.in(places.settings());
             Background background = new Background("vocalis-work");
             Workspace workspace =
-                    new Workspace(
-                            new Catalogue(), first, preferences.hand(), background.worker(), home);
+                    new Workspace(catalogue, first, preferences.hand(), background.worker(), home);
             Player player = new Player(workspace.heard(), opener, clock, seed);
             return new Prepared(workspace, player, background, places, preferences);
         }

@@ -5,6 +5,7 @@ import java.util.Objects;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
+import vocalis.formats.pdf.Fonts;
 
 /**
  * Dark and light: a base theme of AtlantaFX, a sheet of tokens, and the components that use tokens
@@ -27,7 +28,7 @@ enum Theme {
     /** Loads the fonts that ship with the program. */
     static void loadFonts() {
         for (String font : FONTS) {
-            Font.loadFont(vocalis.formats.pdf.Fonts.resource(font).toExternalForm(), 13);
+            Font.loadFont(Fonts.resource(font).toExternalForm(), 13);
         }
     }
 

@@ -9,6 +9,7 @@ import javafx.application.Platform;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import vocalis.core.arrange.Piece;
+import vocalis.core.choice.Catalogue;
 import vocalis.desktop.view.Background;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
@@ -45,6 +46,7 @@ public final class VocalisApp extends Application {
                 CompletableFuture.supplyAsync(
                         () ->
                                 Shell.Prepared.of(
+                                        new Catalogue(),
                                         first,
                                         OutputLine.system(),
                                         Clock.system(),

@@ -45,6 +45,7 @@ class SkinsTest {
         stage = new Stage();
         prepared =
                 Shell.Prepared.of(
+                        WindowDriver.CATALOGUE,
                         Demo.pieces().get(0),
                         tap,
                         Clock.system(),

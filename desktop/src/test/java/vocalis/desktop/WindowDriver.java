@@ -23,6 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
 import vocalis.core.arrange.Piece;
+import vocalis.core.choice.Catalogue;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
@@ -36,6 +37,9 @@ import vocalis.workbench.Places;
 
 /** Opens the real window with a tapped sound device, and presses and reads what a user would. */
 abstract class WindowDriver {
+
+    /** Voicings searched once for all windows of a run; the search has tests of its own. */
+    static final Catalogue CATALOGUE = new Catalogue();
 
     static final double SETTLE = 0.6;
 
@@ -85,7 +89,13 @@ abstract class WindowDriver {
                 };
         Shell.Prepared prepared =
                 Shell.Prepared.of(
-                        first(), device(), Clock.system(), 5, Places.in(folder), Background.HOME);
+                        CATALOGUE,
+                        first(),
+                        device(),
+                        Clock.system(),
+                        5,
+                        Places.in(folder),
+                        Background.HOME);
         shell = new Shell(stage, prepared, prompts);
         stage.show();
     }

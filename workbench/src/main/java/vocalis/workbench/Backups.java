@@ -1,12 +1,14 @@
 package vocalis.workbench;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -25,7 +27,7 @@ public final class Backups {
 
     private Path of(Path file) {
         String path = file.toAbsolutePath().toString();
-        String stamp = PieceFiles.stamp(path.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        String stamp = PieceFiles.stamp(path.getBytes(StandardCharsets.UTF_8));
         return folder.resolve(stamp.substring(0, 16));
     }
 
@@ -64,7 +66,7 @@ public final class Backups {
                 files.forEach(all::add);
             }
         }
-        all.sort(java.util.Comparator.comparingLong(Backups::number));
+        all.sort(Comparator.comparingLong(Backups::number));
         Collections.reverse(all);
         return all;
     }

@@ -17,9 +17,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicReference;
 import vocalis.core.arrange.Piece;
 import vocalis.formats.FormatException;
@@ -124,8 +126,7 @@ public final class Journal implements AutoCloseable {
             writer.submit(() -> {}).get(20, TimeUnit.SECONDS);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-        } catch (java.util.concurrent.ExecutionException
-                | java.util.concurrent.TimeoutException e) {
+        } catch (ExecutionException | TimeoutException e) {
             Log.failed("waiting for the journal", e);
         }
     }

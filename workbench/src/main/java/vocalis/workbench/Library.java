@@ -16,6 +16,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
+import java.util.function.UnaryOperator;
 import vocalis.core.arrange.Piece;
 import vocalis.formats.json.Extras;
 
@@ -175,7 +176,7 @@ public final class Library {
     }
 
     /** Changes a piece in its file, unless somebody else did meanwhile. */
-    public void change(LibraryEntry e, java.util.function.UnaryOperator<Piece> change)
+    public void change(LibraryEntry e, UnaryOperator<Piece> change)
             throws PieceFiles.PieceFileException, PieceFiles.ChangedOnDisk {
         PieceFiles.Opened o = PieceFiles.read(file(e));
         Piece after = change.apply(o.piece());

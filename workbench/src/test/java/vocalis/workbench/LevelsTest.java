@@ -18,11 +18,15 @@ import vocalis.sound.dsp.Loudness;
 /** Treatments compared are equally loud, measured as broadcasters measure it (ITU-R BS.1770). */
 class LevelsTest {
 
+    private static final int CLEAN = 2;
+
     /** Least difference that is held to be heard between programmes, in LU (by memory). */
     private static final double EQUAL_LU = 0.5;
 
+    /** The clean one and one under gain; all five with {@code -Dvocalis.riffs=all}. */
     static IntStream riffs() {
-        return IntStream.range(0, Demo.pieces().size());
+        boolean all = "all".equals(System.getProperty("vocalis.riffs"));
+        return all ? IntStream.range(0, Demo.pieces().size()) : IntStream.of(0, CLEAN);
     }
 
     /**

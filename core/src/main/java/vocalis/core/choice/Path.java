@@ -1,6 +1,7 @@
 package vocalis.core.choice;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
@@ -158,12 +159,12 @@ public record Path(List<Integer> taken, double cost, List<Double> changes) {
         int n = stops.size();
         int[][] before = new int[n][];
         double[] costs = new double[stops.get(0).length];
-        java.util.Arrays.fill(costs, Double.POSITIVE_INFINITY);
+        Arrays.fill(costs, Double.POSITIVE_INFINITY);
         costs[start] = stops.get(0)[start];
         for (int i = 1; i < n; i++) {
             double[] alone = stops.get(i);
             double[] next = new double[alone.length];
-            java.util.Arrays.fill(next, Double.POSITIVE_INFINITY);
+            Arrays.fill(next, Double.POSITIVE_INFINITY);
             before[i] = new int[alone.length];
             for (int a = 0; a < costs.length; a++) {
                 double sofar = costs[a];

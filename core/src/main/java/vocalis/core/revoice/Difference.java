@@ -1,6 +1,7 @@
 package vocalis.core.revoice;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeSet;
 import vocalis.core.harmony.Context;
 import vocalis.core.harmony.HeardRoot;
@@ -64,8 +65,8 @@ public record Difference(
                 List.copyOf(go),
                 third(a),
                 third(b),
-                HeardRoot.of(a, java.util.Optional.of(key)).root(),
-                HeardRoot.of(b, java.util.Optional.of(key)).root(),
+                HeardRoot.of(a, Optional.of(key)).root(),
+                HeardRoot.of(b, Optional.of(key)).root(),
                 open(a),
                 open(b),
                 before.chords().get(chord).candidate().fingering().effort(),

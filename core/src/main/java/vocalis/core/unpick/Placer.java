@@ -1,6 +1,8 @@
 package vocalis.core.unpick;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -106,7 +108,7 @@ public final class Placer {
     }
 
     private static List<Integer> same(int n, int value) {
-        return java.util.Collections.nCopies(n, value);
+        return Collections.nCopies(n, value);
     }
 
     private record Grip(Placed placed, Shape shape, double cost) {}
@@ -175,7 +177,7 @@ public final class Placer {
     private static Optional<Grip> grip(List<Integer> midi, Fretboard board, int[] strings) {
         Integer[] frets = new Integer[midi.size()];
         int[] shape = new int[board.strings()];
-        java.util.Arrays.fill(shape, Shape.SILENT);
+        Arrays.fill(shape, Shape.SILENT);
         int low = Integer.MAX_VALUE;
         int high = 0;
         int lowString = Integer.MAX_VALUE;

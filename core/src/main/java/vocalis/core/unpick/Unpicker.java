@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import vocalis.core.choice.Catalogue;
@@ -160,7 +161,7 @@ public final class Unpicker {
                 n.down(),
                 n.plucked(),
                 n.techniques(),
-                java.util.Optional.empty());
+                Optional.empty());
     }
 
     /** Notes what came out otherwise; whether there is anything to be done about it. */

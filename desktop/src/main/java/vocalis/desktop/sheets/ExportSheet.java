@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -117,7 +118,7 @@ public final class ExportSheet {
             b.setId("export-" + t.name().toLowerCase(Locale.ROOT));
             b.getStyleClass().add("quiet-button");
             b.setMaxWidth(Double.MAX_VALUE);
-            b.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+            b.setAlignment(Pos.CENTER_LEFT);
             b.setOnAction(
                     e -> {
                         sheet.close();

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -100,7 +102,7 @@ public final class UnpickSheet {
         said.setId("unpick-said");
         said.setWrapText(true);
         HBox foot = new HBox(12, take, Choices.caption("key"), key);
-        foot.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        foot.setAlignment(Pos.CENTER_LEFT);
         VBox body = new VBox(12);
         body.getStyleClass().add("help");
         body.getChildren()
@@ -141,7 +143,7 @@ public final class UnpickSheet {
         ask();
     }
 
-    private static ScrollPane scroll(javafx.scene.Node content) {
+    private static ScrollPane scroll(Node content) {
         ScrollPane scroll = new ScrollPane(content);
         scroll.setPrefHeight(HEIGHT);
         scroll.setPrefWidth(WIDTH / 2);
@@ -200,7 +202,7 @@ public final class UnpickSheet {
         take.setDisable(false);
         String whole = UnpickWords.whole(unpicked);
         said.setText(Character.toUpperCase(whole.charAt(0)) + whole.substring(1) + ".");
-        boolean among = rows.getChildren().stream().anyMatch(javafx.scene.Node::isFocused);
+        boolean among = rows.getChildren().stream().anyMatch(Node::isFocused);
         rows.getChildren().clear();
         List<Button> buttons = new ArrayList<>();
         for (int i = 0; i < unpicked.chords().size(); i++) {

@@ -12,6 +12,7 @@ import vocalis.core.arrange.Version;
 import vocalis.core.revoice.Difference;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Deriver;
+import vocalis.core.riff.Progression;
 import vocalis.core.theory.Key;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Background;
@@ -137,7 +138,7 @@ final class VersionSheet {
             all.add("other touches");
         }
         if (!now.riff().roots().equals(then.riff().roots())) {
-            all.add("other roots: " + vocalis.core.riff.Progression.of(then.riff()));
+            all.add("other roots: " + Progression.of(then.riff()));
         } else {
             for (int i = 0; i < then.chords().size() && all.size() < MOST_SAID; i++) {
                 String change = RevoiceWords.of(Difference.at(now, then, i), key);

@@ -2,6 +2,7 @@ package vocalis.formats.midi;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import javax.sound.midi.InvalidMidiDataException;
 import javax.sound.midi.MetaMessage;
@@ -157,7 +158,7 @@ final class MidiWriter {
                 sheet.ground().tone() == Tone.CLEAN
                         ? 27
                         : sheet.ground().tone() == Tone.EDGE ? 29 : 30;
-        for (int c : java.util.Arrays.stream(channels).distinct().toArray()) {
+        for (int c : Arrays.stream(channels).distinct().toArray()) {
             message(t, 0, ShortMessage.PROGRAM_CHANGE, c, program, 0);
             int[][] range = {{101, 0}, {100, 0}, {6, BEND_RANGE}, {38, 0}, {101, 127}, {100, 127}};
             for (int[] r : range) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import vocalis.core.instrument.Fretboard;
@@ -224,7 +225,7 @@ final class MusicXmlNotes {
                     }
                 }
                 case "other-technical" -> {
-                    String words = e.text().toLowerCase(java.util.Locale.ROOT);
+                    String words = e.text().toLowerCase(Locale.ROOT);
                     if (words.contains("palm") || words.equals("p.m.") || words.equals("pm")) {
                         d.manner = Manner.PALM;
                     } else if (words.contains("vibrato")) {

@@ -3,6 +3,7 @@ package vocalis.formats.tab;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -345,8 +346,7 @@ final class TabWriter {
         String letter = Spelling.plain(board.instrument().tuning().open().get(s)).ascii();
         boolean high = s == board.strings() - 1;
         StringBuilder text =
-                new StringBuilder(
-                        pad(high ? letter.toLowerCase(java.util.Locale.ROOT) : letter, MARGIN));
+                new StringBuilder(pad(high ? letter.toLowerCase(Locale.ROOT) : letter, MARGIN));
         text.append("|-");
         for (Column c : columns) {
             if (c.barLine) {
