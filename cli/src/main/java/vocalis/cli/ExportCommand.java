@@ -2,9 +2,7 @@ package vocalis.cli;
 
 import java.io.IOException;
 import java.io.OutputStream;
-import java.io.PrintWriter;
 import java.nio.file.FileSystemException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -66,32 +64,13 @@ final class ExportCommand implements Callable<Integer> {
         if (times < 1 || times > 100) {
             throw new IllegalArgumentException("--times lies between 1 and 100, but is " + times);
         }
-        boolean folder = Files.isDirectory(out);
-        boolean stdout = out.toString().equals("-");
-        if (files.size() > 1 && !folder) {
-            throw new IllegalArgumentException(
-                    "several riffs go into a folder: name one that is there after -o");
-        }
-        Exchange.Target target = target(folder || stdout);
+        EachFile each = new EachFile(files, out, spec.commandLine().getErr());
+        boolean stdout = EachFile.standard(out);
+        Exchange.Target target = target(each.folder() || stdout);
         Catalogue catalogue = new Catalogue();
         Exchange exchange = new Exchange(catalogue, hand.hand());
         Resting resting = new Resting(catalogue, hand.hand());
-        PrintWriter err = spec.commandLine().getErr();
-        int failed = 0;
-        for (int i = 0; i < files.size(); i++) {
-            Path file = files.get(i);
-            try {
-                one(exchange, resting, file, target, folder, stdout);
-                if (files.size() > 1) {
-                    err.printf("%d of %d: %s%n", i + 1, files.size(), file.getFileName());
-                }
-            } catch (PieceFiles.PieceFileException e) {
-                failed++;
-                err.println("vocalis: " + e.getMessage());
-            }
-            err.flush();
-        }
-        return failed == 0 ? 0 : 2;
+        return each.run(f -> one(exchange, resting, f, target, each.folder(), stdout));
     }
 
     private Exchange.Target target(boolean needed) {
@@ -120,7 +99,7 @@ final class ExportCommand implements Callable<Integer> {
             throws Exception {
         Piece piece =
                 resting.kept(
-                        file.toString().equals("-")
+                        EachFile.standard(file)
                                 ? PieceFiles.parse(System.in.readAllBytes(), "standard input")
                                 : PieceFiles.read(file).piece());
         Path to = out;
@@ -138,13 +117,13 @@ final class ExportCommand implements Callable<Integer> {
                     throw new IllegalArgumentException("sound goes into a file, not to -");
                 }
                 OutputStream raw = System.out;
-                raw.write(exchange.bytes(piece, target));
+                raw.write(exchange.away(piece).bytes(target));
                 raw.flush();
             } else if (SafeFiles.same(file, to)) {
                 throw new IllegalArgumentException(
                         "it would be written over the riff " + file + "; name another file");
             } else {
-                exchange.write(piece, target, to, times, () -> false);
+                exchange.away(piece).write(target, to, times, () -> false);
             }
         } catch (FileSystemException e) {
             String why = e.getReason() == null ? "the folder does not exist" : e.getReason();

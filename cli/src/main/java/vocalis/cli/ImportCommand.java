@@ -16,7 +16,6 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.riff.Ground;
 import vocalis.core.theory.Key;
 import vocalis.core.unpick.Unpicked;
-import vocalis.formats.FormatException;
 import vocalis.formats.json.Extras;
 import vocalis.formats.json.PieceCodec;
 import vocalis.formats.sheet.Imported;
@@ -56,44 +55,23 @@ final class ImportCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
-        boolean folder = Files.isDirectory(out);
-        if (files.size() > 1 && !folder) {
-            throw new IllegalArgumentException(
-                    "several files go into a folder: name one that is there after -o");
-        }
+        EachFile each = new EachFile(files, out, spec.commandLine().getErr());
         Catalogue catalogue = new Catalogue();
         Exchange exchange = new Exchange(catalogue, hand.hand());
         Resting resting = new Resting(catalogue, hand.hand());
-        PrintWriter err = spec.commandLine().getErr();
-        int failed = 0;
-        for (int i = 0; i < files.size(); i++) {
-            try {
-                one(exchange, resting, files.get(i), folder, err);
-            } catch (PieceFiles.PieceFileException e) {
-                failed++;
-                err.println("vocalis: " + e.getMessage());
-            } catch (FormatException e) {
-                failed++;
-                err.println("vocalis: " + files.get(i) + ": " + e.getMessage());
-            }
-            if (files.size() > 1) {
-                err.printf("%d of %d: %s%n", i + 1, files.size(), files.get(i).getFileName());
-            }
-            err.flush();
-        }
-        return failed == 0 ? 0 : 2;
+        return each.run(f -> one(exchange, resting, f, each.folder(), each.err()));
     }
 
     private void one(Exchange exchange, Resting resting, Path file, boolean folder, PrintWriter err)
             throws Exception {
-        boolean stdin = file.toString().equals("-");
+        boolean stdin = EachFile.standard(file);
         Imported read = stdin ? Exchange.read(System.in.readAllBytes()) : Exchange.read(file);
         Ground ground = Exchange.ground(read);
         Unpicked u = exchange.unpick(read, key == null ? ground : ground.withKey(Key.parse(key)));
         read.remarks().forEach(r -> err.println(file + ": " + r));
         err.println(file + ": " + UnpickWords.whole(u));
         Piece piece = resting.settled(Exchange.piece(read, u, UUID.randomUUID().toString()));
-        if (out.toString().equals("-")) {
+        if (EachFile.standard(out)) {
             System.out.write(PieceCodec.write(piece, Extras.NONE));
             System.out.flush();
             return;

@@ -9,7 +9,6 @@ import java.nio.file.FileSystemException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -34,10 +33,10 @@ import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.formats.FormatException;
-import vocalis.formats.json.Extras;
 import vocalis.formats.sheet.Imported;
 import vocalis.formats.tab.TabText;
 import vocalis.workbench.Exchange;
+import vocalis.workbench.Library;
 import vocalis.workbench.Log;
 import vocalis.workbench.PieceFiles;
 
@@ -70,8 +69,8 @@ final class ExchangeDesk implements AutoCloseable {
         Piece piece = model.workspace().content();
         Exchange exchange = exchange();
         ExportSheet.show(
-                piece,
-                exchange,
+                piece.title(),
+                () -> exchange.away(piece),
                 background,
                 ExchangeDesk::firstPage,
                 host,
@@ -91,8 +90,7 @@ final class ExchangeDesk implements AutoCloseable {
     }
 
     private void export(Piece piece, Exchange exchange, Exchange.Target target) {
-        String stem = piece.title().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
-        String name = (stem.length() > 80 ? stem.substring(0, 80) : stem) + target.ending();
+        String name = Library.stem(piece.title()) + target.ending();
         Optional<Path> file = prompts.fileToExport(stage, name, target.words());
         if (file.isEmpty()) {
             return;
@@ -104,7 +102,7 @@ final class ExchangeDesk implements AutoCloseable {
                 "an export",
                 () -> {
                     try {
-                        exchange.write(piece, target, file.get(), 1, cancelled::get);
+                        exchange.away(piece).write(target, file.get(), 1, cancelled::get);
                     } catch (IOException e) {
                         trouble[0] = cancelled.get() ? "" : reason(e);
                     } catch (FormatException | IllegalArgumentException e) {
@@ -154,10 +152,18 @@ final class ExchangeDesk implements AutoCloseable {
 
     /** The tab of the riff on the clipboard. */
     void copyTab() {
-        ClipboardContent content = new ClipboardContent();
-        content.putString(exchange().tab(model.workspace().content(), TabText.USUAL_WIDTH));
-        Clipboard.getSystemClipboard().setContent(content);
-        model.say("The riff is on the clipboard as tab.");
+        Piece piece = model.workspace().content();
+        Exchange exchange = exchange();
+        String[] tab = new String[1];
+        background.run(
+                "copying the riff as tab",
+                () -> tab[0] = exchange.away(piece).tab(TabText.USUAL_WIDTH),
+                () -> {
+                    ClipboardContent content = new ClipboardContent();
+                    content.putString(tab[0]);
+                    Clipboard.getSystemClipboard().setContent(content);
+                    model.say("The riff is on the clipboard as tab.");
+                });
     }
 
     /** Takes a tab from the clipboard apart. */
@@ -217,8 +223,7 @@ final class ExchangeDesk implements AutoCloseable {
                                 u ->
                                         files.takeUnsaved(
                                                 Exchange.piece(
-                                                        read[0], u, UUID.randomUUID().toString()),
-                                                Extras.NONE));
+                                                        read[0], u, UUID.randomUUID().toString())));
                     }
                 });
     }

@@ -1,7 +1,6 @@
 package vocalis.desktop;
 
 import java.nio.file.Path;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.stage.Stage;
 import vocalis.core.arrange.Piece;
@@ -12,6 +11,8 @@ import vocalis.desktop.view.SheetHost;
 import vocalis.formats.json.Extras;
 import vocalis.workbench.Backups;
 import vocalis.workbench.Demo;
+import vocalis.workbench.Journal;
+import vocalis.workbench.Library;
 import vocalis.workbench.PieceFiles;
 import vocalis.workbench.Resting;
 import vocalis.workbench.Saver;
@@ -62,11 +63,25 @@ final class FileDesk implements AutoCloseable {
     }
 
     /** Takes a piece that would be lost if it were not saved, once the open one may be left. */
-    void takeUnsaved(Piece piece, Extras extras) {
+    void takeUnsaved(Piece piece) {
         leave(
                 () -> {
                     model.player().stop();
-                    workspace.openUnsaved(piece, extras);
+                    workspace.openUnsaved(piece, Extras.NONE);
+                    begin.run();
+                });
+    }
+
+    /** Takes up what another window left behind, for the file that it was saved in. */
+    void takeUp(Journal.Left left) {
+        leave(
+                () -> {
+                    model.player().stop();
+                    workspace.openUnsaved(
+                            left.piece(),
+                            left.extras(),
+                            left.file().orElse(null),
+                            left.stamp().orElse(null));
                     begin.run();
                 });
     }
@@ -171,13 +186,7 @@ final class FileDesk implements AutoCloseable {
     }
 
     private Optional<Path> target() {
-        String name =
-                workspace
-                        .content()
-                        .title()
-                        .toLowerCase(Locale.ROOT)
-                        .replaceAll("[^\\p{L}\\p{N}]+", "-");
-        String fitting = name.length() > 80 ? name.substring(0, 80) : name;
+        String fitting = Library.stem(workspace.content().title());
         return prompts.fileToSave(stage, fitting + PieceFiles.ENDING);
     }
 

@@ -4,12 +4,14 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.Standing;
+import vocalis.desktop.model.LogbookModel;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.sheets.LogbookSheet;
@@ -65,7 +67,11 @@ final class Keeping implements AutoCloseable {
         journal.ifPresent(
                 j -> {
                     if (workspace.changed()) {
-                        j.keep(workspace.content(), workspace.extras(), workspace.file());
+                        j.keep(
+                                workspace.content(),
+                                workspace.extras(),
+                                workspace.file(),
+                                workspace.stamp());
                     } else {
                         j.forget();
                     }
@@ -76,10 +82,15 @@ final class Keeping implements AutoCloseable {
     void offerLeft() {
         journal.ifPresent(
                 j -> {
-                    List<Journal.Left> left = j.left();
-                    if (!left.isEmpty()) {
-                        offer(j, left, 0);
-                    }
+                    List<Journal.Left> left = new ArrayList<>();
+                    background.run(
+                            "looking for unsaved work",
+                            () -> left.addAll(j.left()),
+                            () -> {
+                                if (!left.isEmpty()) {
+                                    offer(j, left, 0);
+                                }
+                            });
                 });
     }
 
@@ -102,9 +113,9 @@ final class Keeping implements AutoCloseable {
                         "recover",
                         "Take it up again",
                         () -> {
-                            desk.takeUnsaved(l.piece(), l.extras());
-                            j.discard(l);
-                            model.say("Taken up as it was; save it to keep it.");
+                            desk.takeUp(l);
+                            background.run("letting unsaved work go", () -> j.discard(l), () -> {});
+                            model.say("Taken up as it was left; save it to keep it.");
                         }),
                 new Ask.Answer(
                         "recover-later",
@@ -114,11 +125,19 @@ final class Keeping implements AutoCloseable {
                                 offer(j, left, index + 1);
                             }
                         }),
-                new Ask.Answer("recover-drop", "Let it go", () -> j.discard(l)));
+                new Ask.Answer(
+                        "recover-drop",
+                        "Let it go",
+                        () ->
+                                background.run(
+                                        "letting unsaved work go", () -> j.discard(l), () -> {})));
     }
 
     void logbook() {
-        LogbookSheet.show(model, library, background, host, f -> desk.leave(() -> desk.open(f)));
+        LogbookSheet.show(
+                new LogbookModel(model, library, background),
+                host,
+                f -> desk.leave(() -> desk.open(f)));
     }
 
     /** Keeps the riff as it is as an idea of its own, and goes on. */

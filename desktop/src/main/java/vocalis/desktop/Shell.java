@@ -7,10 +7,6 @@ import javafx.geometry.Pos;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
-import javafx.scene.control.Menu;
-import javafx.scene.control.MenuBar;
-import javafx.scene.control.MenuItem;
-import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -22,9 +18,6 @@ import javafx.stage.Stage;
 import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.Texts;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.hands.Hand;
-import vocalis.core.rhythm.Meter;
-import vocalis.core.rhythm.Ticks;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.keys.Keyboard;
 import vocalis.desktop.model.WriteModel;
@@ -38,7 +31,6 @@ import vocalis.desktop.write.WritePane;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
 import vocalis.workbench.Backups;
-import vocalis.workbench.Demo;
 import vocalis.workbench.Edits;
 import vocalis.workbench.Log;
 import vocalis.workbench.OwnShapes;
@@ -101,9 +93,7 @@ final class Shell {
     private final Keeping keeping;
     private final Label title = new Label();
     private final Label state = new Label();
-    private final MenuBar menuBar = new MenuBar();
-    private final MenuItem undo = new MenuItem();
-    private final MenuItem redo = new MenuItem();
+    private final Menus menus;
     private final Subscription told;
     private Theme theme;
     private double wantedWidth;
@@ -132,6 +122,7 @@ final class Shell {
         keeping = new Keeping(model, host, desk, prepared.places());
         exchange = new ExchangeDesk(stage, model, host, prompts, desk);
         addCommands();
+        menus = new Menus(commands, model, desk, () -> desk.leave(stage::close));
         root.setTop(header());
         scene = new Scene(host, 1280, 800);
         theme =
@@ -248,7 +239,7 @@ final class Shell {
         commands.add("rename", "rename the riff…").keys("F2").does(this::rename);
         commands.add("theme", "dark or light").keys("ctrl T").inSheets().does(this::switchTheme);
         commands.add("instrument", "instrument and hand…").keys("F3").does(this::instrument);
-        commands.add("menus", "the menus").keys("F10").does(() -> menuBar.getMenus().get(0).show());
+        commands.add("menus", "the menus").keys("F10").does(() -> menus().show());
         commands.add("help", "help: the work, all keys, words")
                 .keys("F1")
                 .does(() -> HelpSheet.show(commands, host));
@@ -296,126 +287,10 @@ final class Shell {
         state.setMinWidth(40);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        fillMenus();
-        menuBar.setMinWidth(Region.USE_PREF_SIZE);
-        HBox header = new HBox(title, state, gap, menuBar, mark);
+        HBox header = new HBox(title, state, gap, menus.bar(), mark);
         header.setAlignment(Pos.CENTER_LEFT);
         header.getStyleClass().add("header");
         return header;
-    }
-
-    private void fillMenus() {
-        Menu file = menu("_File", "new", "open", "logbook", "catch");
-        file.getItems().addAll(demoMenu(), new SeparatorMenuItem());
-        add(file, "save", "save-as", "rename");
-        file.getItems().add(new SeparatorMenuItem());
-        add(file, "export", "import", "copy-tab", "paste-tab");
-        file.getItems()
-                .addAll(new SeparatorMenuItem(), item("Close", () -> desk.leave(stage::close)));
-        Menu edit = new Menu("_Edit");
-        undo.setOnAction(e -> workspace.undo());
-        redo.setOnAction(e -> workspace.redo());
-        edit.getItems().addAll(undo, redo, new SeparatorMenuItem(), meterMenu(), pickupMenu());
-        edit.getItems().addAll(new SeparatorMenuItem(), commands.item("instrument"), handMenu());
-        Menu view =
-                menu("_View", "revoice", "zoom-in", "zoom-out", "page-on", "page-back", "follow");
-        view.getItems().add(new SeparatorMenuItem());
-        add(view, "names", "scale", "theme", "explain");
-        Menu harmony = menu("H_armony", "compare");
-        harmony.getItems().add(thinMenu());
-        add(harmony, "idle", "series", "dark", "basses", "drones", "modes");
-        Menu riff =
-                menu(
-                        "_Riff",
-                        "roots",
-                        "next-root",
-                        "type",
-                        "variations",
-                        "keep-version",
-                        "keep-named",
-                        "versions");
-        riff.getItems().add(new SeparatorMenuItem());
-        add(riff, "check", "findings");
-        Menu sound = menu("_Sound", "tone", "along", "pure", "prove", "tune", "output", "mute");
-        Menu help = menu("He_lp", "help", "explain");
-        menuBar.getMenus().setAll(file, edit, view, riff, harmony, sound, help);
-        menuBar.setId("menus");
-    }
-
-    private Menu menu(String name, String... ids) {
-        Menu menu = new Menu(name);
-        add(menu, ids);
-        return menu;
-    }
-
-    private void add(Menu menu, String... ids) {
-        for (String id : ids) {
-            menu.getItems().add(commands.item(id));
-        }
-    }
-
-    private Menu demoMenu() {
-        Menu demo = new Menu("Demo riffs");
-        for (Piece piece : Demo.pieces()) {
-            demo.getItems().add(item(piece.title(), () -> desk.take(piece)));
-        }
-        return demo;
-    }
-
-    private Menu thinMenu() {
-        Menu thin = new Menu("Thin this voicing");
-        for (int i = 1; i <= 4; i++) {
-            thin.getItems().add(commands.item("thin-" + i));
-        }
-        return thin;
-    }
-
-    private Menu meterMenu() {
-        Menu meters = new Menu("Meter of this bar");
-        for (String m : new String[] {"2/4", "3/4", "4/4", "5/4", "6/8", "7/8", "9/8"}) {
-            Meter meter = Meter.parse(m);
-            meters.getItems()
-                    .add(
-                            item(
-                                    m,
-                                    () ->
-                                            model.apply(
-                                                    Edits.meterOfBar(
-                                                            Math.max(
-                                                                    0,
-                                                                    model.now()
-                                                                            .meters()
-                                                                            .bar(caret())),
-                                                            meter))));
-        }
-        return meters;
-    }
-
-    private long caret() {
-        vocalis.desktop.model.Zone zone = model.zoneProperty().get();
-        return zone == vocalis.desktop.model.Zone.LANE || zone == vocalis.desktop.model.Zone.TYPING
-                ? model.lane().caretProperty().get()
-                : model.now().start(model.chordProperty().get());
-    }
-
-    private Menu pickupMenu() {
-        Menu pickup = new Menu("Pickup");
-        pickup.getItems().add(item("None", () -> model.apply(Edits.pickup(0))));
-        for (int eighths = 1; eighths <= 4; eighths++) {
-            long ticks = eighths * Ticks.EIGHTH;
-            String words = eighths == 1 ? "One eighth" : eighths + " eighths";
-            pickup.getItems().add(item(words, () -> model.apply(Edits.pickup(ticks))));
-        }
-        return pickup;
-    }
-
-    private Menu handMenu() {
-        Menu hands = new Menu("Hand");
-        for (Hand hand : Hand.offered()) {
-            String words = hand.name() + ", " + Math.round(hand.comfortMm()) + " mm in comfort";
-            hands.getItems().add(item(words, () -> workspace.setHand(hand)));
-        }
-        return hands;
     }
 
     private void instrument() {
@@ -435,13 +310,6 @@ final class Shell {
                 });
     }
 
-    private static MenuItem item(String text, Runnable action) {
-        MenuItem item = new MenuItem(text);
-        item.setMnemonicParsing(false);
-        item.setOnAction(e -> action.run());
-        return item;
-    }
-
     private void refresh() {
         title.setText(workspace.content().title());
         state.setText(
@@ -450,11 +318,7 @@ final class Shell {
                         : workspace.file().map(f -> "saved in " + f.getFileName()).orElse(""));
         stage.setTitle(
                 (workspace.changed() ? "• " : "") + workspace.content().title() + " – Vocalis");
-        undo.setText(workspace.undoLabel().map(l -> "Undo: " + l).orElse("Undo") + "\tCtrl Z");
-        undo.setDisable(workspace.undoLabel().isEmpty());
-        redo.setText(
-                workspace.redoLabel().map(l -> "Redo: " + l).orElse("Redo") + "\tShift Ctrl Z");
-        redo.setDisable(workspace.redoLabel().isEmpty());
+        menus.refresh();
     }
 
     WriteModel model() {
@@ -479,6 +343,10 @@ final class Shell {
 
     SheetHost sheets() {
         return host;
+    }
+
+    private Menus menus() {
+        return menus;
     }
 
     Keeping keeping() {

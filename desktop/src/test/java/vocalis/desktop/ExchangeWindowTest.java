@@ -17,7 +17,6 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import vocalis.core.arrange.Piece;
-import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
@@ -140,8 +139,9 @@ class ExchangeWindowTest extends WindowDriver {
         settle();
         Piece other = Demo.pieces().get(0);
         Path good = folder.resolve("other.musicxml");
-        new Exchange(new Catalogue(), Hand.MEDIUM)
-                .write(other, Exchange.Target.MUSICXML, good, 1, () -> false);
+        new Exchange(CATALOGUE, Hand.MEDIUM)
+                .away(other)
+                .write(Exchange.Target.MUSICXML, good, 1, () -> false);
         Path bad = Files.writeString(folder.resolve("bad.musicxml"), "<score-partwise><part");
         Piece open = fx(() -> shell.workspace().content());
         fx(

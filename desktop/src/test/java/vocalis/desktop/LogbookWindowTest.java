@@ -32,7 +32,8 @@ class LogbookWindowTest extends WindowDriver {
     @Start
     void start(Stage stage) throws IOException {
         Journal dead = Journal.in(folder.resolve("journal"));
-        dead.keep(Demo.pieces().get(3).noted(LEFT), Extras.NONE, Optional.empty());
+        dead.keep(
+                Demo.pieces().get(3).noted(LEFT), Extras.NONE, Optional.empty(), Optional.empty());
         dead.close();
         open(stage);
     }

@@ -3,6 +3,8 @@ package vocalis.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
@@ -177,9 +179,14 @@ abstract class WindowDriver {
         settle();
     }
 
+    /** One press and release of all the keys, without the pauses between that nobody needs. */
     void press(FxRobot robot, KeyCode... keys) {
-        robot.push(keys);
-        WaitForAsyncUtils.waitForFxEvents();
+        var keyboard = robot.robotContext().getKeyboardRobot();
+        keyboard.pressNoWait(keys);
+        List<KeyCode> up = new ArrayList<>(List.of(keys));
+        Collections.reverse(up);
+        keyboard.releaseNoWait(up.toArray(KeyCode[]::new));
+        WaitForAsyncUtils.waitForFxEvents(2);
         settle();
     }
 

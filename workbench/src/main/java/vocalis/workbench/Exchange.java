@@ -4,28 +4,15 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.function.BooleanSupplier;
-import vocalis.core.arrange.Part;
 import vocalis.core.arrange.Piece;
-import vocalis.core.check.Caution;
-import vocalis.core.check.Check;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
-import vocalis.core.hands.Muting;
 import vocalis.core.harmony.Context;
-import vocalis.core.harmony.Readout;
-import vocalis.core.instrument.Shape;
-import vocalis.core.rhythm.MeterMap;
-import vocalis.core.riff.Derived;
 import vocalis.core.riff.Ground;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
@@ -33,16 +20,10 @@ import vocalis.core.theory.Key;
 import vocalis.core.theory.Mode;
 import vocalis.core.unpick.Unpicked;
 import vocalis.core.unpick.Unpicker;
-import vocalis.core.voicing.Voicing;
 import vocalis.formats.FormatException;
-import vocalis.formats.csv.CsvTable;
 import vocalis.formats.midi.MidiFile;
 import vocalis.formats.musicxml.MusicXml;
-import vocalis.formats.pdf.PdfSheet;
-import vocalis.formats.pdf.StandSheet;
 import vocalis.formats.sheet.Imported;
-import vocalis.formats.sheet.Loss;
-import vocalis.formats.sheet.Sheet;
 import vocalis.formats.sheet.SheetFormat;
 import vocalis.formats.tab.TabText;
 
@@ -75,6 +56,11 @@ public final class Exchange {
             return words;
         }
 
+        /** What writes and reads its score; empty where it holds none. */
+        Optional<SheetFormat> format() {
+            return Optional.ofNullable(format);
+        }
+
         /** How its files end. */
         public String ending() {
             return ending;
@@ -98,8 +84,6 @@ public final class Exchange {
         }
     }
 
-    private static final double TAIL_SECONDS = 2.5;
-
     private final Catalogue catalogue;
     private final Hand hand;
 
@@ -108,173 +92,10 @@ public final class Exchange {
         this.hand = hand;
     }
 
-    /** The scores of a piece's riff: the first guitar's and, where it plays, the second's. */
-    public Sheet sheet(Piece piece) {
-        return sheet(piece, deriving().derive(0, piece, hand));
-    }
-
-    private Deriving deriving() {
-        return new Deriving(catalogue, Runnable::run, Runnable::run, a -> {});
-    }
-
-    private static Sheet sheet(Piece piece, Deriving.Answer a) {
-        List<Sheet.Guitar> guitars = new ArrayList<>();
-        guitars.add(new Sheet.Guitar(piece.parts().get(0).name(), a.first().score()));
-        a.second()
-                .ifPresent(
-                        d ->
-                                guitars.add(
-                                        new Sheet.Guitar(
-                                                piece.second().map(Part::name).orElse("Guitar two"),
-                                                d.score())));
-        return new Sheet(piece.title(), piece.riff().ground(), guitars);
-    }
-
-    /** What a target cannot hold of a piece, each as it is said. */
-    public List<String> losses(Piece piece, Target target) {
-        if (target.format == null) {
-            return switch (target) {
-                case PDF -> List.of("it is for the eye: nothing reads it back");
-                case CSV -> List.of("the rhythm and everything that is done to single notes");
-                default -> List.of("everything but the sound");
-            };
-        }
-        return target.format.losses(sheet(piece)).stream().map(Loss::words).toList();
-    }
-
-    /** The riff as text tab. */
-    public String tab(Piece piece, int width) {
-        return new TabText(width).text(sheet(piece));
-    }
-
-    /**
-     * A file's bytes; sound is written with {@link #write} instead.
-     *
-     * @throws FormatException when the format cannot hold it at all
-     */
-    public byte[] bytes(Piece piece, Target target) throws FormatException {
-        Deriving.Answer a = deriving().derive(0, piece, hand);
-        return switch (target) {
-            case PDF -> PdfSheet.write(stand(piece, a));
-            case CSV -> table(a.first());
-            case WAV, FLAC -> throw new IllegalArgumentException("sound is written as it comes");
-            default -> target.format.write(sheet(piece, a));
-        };
-    }
-
-    /**
-     * Writes a file, whole or not at all.
-     *
-     * @param times rounds of the loop that are rendered
-     * @param cancelled asked while sound is rendered; then nothing is left
-     */
-    public void write(Piece piece, Target target, Path file, int times, BooleanSupplier cancelled)
-            throws IOException, FormatException {
-        if (!target.sound()) {
-            SafeFiles.write(file, bytes(piece, target));
-            return;
-        }
-        Heard heard = new Workspace(catalogue, piece).heard();
-        OfflineRender render = OfflineRender.of(heard, times, TAIL_SECONDS);
-        SafeFiles.write(
-                file,
-                out -> {
-                    if (target == Target.WAV) {
-                        render.wav(out, cancelled);
-                    } else {
-                        render.flac(out, cancelled);
-                    }
-                });
-    }
-
-    /** A file to be given to another program, in the system's place for what does not last. */
-    public Path lent(Piece piece, Target target) throws IOException, FormatException {
-        Path folder = Files.createTempDirectory("vocalis");
-        folder.toFile().deleteOnExit();
-        String stem = piece.title().replaceAll("[^\\p{L}\\p{N}]+", "-");
-        Path file = folder.resolve((stem.isBlank() ? "riff" : stem) + target.ending());
-        write(piece, target, file, 1, () -> false);
-        file.toFile().deleteOnExit();
-        return file;
-    }
-
-    private StandSheet stand(Piece piece, Deriving.Answer a) {
-        Derived d = a.first();
-        Ground g = d.riff().ground();
-        String ground =
-                g.instrument().tuning().letters()
-                        + (g.capo() == 0 ? "" : ", capo " + g.capo())
-                        + " · "
-                        + g.key().symbol()
-                        + " · "
-                        + d.riff().tempo()
-                        + " beats a minute · "
-                        + d.riff().meters().meter(0).symbol()
-                        + " · "
-                        + g.tone().name().toLowerCase(Locale.ROOT);
-        List<StandSheet.Held> shapes = new ArrayList<>();
-        Set<Shape> seen = new LinkedHashSet<>();
-        for (int i = 0; i < d.chords().size(); i++) {
-            Voicing v = d.chords().get(i).candidate().voicing();
-            if (seen.add(v.shape())) {
-                Fingering f = d.chords().get(i).candidate().fingering();
-                List<Integer> fingers = new ArrayList<>();
-                for (int s = 0; s < v.shape().strings(); s++) {
-                    fingers.add(v.shape().fret(s) > 0 ? f.fingerOn(s) : 0);
-                }
-                String name = d.score().harmonies().get(i).symbol();
-                shapes.add(
-                        new StandSheet.Held(
-                                name, v.shape(), fingers, Muting.of(v.shape(), f).inWords()));
-            }
-        }
-        List<String> cautions = new ArrayList<>();
-        for (Caution c : Check.of(d)) {
-            if (!(c instanceof Caution.Unsilenced)) {
-                cautions.add(CheckWords.place(c, d.riff()) + ": " + CheckWords.of(c, d.riff()));
-            }
-        }
-        return new StandSheet(sheet(piece, a), ground, shapes, cautions);
-    }
-
-    private static byte[] table(Derived d) {
-        List<List<Object>> rows = new ArrayList<>();
-        Key key = d.riff().ground().key();
-        MeterMap meters = d.riff().meters();
-        for (int i = 0; i < d.chords().size(); i++) {
-            Derived.Chord c = d.chords().get(i);
-            Voicing v = c.candidate().voicing();
-            Readout r = Readout.of(v, key, c.around());
-            MeterMap.Place at = meters.place(c.start());
-            rows.add(
-                    List.of(
-                            at.bar(),
-                            at.beat(),
-                            key.spell(c.root()).ascii(),
-                            d.score().harmonies().get(i).symbol(),
-                            d.riff().treatments().get(i).family().shortLabel(),
-                            v.shape().text(),
-                            String.join(
-                                    " ", v.midi().stream().map(m -> key.note(m).ascii()).toList()),
-                            key.spell(r.root()).ascii(),
-                            Context.tension(v, key),
-                            Math.round(10 * c.candidate().fingering().effort()) / 10.0,
-                            Math.round(c.candidate().fingering().reachMm())));
-        }
-        return CsvTable.write(
-                List.of(
-                        "bar",
-                        "beat",
-                        "root",
-                        "chord",
-                        "family",
-                        "shape",
-                        "notes",
-                        "heard root",
-                        "tension",
-                        "effort",
-                        "reach mm"),
-                rows);
+    /** What a piece comes to, derived once, to be taken away; long enough for a worker. */
+    public Away away(Piece piece) {
+        Deriving deriving = new Deriving(catalogue, Runnable::run, Runnable::run, a -> {});
+        return new Away(deriving.derive(0, piece, hand));
     }
 
     /**

@@ -1,12 +1,10 @@
 package vocalis.workbench;
 
-import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.channels.FileChannel;
-import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,9 +12,9 @@ import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -30,8 +28,8 @@ import vocalis.formats.json.PieceCodec;
 
 /**
  * Keeps what is not saved yet: after every edit the document as it is, in a file of its own, on a
- * thread of its own, of several that wait only the newest. What a window leaves behind when it is
- * killed is found by the next one; a window that lives holds a lock on its own.
+ * thread of its own, of several that wait only the newest. Windows take numbered places; one that
+ * lives holds a lock on its own, and what lies in a place that nobody holds was left behind.
  */
 public final class Journal implements AutoCloseable {
 
@@ -43,11 +41,19 @@ public final class Journal implements AutoCloseable {
      *
      * @param piece as it was after the last edit
      * @param file where it was last saved; empty for a riff that never was
+     * @param stamp what that file held then
      * @param at the journal's own file
      */
-    public record Left(Piece piece, Extras extras, Optional<Path> file, Path at) {}
+    public record Left(
+            Piece piece, Extras extras, Optional<Path> file, Optional<String> stamp, Path at) {}
 
-    private record Snapshot(Piece piece, Extras extras, Optional<Path> file) {}
+    private record Snapshot(
+            Piece piece, Extras extras, Optional<Path> file, Optional<String> stamp) {}
+
+    /** Places of this program's own windows, whose locks it must not touch. */
+    private static final Set<Path> HELD = ConcurrentHashMap.newKeySet();
+
+    private static final int MOST_PLACES = 1000;
 
     private final Path folder;
     private final Path own;
@@ -65,20 +71,43 @@ public final class Journal implements AutoCloseable {
         this.lock = lock;
     }
 
-    /** A journal in a folder, which is made. */
+    /** A journal in a folder, which is made: in the first place that is free and empty. */
     public static Journal in(Path folder) throws IOException {
         Files.createDirectories(folder);
-        String name = UUID.randomUUID().toString();
-        Path lockFile = folder.resolve(name + ".lock");
-        FileChannel lock =
-                FileChannel.open(lockFile, StandardOpenOption.WRITE, StandardOpenOption.CREATE);
-        lock.tryLock();
-        return new Journal(folder, folder.resolve(name + ENDING), lockFile, lock);
+        for (int n = 1; n <= MOST_PLACES; n++) {
+            Path own = folder.resolve(n + ENDING);
+            Path lockFile = folder.resolve(n + ".lock");
+            FileChannel lock = HELD.contains(lockFile) ? null : held(lockFile);
+            if (lock != null && !Files.exists(own)) {
+                HELD.add(lockFile);
+                return new Journal(folder, own, lockFile, lock);
+            }
+            if (lock != null) {
+                lock.close();
+            }
+        }
+        throw new IOException("all " + MOST_PLACES + " places of the journal are taken");
     }
 
-    /** Keeps a document as it is now; returns at once. */
-    public void keep(Piece piece, Extras extras, Optional<Path> file) {
-        if (waiting.getAndSet(new Snapshot(piece, extras, file)) == null) {
+    /** The lock of a place; null when another program has it. */
+    private static FileChannel held(Path lockFile) throws IOException {
+        FileChannel lock =
+                FileChannel.open(lockFile, StandardOpenOption.WRITE, StandardOpenOption.CREATE);
+        if (lock.tryLock() != null) {
+            return lock;
+        }
+        lock.close();
+        return null;
+    }
+
+    /**
+     * Keeps a document as it is now; returns at once.
+     *
+     * @param file where it was last saved
+     * @param stamp what that file held then
+     */
+    public void keep(Piece piece, Extras extras, Optional<Path> file, Optional<String> stamp) {
+        if (waiting.getAndSet(new Snapshot(piece, extras, file, stamp)) == null) {
             writer.execute(this::write);
         }
     }
@@ -108,6 +137,7 @@ public final class Journal implements AutoCloseable {
         try {
             ObjectNode top = MAPPER.createObjectNode();
             s.file().ifPresent(f -> top.put("file", f.toAbsolutePath().toString()));
+            s.stamp().ifPresent(x -> top.put("stamp", x));
             top.set("piece", MAPPER.readTree(PieceCodec.write(s.piece(), s.extras())));
             SafeFiles.write(own, MAPPER.writeValueAsBytes(top));
             broken = false;
@@ -165,13 +195,15 @@ public final class Journal implements AutoCloseable {
     /** Whether the window of a journal is still there. */
     private boolean lives(Path journal) {
         Path file = lockOf(journal);
-        if (!Files.exists(file)) {
-            return false;
-        }
-        try (FileChannel c = FileChannel.open(file, StandardOpenOption.WRITE)) {
-            return c.tryLock() == null;
-        } catch (OverlappingFileLockException e) {
+        if (HELD.contains(file)) {
             return true;
+        }
+        try {
+            FileChannel lock = held(file);
+            if (lock != null) {
+                lock.close();
+            }
+            return lock == null;
         } catch (IOException e) {
             Log.note("a journal's lock cannot be asked: " + e.getMessage());
             return true;
@@ -183,10 +215,10 @@ public final class Journal implements AutoCloseable {
             JsonNode top = MAPPER.readTree(Files.readAllBytes(p));
             PieceCodec.Content content =
                     PieceCodec.read(MAPPER.writeValueAsBytes(top.path("piece")));
-            Map<String, Object> said = MAPPER.convertValue(top, new TypeReference<>() {});
-            Optional<Path> file =
-                    Optional.ofNullable(said.get("file")).map(f -> Path.of(String.valueOf(f)));
-            return Optional.of(new Left(content.piece(), content.extras(), file, p));
+            Optional<String> file = Optional.ofNullable(top.path("file").textValue());
+            Optional<String> stamp = Optional.ofNullable(top.path("stamp").textValue());
+            return Optional.of(
+                    new Left(content.piece(), content.extras(), file.map(Path::of), stamp, p));
         } catch (IOException | FormatException | IllegalArgumentException e) {
             Log.failed("reading unsaved work in " + p.getFileName(), e);
             return Optional.empty();
@@ -197,7 +229,6 @@ public final class Journal implements AutoCloseable {
     public void discard(Left left) {
         try {
             Files.deleteIfExists(left.at());
-            Files.deleteIfExists(lockOf(left.at()));
         } catch (IOException e) {
             Log.note("a journal stays: " + e.getMessage());
         }
@@ -210,9 +241,7 @@ public final class Journal implements AutoCloseable {
         try {
             writer.awaitTermination(20, TimeUnit.SECONDS);
             lock.close();
-            if (!Files.exists(own)) {
-                Files.deleteIfExists(lockFile);
-            }
+            HELD.remove(lockFile);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         } catch (IOException e) {

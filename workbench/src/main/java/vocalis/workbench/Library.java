@@ -150,11 +150,16 @@ public final class Library {
         return folder.resolve(e.file());
     }
 
-    /** A file name that is free, made of a title. */
-    public Path free(String title) {
+    /** A file name without its ending, made of a title. */
+    public static String stem(String title) {
         String stem = title.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
         stem = stem.length() > 80 ? stem.substring(0, 80) : stem;
-        stem = stem.isBlank() || stem.equals("-") ? "riff" : stem;
+        return stem.isBlank() || stem.equals("-") ? "riff" : stem;
+    }
+
+    /** A file name that is free, made of a title. */
+    public Path free(String title) {
+        String stem = stem(title);
         Path file = folder.resolve(stem + PieceFiles.ENDING);
         for (int n = 2; Files.exists(file); n++) {
             file = folder.resolve(stem + "-" + n + PieceFiles.ENDING);
@@ -189,14 +194,15 @@ public final class Library {
     public Path trash(LibraryEntry e) throws IOException {
         Path to = folder.resolve(TRASH);
         Files.createDirectories(to);
-        Path target = to.resolve(e.file());
-        for (int n = 2; Files.exists(target); n++) {
-            target = to.resolve(n + "-" + e.file());
+        long when = System.currentTimeMillis();
+        while (Files.exists(to.resolve(when + "-" + e.file()))) {
+            when++;
         }
-        return Files.move(file(e), target, StandardCopyOption.ATOMIC_MOVE);
+        return Files.move(
+                file(e), to.resolve(when + "-" + e.file()), StandardCopyOption.ATOMIC_MOVE);
     }
 
-    /** What lies in the trash, the newest first. */
+    /** What lies in the trash, what was put away last first. */
     public List<Path> trashed() throws IOException {
         Path in = folder.resolve(TRASH);
         List<Path> all = new ArrayList<>();
@@ -206,14 +212,16 @@ public final class Library {
                 files.forEach(all::add);
             }
         }
-        all.sort(Comparator.comparing((Path p) -> p.toFile().lastModified()).reversed());
+        all.sort(Comparator.comparing((Path p) -> p.getFileName().toString()).reversed());
         return all;
     }
 
     /** Brings a riff back from the trash; gives its file. */
     public Path restore(Path trashed) throws IOException {
         String name = trashed.getFileName().toString().replaceFirst("^\\d+-", "");
+        Path back = folder.resolve(name);
         String stem = name.substring(0, name.length() - PieceFiles.ENDING.length());
-        return Files.move(trashed, free(stem), StandardCopyOption.ATOMIC_MOVE);
+        return Files.move(
+                trashed, Files.exists(back) ? free(stem) : back, StandardCopyOption.ATOMIC_MOVE);
     }
 }

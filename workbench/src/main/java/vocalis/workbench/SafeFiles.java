@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
-import java.nio.channels.OverlappingFileLockException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.AtomicMoveNotSupportedException;
@@ -15,6 +14,9 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFileAttributeView;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.locks.ReentrantLock;
 
 /**
  * Replaces a file as a whole or not at all: what is written goes to a temporary file beside it, is
@@ -25,6 +27,12 @@ import java.nio.file.attribute.PosixFileAttributeView;
  * stay one file. What is read-only, a folder, a pipe or a device is refused.
  */
 public final class SafeFiles {
+
+    /**
+     * Threads of this program wait for each other here: a system may give back every lock of a
+     * process on a file when it closes any of its channels to it.
+     */
+    private static final Map<Path, ReentrantLock> THREADS = new ConcurrentHashMap<>();
 
     private SafeFiles() {}
 
@@ -53,12 +61,18 @@ public final class SafeFiles {
     /** The same if a guard agrees; other windows wait meanwhile. */
     public static void write(Path file, Content content, Guard guard) throws IOException {
         Path target = Files.isSymbolicLink(file) ? linked(file) : file.toAbsolutePath();
-        FileChannel held = lock(target);
+        ReentrantLock mine = THREADS.computeIfAbsent(target, t -> new ReentrantLock());
+        mine.lock();
         try {
-            guard.check();
-            replace(target, content);
+            FileChannel held = lock(target);
+            try {
+                guard.check();
+                replace(target, content);
+            } finally {
+                held.close();
+            }
         } finally {
-            held.close();
+            mine.unlock();
         }
     }
 
@@ -158,12 +172,8 @@ public final class SafeFiles {
                 FileChannel.open(file, StandardOpenOption.WRITE, StandardOpenOption.CREATE);
         long end = System.nanoTime() + WAIT_MS * 1_000_000;
         while (true) {
-            try {
-                if (channel.tryLock() != null) {
-                    return channel;
-                }
-            } catch (OverlappingFileLockException e) {
-                // Another thread of this program has it: waited for like another window.
+            if (channel.tryLock() != null) {
+                return channel;
             }
             if (System.nanoTime() > end) {
                 channel.close();

@@ -79,7 +79,17 @@ public final class Workspace {
 
     /** Takes another document that is kept nowhere and would be lost: it counts as changed. */
     public void openUnsaved(Piece piece, Extras unknown) {
-        open(piece, unknown, null, null);
+        openUnsaved(piece, unknown, null, null);
+    }
+
+    /**
+     * The same of one that was saved in a file before.
+     *
+     * @param from the file; null for none
+     * @param ofStamp what it held then; null for none
+     */
+    public void openUnsaved(Piece piece, Extras unknown, Path from, String ofStamp) {
+        open(piece, unknown, from, ofStamp);
         saved = null;
         tell(listeners);
     }
@@ -135,7 +145,8 @@ public final class Workspace {
         deriving.aside(piece, hand, a -> then.accept(heard(a)));
     }
 
-    private static Heard heard(Deriving.Answer a) {
+    /** All that sounding needs of what a piece comes to. */
+    static Heard heard(Deriving.Answer a) {
         return new Heard(
                 a.first().score(),
                 a.second().map(Derived::score),

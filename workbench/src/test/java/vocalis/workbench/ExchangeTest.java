@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -56,19 +55,7 @@ class ExchangeTest {
                                                                 : 0,
                                                         0))
                                 .toList();
-        return new ScoreNote(
-                n.string(),
-                n.fret(),
-                n.at(),
-                n.length(),
-                n.tied(),
-                true,
-                n.dynamics(),
-                n.manner(),
-                n.down(),
-                n.plucked(),
-                techniques,
-                Optional.empty());
+        return n.bare().with(techniques);
     }
 
     private static List<ScoreNote> told(Score s, boolean exact) {
@@ -83,7 +70,7 @@ class ExchangeTest {
         for (Exchange.Target t :
                 List.of(Exchange.Target.MUSICXML, Exchange.Target.MXL, Exchange.Target.TAB)) {
             boolean exact = t != Exchange.Target.TAB;
-            Imported read = Exchange.read(EXCHANGE.bytes(piece, t));
+            Imported read = Exchange.read(EXCHANGE.away(piece).bytes(t));
             Unpicked u = EXCHANGE.unpick(read);
             assertThat(u.whole()).as(piece.title() + " from " + t).isTrue();
             Derived after = u.derived();
@@ -99,7 +86,7 @@ class ExchangeTest {
     @Test
     void whatWasTakenApartIsVoicedAnew() throws Exception {
         Imported read =
-                Exchange.read(EXCHANGE.bytes(Demo.pieces().get(0), Exchange.Target.MUSICXML));
+                Exchange.read(EXCHANGE.away(Demo.pieces().get(0)).bytes(Exchange.Target.MUSICXML));
         Piece piece = Exchange.piece(read, EXCHANGE.unpick(read), "imported");
         for (Family f : Family.values()) {
             Workspace w = new Workspace(CATALOGUE, piece);
@@ -131,19 +118,20 @@ class ExchangeTest {
     @ParameterizedTest
     @MethodSource("demos")
     void lossesAreNamed(Piece piece) {
-        assertThat(EXCHANGE.losses(piece, Exchange.Target.MUSICXML))
+        assertThat(EXCHANGE.away(piece).losses(Exchange.Target.MUSICXML))
                 .singleElement()
                 .asString()
                 .contains("recipe");
         for (Exchange.Target t : Exchange.Target.values()) {
-            assertThat(EXCHANGE.losses(piece, t)).isNotEmpty();
+            assertThat(EXCHANGE.away(piece).losses(t)).isNotEmpty();
         }
     }
 
     @Test
     void theTableHasARowForEachChord() throws Exception {
         Piece piece = Demo.pieces().get(0);
-        String csv = new String(EXCHANGE.bytes(piece, Exchange.Target.CSV), StandardCharsets.UTF_8);
+        String csv =
+                new String(EXCHANGE.away(piece).bytes(Exchange.Target.CSV), StandardCharsets.UTF_8);
         assertThat(csv.lines().count()).isEqualTo(1 + piece.riff().roots().size());
         assertThat(csv).startsWith("bar,beat,root,chord").contains("F fourth");
     }

@@ -27,7 +27,7 @@ public final class Hammering {
         Journal journal = Journal.in(folder);
         for (int n = 1; ; n++) {
             piece = piece.noted("edit " + n);
-            journal.keep(piece, Extras.NONE, Optional.of(file));
+            journal.keep(piece, Extras.NONE, Optional.of(file), Optional.empty());
             journal.settle();
             System.out.println("kept " + n);
             if (n % 3 == 0) {

@@ -156,7 +156,7 @@ class NeverLoseTest {
         Path at = folder.resolve("journal");
         Journal gone = Journal.in(at);
         Piece piece = Demo.pieces().get(1).noted("unsaved");
-        gone.keep(piece, Extras.NONE, Optional.empty());
+        gone.keep(piece, Extras.NONE, Optional.empty(), Optional.empty());
         try (Journal beside = Journal.in(at)) {
             // The window lives: its work is its own.
             gone.settle();
@@ -169,7 +169,7 @@ class NeverLoseTest {
             assertThat(left.file()).isEmpty();
             next.discard(left);
             assertThat(next.left()).isEmpty();
-            next.keep(piece, Extras.NONE, Optional.empty());
+            next.keep(piece, Extras.NONE, Optional.empty(), Optional.empty());
             next.forget();
         }
         try (Journal last = Journal.in(at)) {

@@ -90,4 +90,28 @@ public record ScoreNote(
                 techniques,
                 origin);
     }
+
+    /** The same note with other things done to it. */
+    public ScoreNote with(List<Technique> others) {
+        return new ScoreNote(
+                string, fret, at, length, tied, rings, dynamics, manner, down, plucked, others,
+                origin);
+    }
+
+    /** What other programs tell of it: not where it comes from, not whether it rings on. */
+    public ScoreNote bare() {
+        return new ScoreNote(
+                string,
+                fret,
+                at,
+                length,
+                tied,
+                true,
+                dynamics,
+                manner,
+                down,
+                plucked,
+                techniques,
+                Optional.empty());
+    }
 }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import vocalis.core.choice.Catalogue;
@@ -126,11 +125,11 @@ public final class Unpicker {
                         recipe.touches());
         Derived derived = new Deriver(catalogue).derive(riff, hand);
         Set<ScoreNote> made = new HashSet<>();
-        derived.score().notes().forEach(n -> made.add(bare(n)));
+        derived.score().notes().forEach(n -> made.add(n.bare()));
         TreeSet<Integer> differs = new TreeSet<>();
         int same = 0;
         for (ScoreNote n : score.notes()) {
-            if (made.remove(bare(n))) {
+            if (made.remove(n.bare())) {
                 same++;
             } else {
                 differs.add(Math.max(0, score.time().meters().bar(n.at())));
@@ -145,23 +144,6 @@ public final class Unpicker {
                 List.copyOf(differs),
                 score.notes().size(),
                 same);
-    }
-
-    /** A note without what no other program tells: where it comes from, whether it rings on. */
-    static ScoreNote bare(ScoreNote n) {
-        return new ScoreNote(
-                n.string(),
-                n.fret(),
-                n.at(),
-                n.length(),
-                n.tied(),
-                true,
-                n.dynamics(),
-                n.manner(),
-                n.down(),
-                n.plucked(),
-                n.techniques(),
-                Optional.empty());
     }
 
     /** Notes what came out otherwise; whether there is anything to be done about it. */
@@ -179,9 +161,9 @@ public final class Unpicker {
             }
         }
         Set<ScoreNote> made = new HashSet<>();
-        now.derived().score().notes().forEach(n -> made.add(bare(n)));
+        now.derived().score().notes().forEach(n -> made.add(n.bare()));
         for (Onset o : score.onsets()) {
-            boolean lies = o.notes().stream().allMatch(n -> made.contains(bare(n)));
+            boolean lies = o.notes().stream().allMatch(n -> made.contains(n.bare()));
             if (!lies && o.notes().size() == 1) {
                 any |= pinned.add(o.at());
             }

@@ -2,14 +2,17 @@ package vocalis.core.unpick;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
+import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Deriver;
@@ -28,24 +31,7 @@ class UnpickerTest {
 
     /** The score as a file of another program would hold it: without where its notes come from. */
     private static Score literal(Score s, boolean named) {
-        List<ScoreNote> notes =
-                s.notes().stream()
-                        .map(
-                                n ->
-                                        new ScoreNote(
-                                                n.string(),
-                                                n.fret(),
-                                                n.at(),
-                                                n.length(),
-                                                n.tied(),
-                                                n.rings(),
-                                                n.dynamics(),
-                                                n.manner(),
-                                                n.down(),
-                                                n.plucked(),
-                                                n.techniques(),
-                                                Optional.empty()))
-                        .toList();
+        List<ScoreNote> notes = s.notes().stream().map(ScoreNote::bare).toList();
         return new Score(s.board(), s.time(), s.length(), notes, named ? s.harmonies() : List.of());
     }
 
@@ -99,12 +85,25 @@ class UnpickerTest {
         }
     }
 
-    @Test
-    void thePlacerTakesTheUsualGripOfAPowerChord() {
+    /** Grips that players take for these notes by themselves (common practice, no source). */
+    @ParameterizedTest
+    @CsvSource({
+        "41 48 53, 1-3-3-x-x-x",
+        "46 53 58, x-1-3-3-x-x",
+        "48 55 60, x-3-5-5-x-x",
+        "40 47 52 56 59 64, 0-2-2-1-0-0",
+        "45 52 57 60 64, x-0-2-2-1-0",
+        "50 57 62 66, x-x-0-2-3-2"
+    })
+    void thePlacerTakesTheUsualGrip(String notes, String shape) {
         Fretboard board = new Fretboard(Instrument.of(Tuning.STANDARD), 0);
-        List<Placer.Placed> placed =
-                Placer.placed(List.of(new Placer.Moment(0, List.of(45, 52, 57))), board);
-        assertThat(placed.get(0).strings()).hasSize(3).doesNotContain(-1);
+        List<Integer> midi = Arrays.stream(notes.split(" ")).map(Integer::valueOf).toList();
+        Placer.Placed p = Placer.placed(List.of(new Placer.Moment(0, midi)), board).get(0);
+        Shape placed = Shape.silent(6);
+        for (int i = 0; i < midi.size(); i++) {
+            placed = placed.with(p.strings().get(i), p.frets().get(i));
+        }
+        assertThat(placed.text()).isEqualTo(shape);
     }
 
     /** Whatever notes are asked, what is placed sounds as asked and on different strings. */

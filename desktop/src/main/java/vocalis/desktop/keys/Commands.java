@@ -109,6 +109,16 @@ public final class Commands {
         return new Builder(id, words);
     }
 
+    /** Adds a command of one place with one key. */
+    void once(Zone zone, String id, String words, String key, Runnable action) {
+        add(id, words).in(zone).keys(key).does(action);
+    }
+
+    /** The same of which a held key does it again and again. */
+    void walk(Zone zone, String id, String words, String key, Runnable action) {
+        add(id, words).in(zone).keys(key).repeats().does(action);
+    }
+
     public List<Command> all() {
         return List.copyOf(all);
     }

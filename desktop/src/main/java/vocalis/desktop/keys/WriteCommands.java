@@ -6,8 +6,6 @@ import vocalis.core.score.Manner;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.model.ChordEdits;
 import vocalis.desktop.model.LaneModel;
-import vocalis.desktop.model.RevoiceModel;
-import vocalis.desktop.model.TypingModel;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.model.Zone;
 
@@ -101,8 +99,8 @@ public final class WriteCommands {
         w.band();
         w.lane();
         w.figures();
-        w.typing();
-        w.revoice();
+        TypingCommands.addTo(commands, model);
+        RevoiceCommands.addTo(commands, model, screen);
         w.cards();
         w.neck();
         w.ground();
@@ -219,15 +217,15 @@ public final class WriteCommands {
                 .in(Zone.BAND)
                 .brief("1 to 9 voice it · Ctrl 1 to 9 the whole riff")
                 .does(() -> {});
-        once(
+        commands.once(
                 Zone.BAND,
                 "copy-chord",
                 "copy the chord to the place after it",
                 "ctrl D",
                 c::copyChord);
-        once(Zone.BAND, "copy", "copy the chords marked", "ctrl C", c::copy);
-        once(Zone.BAND, "paste", "paste them after the caret", "ctrl V", c::paste);
-        once(Zone.BAND, "split-chord", "split the chord in two", "ctrl K", c::splitChord);
+        commands.once(Zone.BAND, "copy", "copy the chords marked", "ctrl C", c::copy);
+        commands.once(Zone.BAND, "paste", "paste them after the caret", "ctrl V", c::paste);
+        commands.once(Zone.BAND, "split-chord", "split the chord in two", "ctrl K", c::splitChord);
         commands.add("delete-chord", "delete the chords marked")
                 .in(Zone.BAND)
                 .keys("DELETE", "BACK_SPACE")
@@ -247,14 +245,6 @@ public final class WriteCommands {
         b.does(action);
     }
 
-    private void once(Zone zone, String id, String words, String key, Runnable action) {
-        commands.add(id, words).in(zone).keys(key).does(action);
-    }
-
-    private void walk(Zone zone, String id, String words, String key, Runnable action) {
-        commands.add(id, words).in(zone).keys(key).repeats().does(action);
-    }
-
     private void lane() {
         LaneModel l = model.lane();
         Zone z = Zone.LANE;
@@ -264,13 +254,14 @@ public final class WriteCommands {
                 .brief("←→ step")
                 .repeats()
                 .does(() -> l.moveCaret(-1));
-        walk(z, "step-on", "a step on", "RIGHT", () -> l.moveCaret(1));
-        walk(z, "stroke-before", "previous stroke", "ctrl LEFT", () -> l.moveToStroke(-1));
-        walk(z, "stroke-next", "next stroke", "ctrl RIGHT", () -> l.moveToStroke(1));
-        walk(z, "bar-before", "previous bar", "HOME", () -> l.moveBar(-1));
-        walk(z, "bar-next", "next bar", "END", () -> l.moveBar(1));
-        walk(z, "lane-mark-back", "mark a step back", "ctrl shift LEFT", () -> l.markOn(-1));
-        walk(z, "lane-mark-on", "mark a step on", "ctrl shift RIGHT", () -> l.markOn(1));
+        commands.walk(z, "step-on", "a step on", "RIGHT", () -> l.moveCaret(1));
+        commands.walk(z, "stroke-before", "previous stroke", "ctrl LEFT", () -> l.moveToStroke(-1));
+        commands.walk(z, "stroke-next", "next stroke", "ctrl RIGHT", () -> l.moveToStroke(1));
+        commands.walk(z, "bar-before", "previous bar", "HOME", () -> l.moveBar(-1));
+        commands.walk(z, "bar-next", "next bar", "END", () -> l.moveBar(1));
+        commands.walk(
+                z, "lane-mark-back", "mark a step back", "ctrl shift LEFT", () -> l.markOn(-1));
+        commands.walk(z, "lane-mark-on", "mark a step on", "ctrl shift RIGHT", () -> l.markOn(1));
         commands.add("stroke", "put a stroke here, or take it away")
                 .in(z)
                 .keys("ENTER")
@@ -286,10 +277,10 @@ public final class WriteCommands {
                 .brief("↑↓ voices")
                 .repeats()
                 .does(() -> l.cycleStruck(1));
-        walk(z, "voices-back", "", "DOWN", () -> l.cycleStruck(-1));
+        commands.walk(z, "voices-back", "", "DOWN", () -> l.cycleStruck(-1));
         commands.add("palm", "palm mute").in(z).keys("M").brief("M palm mute").does(l::toggleMute);
-        once(z, "palm-degrees", "palm mute by degrees", "shift M", l::cyclePalm);
-        once(z, "dead", "dead note", "X", () -> l.play(Manner.DEAD));
+        commands.once(z, "palm-degrees", "palm mute by degrees", "shift M", l::cyclePalm);
+        commands.once(z, "dead", "dead note", "X", () -> l.play(Manner.DEAD));
         commands.add("accent", "accent").in(z).keys("A").brief("A accent").does(l::toggleAccent);
         commands.add("embellish", "embellish: hammer, pull, slide, bend, let ring …")
                 .in(z)
@@ -301,22 +292,32 @@ public final class WriteCommands {
                 .keys("O")
                 .brief("O here only")
                 .does(l::toggleScope);
-        walk(z, "stroke-longer", "lengthen the stroke", "shift RIGHT", () -> l.lengthenStroke(1));
-        walk(z, "stroke-shorter", "shorten the stroke", "shift LEFT", () -> l.lengthenStroke(-1));
-        walk(
+        commands.walk(
+                z,
+                "stroke-longer",
+                "lengthen the stroke",
+                "shift RIGHT",
+                () -> l.lengthenStroke(1));
+        commands.walk(
+                z,
+                "stroke-shorter",
+                "shorten the stroke",
+                "shift LEFT",
+                () -> l.lengthenStroke(-1));
+        commands.walk(
                 z,
                 "note-up",
                 "its top note a fret up, here only",
                 "alt UP",
                 () -> l.touches().changeNote(1));
-        walk(
+        commands.walk(
                 z,
                 "note-down",
                 "its top note down, here only",
                 "alt DOWN",
                 () -> l.touches().changeNote(-1));
-        once(z, "lane-copy", "copy the bar, or what is marked", "ctrl C", l::copy);
-        once(z, "lane-paste", "paste it here", "ctrl V", l::paste);
+        commands.once(z, "lane-copy", "copy the bar, or what is marked", "ctrl C", l::copy);
+        commands.once(z, "lane-paste", "paste it here", "ctrl V", l::paste);
     }
 
     private void figures() {
@@ -329,42 +330,50 @@ public final class WriteCommands {
                 .does(model.typing()::begin);
         for (Zone each : new Zone[] {z, Zone.TYPING}) {
             String of = each == z ? "" : "typing-";
-            walk(
+            commands.walk(
                     each,
                     of + "finer",
                     "finer steps, triplets among them",
                     "PERIOD",
                     () -> l.refine(1));
-            walk(each, of + "coarser", "coarser steps", "COMMA", () -> l.refine(-1));
+            commands.walk(each, of + "coarser", "coarser steps", "COMMA", () -> l.refine(-1));
         }
-        once(z, "figures", "figures at hand, and your own", "shift F", screen::figures);
-        once(z, "tap-figure", "tap a figure on a key", "J", screen::tapFigure);
-        once(z, "own-figure", "a figure of its own for this pass", "F", l.figures()::own);
-        walk(
+        commands.once(z, "figures", "figures at hand, and your own", "shift F", screen::figures);
+        commands.once(z, "tap-figure", "tap a figure on a key", "J", screen::tapFigure);
+        commands.once(z, "own-figure", "a figure of its own for this pass", "F", l.figures()::own);
+        commands.walk(
                 z,
                 "figure-longer",
                 "the figure a step longer",
                 "ctrl UP",
                 () -> l.figures().lengthen(1));
-        walk(z, "figure-shorter", "a step shorter", "ctrl DOWN", () -> l.figures().lengthen(-1));
-        walk(z, "turn-on", "turn the figure a step on", "alt RIGHT", () -> l.figures().rotate(1));
-        walk(z, "turn-back", "turn it a step back", "alt LEFT", () -> l.figures().rotate(-1));
-        walk(
+        commands.walk(
+                z, "figure-shorter", "a step shorter", "ctrl DOWN", () -> l.figures().lengthen(-1));
+        commands.walk(
+                z,
+                "turn-on",
+                "turn the figure a step on",
+                "alt RIGHT",
+                () -> l.figures().rotate(1));
+        commands.walk(
+                z, "turn-back", "turn it a step back", "alt LEFT", () -> l.figures().rotate(-1));
+        commands.walk(
                 z,
                 "later",
                 "the whole pattern a step later",
                 "alt shift RIGHT",
                 () -> l.figures().displace(1));
-        walk(z, "earlier", "a step earlier", "alt shift LEFT", () -> l.figures().displace(-1));
-        once(
+        commands.walk(
+                z, "earlier", "a step earlier", "alt shift LEFT", () -> l.figures().displace(-1));
+        commands.once(
                 z,
                 "restart",
                 "where figures start again: nowhere, bars, roots",
                 "R",
                 l.figures()::nextRestart);
-        once(z, "rest", "a rest", "Z", l::rest);
-        once(z, "tie", "tie to the note before", "Y", l::toggleTie);
-        once(
+        commands.once(z, "rest", "a rest", "Z", l::rest);
+        commands.once(z, "tie", "tie to the note before", "Y", l::toggleTie);
+        commands.once(
                 z,
                 "by-string",
                 "strike by voice, or by string whatever the shape",
@@ -373,141 +382,21 @@ public final class WriteCommands {
         for (int n = 1; n <= 8; n++) {
             int string = n;
             String words = n == 1 ? "Shift 1 to 8: strike that string too, or not" : "";
-            once(z, "string-" + n, words, "shift " + n, () -> l.toggleString(string));
+            commands.once(z, "string-" + n, words, "shift " + n, () -> l.toggleString(string));
         }
         for (int n = 1; n <= 6; n++) {
             int voice = n;
             String words = n == 1 ? "Alt 1 to 6: that voice from the top softer, harder" : "";
-            once(z, "level-" + n, words, "alt " + n, () -> l.touches().cycleLevel(voice));
+            commands.once(z, "level-" + n, words, "alt " + n, () -> l.touches().cycleLevel(voice));
         }
-        once(z, "direction", "strike by turns, down, up; pluck", "Q", l::cycleDirection);
-        walk(
+        commands.once(z, "direction", "strike by turns, down, up; pluck", "Q", l::cycleDirection);
+        commands.walk(
                 z,
                 "harder",
                 "harder: ghosted, soft, plain, accented",
                 "shift UP",
                 () -> l.cycleDynamics(1));
-        walk(z, "softer", "softer", "shift DOWN", () -> l.cycleDynamics(-1));
-    }
-
-    private void typing() {
-        TypingModel t = model.typing();
-        Zone z = Zone.TYPING;
-        for (int n = 0; n <= 9; n++) {
-            int digit = n;
-            String key = String.valueOf(n);
-            String words =
-                    n == 1
-                            ? "1 to 9: a note by degree (Shift: octave up) or fret (Shift: 10 more)"
-                            : "";
-            once(z, "note-" + n, words, key, () -> t.digit(digit));
-            once(z, "note-1" + n, "", "shift " + key, () -> t.digit(digit + 10));
-        }
-        commands.add("typing-hint", "")
-                .in(z)
-                .brief(
-                        "1 to 9 note · Enter stroke · Shift Enter chug · R rest · T hold · ↑↓ move it"
-                                + " · P join, S slide to the next · Backspace · Esc")
-                .does(() -> {});
-        once(z, "typing-says", "digits: degrees of the root, of the key, frets", "D", t::nextSays);
-        once(z, "typing-stroke", "a stroke of all voices", "ENTER", t::stroke);
-        once(z, "typing-chug", "the lowest voice under the palm", "shift ENTER", t::chug);
-        once(z, "typing-rest", "a rest", "R", t::rest);
-        once(z, "typing-hold", "the last goes on for a step", "T", t::hold);
-        once(z, "typing-join", "hammer on or pull off to the next note", "P", t::joinNext);
-        once(z, "typing-slide", "slide to the next note", "S", t::slideNext);
-        walk(z, "typing-up", "the last note a step of the scale up", "UP", () -> t.step(1));
-        walk(z, "typing-down", "a step down", "DOWN", () -> t.step(-1));
-        walk(z, "typing-octave-up", "an octave up, from here on", "shift UP", () -> t.octave(1));
-        walk(z, "typing-octave-down", "an octave down", "shift DOWN", () -> t.octave(-1));
-        walk(z, "typing-sharper", "a semitone up", "alt UP", () -> t.alter(1));
-        walk(z, "typing-flatter", "a semitone down", "alt DOWN", () -> t.alter(-1));
-        walk(z, "typing-string-up", "on the next higher string", "ctrl UP", () -> t.string(1));
-        walk(z, "typing-string-down", "on the next lower string", "ctrl DOWN", () -> t.string(-1));
-        once(z, "typing-mute", "the last under the palm", "M", t::mute);
-        once(z, "typing-dead", "the last as a dead note", "X", t::dead);
-        once(z, "typing-accent", "the last accented", "A", t::accent);
-        walk(z, "typing-on", "a step on, nothing written", "RIGHT", () -> t.move(1));
-        walk(z, "typing-back", "a step back", "LEFT", () -> t.move(-1));
-        walk(z, "typing-take-back", "take back the last", "BACK_SPACE", t::takeBack);
-        once(
-                z,
-                "typing-scope",
-                "write at every pass, or at this one alone",
-                "O",
-                model.lane()::toggleScope);
-        once(z, "typing-figure", "a figure of its own for this pass", "F", t::ownFigure);
-        once(z, "typing-end", "write no more", "L", () -> model.zoneProperty().set(Zone.LANE));
-    }
-
-    private void revoice() {
-        RevoiceModel r = model.revoice();
-        Zone z = Zone.REVOICE;
-        look("revoice", "every treatment side by side", "F12", screen::revoice);
-        commands.add("row-up", "row above")
-                .in(z)
-                .keys("UP")
-                .brief("arrows choose")
-                .repeats()
-                .does(() -> r.move(-1, 0));
-        walk(z, "row-down", "row below", "DOWN", () -> r.move(1, 0));
-        walk(z, "column-left", "chord before", "LEFT", () -> r.move(0, -1));
-        walk(z, "column-right", "next chord", "RIGHT", () -> r.move(0, 1));
-        for (Family f : Family.values()) {
-            String digit = String.valueOf(f.digit());
-            boolean first = f == Family.values()[0];
-            commands.add("switch-" + digit, first ? "1 to 9: the whole riff in that family" : "")
-                    .in(z)
-                    .keys(digit)
-                    .does(() -> r.voice(f, false));
-            commands.add("switch-one-" + digit, first ? "Shift 1 to 9: this chord alone" : "")
-                    .in(z)
-                    .keys("shift " + digit)
-                    .does(() -> r.voice(f, true));
-        }
-        commands.add("take-cell", "take the cell into your mix")
-                .in(z)
-                .keys("ENTER")
-                .brief(
-                        "1 to 9 switch the riff, Shift 1 to 9 this chord · Enter take the cell · hold H hear the row, J the cell")
-                .does(r::takeCell);
-        once(z, "take-row", "take the whole row", "ctrl ENTER", r::takeRow);
-        commands.add("lock", "intents keep this chord")
-                .in(z)
-                .keys("L")
-                .brief("L keep")
-                .does(r::lock);
-        commands.add("other", "the row in place of your mix, and back")
-                .in(z)
-                .keys("A")
-                .brief("A other")
-                .does(r::toggleOther);
-        commands.add("blind", "your mix and the row, blind")
-                .in(z)
-                .keys("B")
-                .brief("B blind · Esc")
-                .does(screen::blind);
-        once(z, "surprise", "another surprise", "S", r::surprise);
-        once(
-                z,
-                "second-guitar",
-                "rows for the second guitar over your mix",
-                "G",
-                r.second()::toggle);
-        walk(
-                z,
-                "member-next",
-                "the next shape of the row's family here",
-                "PERIOD",
-                () -> r.member(1));
-        walk(
-                z,
-                "place-up",
-                "the shape in its next place: strings, octave",
-                "alt UP",
-                () -> r.place(1));
-        walk(z, "place-down", "the shape in its place before", "alt DOWN", () -> r.place(-1));
-        walk(z, "member-before", "the shape before", "COMMA", () -> r.member(-1));
+        commands.walk(z, "softer", "softer", "shift DOWN", () -> l.cycleDynamics(-1));
     }
 
     private void cards() {
@@ -518,14 +407,14 @@ public final class WriteCommands {
                 .brief("←→ shape")
                 .repeats()
                 .does(() -> model.moveCard(-1));
-        walk(z, "card-next", "next shape", "RIGHT", () -> model.moveCard(1));
+        commands.walk(z, "card-next", "next shape", "RIGHT", () -> model.moveCard(1));
         commands.add("place-next", "the shape in its next place")
                 .in(z)
                 .keys("UP")
                 .brief("↑↓ place on the neck · 1 to 9 family")
                 .repeats()
                 .does(() -> model.movePlace(1));
-        walk(
+        commands.walk(
                 z,
                 "place-previous",
                 "the shape in its place before",
@@ -546,9 +435,11 @@ public final class WriteCommands {
                 .brief("arrows move")
                 .repeats()
                 .does(() -> model.moveNeckCaret(0, side(-1)));
-        walk(z, "fret-higher", "a fret higher", "RIGHT", () -> model.moveNeckCaret(0, side(1)));
-        walk(z, "string-up", "next higher string", "UP", () -> model.moveNeckCaret(1, 0));
-        walk(z, "string-down", "next lower string", "DOWN", () -> model.moveNeckCaret(-1, 0));
+        commands.walk(
+                z, "fret-higher", "a fret higher", "RIGHT", () -> model.moveNeckCaret(0, side(1)));
+        commands.walk(z, "string-up", "next higher string", "UP", () -> model.moveNeckCaret(1, 0));
+        commands.walk(
+                z, "string-down", "next lower string", "DOWN", () -> model.moveNeckCaret(-1, 0));
         commands.add("fret", "sound this fret, or silence it")
                 .in(z)
                 .keys("ENTER")

@@ -2,9 +2,7 @@ package vocalis.desktop.model;
 
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -13,13 +11,11 @@ import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.LongProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleLongProperty;
-import vocalis.core.arrange.Controls;
 import vocalis.core.arrange.Version;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
 import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Hand;
-import vocalis.core.harmony.Readout;
 import vocalis.core.revoice.Difference;
 import vocalis.core.revoice.Intent;
 import vocalis.core.revoice.Row;
@@ -31,10 +27,8 @@ import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
-import vocalis.sound.gain.Ghost;
 import vocalis.workbench.Edit;
 import vocalis.workbench.Edits;
-import vocalis.workbench.GainReadings;
 import vocalis.workbench.RevoiceWords;
 import vocalis.workbench.Revoicing;
 
@@ -44,27 +38,11 @@ import vocalis.workbench.Revoicing;
  */
 public final class RevoiceModel implements AutoCloseable {
 
-    /**
-     * What gain makes of a row, averaged over its chords.
-     *
-     * @param growl against plain power chords
-     * @param mud roughness below 250 Hz, unitless
-     * @param biteHz spectral centroid
-     * @param ghosts of each chord, the loud ones
-     */
-    public record Grind(double growl, double mud, double biteHz, List<List<Ghost>> ghosts) {}
-
-    /** Ghosts further under the strongest line are not told. */
-    private static final double GHOST_DB = -20;
-
     private final WriteModel model;
     private final Background background = new Background("vocalis-revoice");
     private final Background choosing = new Background("vocalis-revoice-shape");
-    private final Background grinding = new Background("vocalis-revoice-gain");
+    private final Grinding grinding;
     private final List<Row> rows = new ArrayList<>();
-
-    /** By the very row: to compare two whole riffs would take longer than to paint them. */
-    private final Map<Row, Grind> grinds = new IdentityHashMap<>();
 
     private final Set<Integer> locked = new HashSet<>();
     private final IntegerProperty row = new SimpleIntegerProperty();
@@ -85,6 +63,7 @@ public final class RevoiceModel implements AutoCloseable {
     RevoiceModel(WriteModel model) {
         this.model = model;
         second = new SecondGuitar(model, this);
+        grinding = new Grinding(model.gain(), this::show);
         row.addListener(o -> endOther());
         model.zoneProperty()
                 .addListener(
@@ -101,6 +80,7 @@ public final class RevoiceModel implements AutoCloseable {
     private void leave() {
         endOther();
         newest++;
+        grinding.forget();
         finding = false;
         of = null;
     }
@@ -130,8 +110,9 @@ public final class RevoiceModel implements AutoCloseable {
         return locked.contains(chord);
     }
 
-    public Optional<Grind> grind(Row r) {
-        return Optional.ofNullable(grinds.get(r));
+    /** What gain makes of a row, where it is known already. */
+    public Optional<Grinding.Grind> grind(Row r) {
+        return grinding.of(r);
     }
 
     void show() {
@@ -161,7 +142,7 @@ public final class RevoiceModel implements AutoCloseable {
         }
         if (rerooted || moved != 0) {
             rows.clear();
-            grinds.clear();
+            grinding.clear();
         }
         find();
     }
@@ -174,6 +155,7 @@ public final class RevoiceModel implements AutoCloseable {
     private void find() {
         of = of == null ? model.now() : of;
         long mine = ++newest;
+        grinding.forget();
         Riff riff = of;
         Set<Integer> kept = Set.copyOf(locked);
         long chance = seed;
@@ -199,7 +181,7 @@ public final class RevoiceModel implements AutoCloseable {
                 () -> {
                     if (newest == mine) {
                         finding = false;
-                        grind(mine, List.copyOf(made));
+                        complete(List.copyOf(made));
                     }
                 });
     }
@@ -221,46 +203,14 @@ public final class RevoiceModel implements AutoCloseable {
         show();
     }
 
-    private void grind(long mine, List<Row> all) {
+    /** Every row is there: those of before go, and what gain makes of these follows. */
+    private void complete(List<Row> all) {
         while (rows.size() > all.size()) {
             rows.remove(rows.size() - 1);
         }
         row.set(Math.min(row.get(), rows.size() - 1));
-        grinds.keySet().removeIf(r -> all.stream().noneMatch(x -> x == r));
         show();
-        Controls turned = model.gain().controls();
-        for (Row r : all) {
-            if (!grinds.containsKey(r)) {
-                Grind[] made = new Grind[1];
-                grinding.run(
-                        "what gain makes of a treatment",
-                        () -> made[0] = newest == mine ? grindOf(r, turned) : null,
-                        () -> {
-                            if (made[0] != null && newest == mine) {
-                                grinds.put(r, made[0]);
-                                show();
-                            }
-                        });
-            }
-        }
-    }
-
-    private Grind grindOf(Row r, Controls turned) {
-        double growl = 0;
-        double mud = 0;
-        double bite = 0;
-        int n = r.derived().chords().size();
-        List<List<Ghost>> ghosts = new ArrayList<>();
-        for (Derived.Chord c : r.derived().chords()) {
-            Voicing v = c.candidate().voicing();
-            int heard = Readout.of(v, r.riff().ground().key()).root();
-            GainReadings.Against a = model.gain().of(v, heard, r.riff().ground(), turned);
-            growl += a.growl() / n;
-            mud += a.reading().mud() / n;
-            bite += a.reading().biteHz() / n;
-            ghosts.add(a.reading().ghosts().stream().filter(x -> x.db() > GHOST_DB).toList());
-        }
-        return new Grind(growl, mud, bite, List.copyOf(ghosts));
+        grinding.find(all);
     }
 
     /** The row under the caret, when there is one. */

@@ -17,6 +17,7 @@ import vocalis.core.riff.RootSpan;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
+import vocalis.desktop.model.Grinding;
 import vocalis.desktop.model.RevoiceModel;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.model.Zone;
@@ -395,7 +396,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                 String.format(
                         "the hand travels %.0f mm a round, at most %.0f at once",
                         r.way().travelMm(), r.way().hardestMm()));
-        Optional<RevoiceModel.Grind> made = revoice.grind(r);
+        Optional<Grinding.Grind> made = revoice.grind(r);
         if (made.isEmpty()) {
             text(
                     g,
@@ -407,7 +408,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                     TextAlignment.LEFT);
             return;
         }
-        RevoiceModel.Grind m = made.get();
+        Grinding.Grind m = made.get();
         bar(
                 g,
                 figure(f, 2),
@@ -427,7 +428,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
     private double mud(double mud) {
         double most = 1e-9;
         for (Row r : revoice.rows()) {
-            most = Math.max(most, revoice.grind(r).map(RevoiceModel.Grind::mud).orElse(0.0));
+            most = Math.max(most, revoice.grind(r).map(Grinding.Grind::mud).orElse(0.0));
         }
         return mud / most;
     }

@@ -2,13 +2,16 @@ package vocalis.desktop.sheets;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -25,12 +28,12 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import vocalis.core.arrange.Piece;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.formats.FormatException;
 import vocalis.formats.tab.TabText;
+import vocalis.workbench.Away;
 import vocalis.workbench.Exchange;
 
 /**
@@ -44,10 +47,18 @@ public final class ExportSheet {
     private static final int SHOWN_LINES = 400;
 
     /** What a preview needs, made on a worker. */
-    private record Preview(String text, byte[] picture, List<String> losses, Optional<Path> file) {}
+    private record Preview(
+            String text, byte[] picture, List<String> losses, String tab, Optional<Path> file) {}
 
-    private final Piece piece;
-    private final Exchange exchange;
+    private final String title;
+    private final Supplier<Away> deriving;
+
+    /** Given up when another preview is wanted, or none. */
+    private final AtomicLong wanted = new AtomicLong();
+
+    private Away away;
+    private Path folder;
+    private String tab = "";
     private final Background.Channel<Preview> previews;
     private final Label losses = Choices.caption("");
     private final Label text = Choices.mono("");
@@ -66,9 +77,9 @@ public final class ExportSheet {
 
     private final Pages pages;
 
-    private ExportSheet(Piece piece, Exchange exchange, Background background, Pages pages) {
-        this.piece = piece;
-        this.exchange = exchange;
+    private ExportSheet(String title, Supplier<Away> deriving, Background background, Pages pages) {
+        this.title = title;
+        this.deriving = deriving;
         this.pages = pages;
         this.previews = background.channel("a preview of an export", this::show);
     }
@@ -76,16 +87,17 @@ public final class ExportSheet {
     /**
      * Opens it.
      *
+     * @param deriving what is taken away; asked on a worker
      * @param then writes what was chosen; the sheet closes before
      */
     public static void show(
-            Piece piece,
-            Exchange exchange,
+            String title,
+            Supplier<Away> deriving,
             Background background,
             Pages pages,
             SheetHost host,
             Consumer<Exchange.Target> then) {
-        new ExportSheet(piece, exchange, background, pages).open(host, then);
+        new ExportSheet(title, deriving, background, pages).open(host, then);
     }
 
     private void open(SheetHost host, Consumer<Exchange.Target> then) {
@@ -112,7 +124,7 @@ public final class ExportSheet {
                         "↑↓ choose, Enter writes the file, C copies the tab; the preview can be dragged away.");
         VBox all = new VBox(12, head, body);
         all.getStyleClass().add("help");
-        SheetHost.Sheet sheet = host.open("Export " + piece.title(), all, WIDTH);
+        SheetHost.Sheet sheet = host.open("Export " + title, all, WIDTH);
         for (Exchange.Target t : Exchange.Target.values()) {
             Button b = new Button(t.words());
             b.setId("export-" + t.name().toLowerCase(Locale.ROOT));
@@ -135,7 +147,11 @@ public final class ExportSheet {
             list.getChildren().add(b);
             buttons.add(b);
         }
-        sheet.onClosed(previews::forget);
+        sheet.onClosed(
+                () -> {
+                    wanted.incrementAndGet();
+                    previews.forget();
+                });
         sheet.focus(buttons.get(Exchange.Target.TAB.ordinal()));
     }
 
@@ -156,8 +172,11 @@ public final class ExportSheet {
     }
 
     private void copy() {
+        if (tab.isEmpty()) {
+            return;
+        }
         ClipboardContent content = new ClipboardContent();
-        content.putString(exchange.tab(piece, TabText.USUAL_WIDTH));
+        content.putString(tab);
         Clipboard.getSystemClipboard().setContent(content);
         losses.setText("The tab is on the clipboard.");
     }
@@ -166,16 +185,33 @@ public final class ExportSheet {
         now = t;
         file = Optional.empty();
         losses.setText("…");
-        previews.request(() -> made(t));
+        long mine = wanted.incrementAndGet();
+        previews.request(() -> made(t, () -> wanted.get() != mine));
     }
 
-    private Preview made(Exchange.Target t) {
-        List<String> lost = exchange.losses(piece, t);
+    /** Derived once, on the worker that asks for all previews in turn. */
+    private Away away() throws IOException {
+        if (away == null) {
+            away = deriving.get();
+            folder = Files.createTempDirectory("vocalis");
+            folder.toFile().deleteOnExit();
+        }
+        return away;
+    }
+
+    private Preview made(Exchange.Target t, BooleanSupplier cancelled) {
+        List<String> lost = List.of();
         try {
-            Optional<Path> file = Optional.of(exchange.lent(piece, t));
+            lost = away().losses(t);
+            String whole = away().tab(TabText.USUAL_WIDTH);
+            Path lent = away().lent(t, folder, cancelled);
+            lent.toFile().deleteOnExit();
+            Optional<Path> given = Optional.of(lent);
             return switch (t) {
-                case TAB, CSV -> new Preview(lines(exchange.bytes(piece, t)), null, lost, file);
-                case PDF -> new Preview("", pages.first(exchange.bytes(piece, t)), lost, file);
+                case TAB, CSV ->
+                        new Preview(lines(Files.readString(lent)), null, lost, whole, given);
+                case PDF ->
+                        new Preview("", pages.first(Files.readAllBytes(lent)), lost, whole, given);
                 case WAV, FLAC ->
                         new Preview(
                                 "One round of the loop and what rings on, 48 kHz stereo, 24 bits.\n"
@@ -183,28 +219,31 @@ public final class ExportSheet {
                                         + " ./vocalis render --stems",
                                 null,
                                 lost,
-                                file);
+                                whole,
+                                given);
                 default ->
                         new Preview(
-                                exchange.bytes(piece, t).length / 1024
-                                        + " kB. What it holds, as tab:\n\n"
-                                        + exchange.tab(piece, 90),
+                                lines(
+                                        Files.size(lent) / 1024
+                                                + " kB. What it holds, as tab:\n\n"
+                                                + whole),
                                 null,
                                 lost,
-                                file);
+                                whole,
+                                given);
             };
-        } catch (FormatException | IOException e) {
-            return new Preview(String.valueOf(e.getMessage()), null, lost, Optional.empty());
+        } catch (FormatException | IOException | IllegalArgumentException e) {
+            return new Preview(String.valueOf(e.getMessage()), null, lost, "", Optional.empty());
         }
     }
 
-    private static String lines(byte[] bytes) {
-        String all = new String(bytes, StandardCharsets.UTF_8);
+    private static String lines(String all) {
         return all.lines().limit(SHOWN_LINES).collect(Collectors.joining("\n"));
     }
 
     private void show(Preview p) {
         file = p.file();
+        tab = p.tab();
         losses.setText(
                 p.losses().isEmpty()
                         ? "Nothing is lost."
@@ -227,7 +266,7 @@ public final class ExportSheet {
         }
         ClipboardContent content = new ClipboardContent();
         if (now == Exchange.Target.TAB) {
-            content.putString(text.getText());
+            content.putString(tab);
         }
         content.putFiles(List.of(file.get().toFile()));
         Dragboard board = from.startDragAndDrop(TransferMode.COPY);

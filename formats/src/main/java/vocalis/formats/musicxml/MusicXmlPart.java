@@ -411,7 +411,6 @@ final class MusicXmlPart {
         if (meters.isEmpty()) {
             throw part.wrong("has no bars");
         }
-        // Bars that are not full are filled up with silence, but for a pickup.
     }
 
     private boolean hasEnding(int at, int round, Bar bar) {
@@ -420,9 +419,10 @@ final class MusicXmlPart {
                 return true;
             }
         }
-        return bar.endings.contains(round) || round <= bar.rounds && bar.endings.isEmpty();
+        return bar.endings.contains(round);
     }
 
+    /** Lays one bar; what is not full is filled up with silence, but for a pickup. */
     private void lay(Bar bar, boolean first, XmlElement part) throws FormatException {
         boolean isPickup = first && bar.length < bar.meter.barTicks() && length == 0;
         if (isPickup && written.size() > 1) {
@@ -435,6 +435,9 @@ final class MusicXmlPart {
                     "has more than "
                             + Limits.MOST_BARS
                             + " bars, repeats counted; export a part of it");
+        }
+        if (!isPickup && bar.length < bar.meter.barTicks()) {
+            remarks.add("Bars that are not full were filled up with silence.");
         }
         long start = length;
         bar.notes.forEach(n -> notes.add(n.moved(start)));

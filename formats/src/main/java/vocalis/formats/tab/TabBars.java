@@ -264,7 +264,7 @@ final class TabBars {
                 before.length += length;
                 after(before, t, at - before.at, length);
             } else {
-                NoteDraft d = draft(s, t, string, length, chord, held && !exact);
+                NoteDraft d = draft(s, t, string, length, chord, t.bracketed() && !exact);
                 last[string] = d;
                 drafts.add(d);
             }

@@ -51,6 +51,11 @@ final class TabWriter {
     private final int width;
     private final StringBuilder out = new StringBuilder();
 
+    /** Notes of a guitar that have begun and not ended, and the first that has not begun. */
+    private final List<ScoreNote> sounding = new ArrayList<>();
+
+    private int next;
+
     TabWriter(Sheet sheet, int width) {
         this.sheet = sheet;
         this.width = width;
@@ -110,6 +115,8 @@ final class TabWriter {
     }
 
     private void guitar(Score score) {
+        sounding.clear();
+        next = 0;
         MeterMap meters = score.time().meters();
         List<List<Column>> bars = new ArrayList<>();
         int first = meters.pickup() > 0 ? MeterMap.PICKUP_BAR : 0;
@@ -194,12 +201,17 @@ final class TabWriter {
         if (!struck.isEmpty()) {
             marks(c, struck, score.board());
         }
-        // Voices that go on under others that begin.
-        for (ScoreNote n : score.notes()) {
-            boolean within = n.at() < at && at < n.end();
-            if (within && !c.cells.containsKey(row(n.string()))) {
-                c.cells.put(row(n.string()), "(" + fretAt(n, at) + ")");
-            }
+        goesOn(score, c, at);
+    }
+
+    /** Voices that go on under others that begin; columns are asked in the order of time. */
+    private void goesOn(Score score, Column c, long at) {
+        while (next < score.notes().size() && score.notes().get(next).at() < at) {
+            sounding.add(score.notes().get(next++));
+        }
+        sounding.removeIf(n -> n.end() <= at);
+        for (ScoreNote n : sounding) {
+            c.cells.putIfAbsent(row(n.string()), "(" + fretAt(n, at) + ")");
         }
     }
 

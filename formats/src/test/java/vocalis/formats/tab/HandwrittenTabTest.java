@@ -11,7 +11,6 @@ import vocalis.core.rhythm.Ticks;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Score;
-import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
 import vocalis.formats.FormatException;
 import vocalis.formats.sheet.Imported;
@@ -178,11 +177,14 @@ class HandwrittenTabTest {
                         B|-----------------|
                         G|-----------------|
                         D|-----------------|
-                        A|-3--(3)--5--(5)--|
-                        E|-----------------|
+                        A|-3---5---(5)-----|
+                        E|-0-----(3)-------|
                         """);
-        assertThat(s.notes()).isNotEmpty();
+        // (5) after a 5 that has not ended is held on or struck softly; (3) after a 0 is soft.
         assertThat(s.notes().get(0).dynamics()).isEqualTo(Dynamics.PLAIN);
+        assertThat(s.notes().stream().filter(n -> n.string() == 0 && n.fret() == 3).toList())
+                .singleElement()
+                .satisfies(n -> assertThat(n.dynamics()).isEqualTo(Dynamics.GHOST));
     }
 
     @Test
@@ -383,23 +385,5 @@ class HandwrittenTabTest {
                 .isInstanceOf(FormatException.class)
                 .hasMessageContaining("line 1")
                 .hasMessageContaining("3 strings");
-    }
-
-    /** What is refused leaves no half of it behind: there is either a sheet or an exception. */
-    @Test
-    void everyNoteLiesOnTheNeckAndInTime() throws FormatException {
-        Score s =
-                score(
-                        """
-                        e|-------|
-                        B|-------|
-                        G|-------|
-                        D|-2---2-|
-                        A|-2---2-|
-                        E|-0---0-|
-                        """);
-        for (ScoreNote n : s.notes()) {
-            assertThat(n.end()).isLessThanOrEqualTo(s.length());
-        }
     }
 }

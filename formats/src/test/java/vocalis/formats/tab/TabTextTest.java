@@ -2,7 +2,6 @@ package vocalis.formats.tab;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
 import vocalis.formats.sheet.Sheet;
@@ -32,18 +31,6 @@ class TabTextTest extends SheetFormatContract {
             int to = t.kind() == Technique.Kind.VIBRATO ? 0 : t.to();
             told.add(new Technique(t.kind(), to, after, 0));
         }
-        return new ScoreNote(
-                n.string(),
-                n.fret(),
-                n.at(),
-                n.length(),
-                n.tied(),
-                true,
-                n.dynamics(),
-                n.manner(),
-                n.down(),
-                n.plucked(),
-                told,
-                Optional.empty());
+        return n.bare().with(told);
     }
 }

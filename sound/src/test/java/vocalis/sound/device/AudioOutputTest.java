@@ -10,12 +10,14 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 import vocalis.sound.Measure;
 import vocalis.sound.dsp.AmpSettings;
 import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Program;
 import vocalis.sound.engine.Source;
 
+@Isolated("keeps real time")
 class AudioOutputTest {
 
     private static final OutputLine.Opener NONE =

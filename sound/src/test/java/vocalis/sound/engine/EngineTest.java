@@ -8,11 +8,13 @@ import com.sun.management.ThreadMXBean;
 import java.lang.management.ManagementFactory;
 import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 import vocalis.sound.Measure;
 import vocalis.sound.dsp.AmpSettings;
 import vocalis.sound.dsp.Damping;
 import vocalis.sound.dsp.Piece;
 
+@Isolated("counts bytes")
 class EngineTest {
 
     private static final int RATE = (int) Measure.RATE;
