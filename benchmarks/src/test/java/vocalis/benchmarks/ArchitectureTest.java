@@ -68,7 +68,8 @@ class ArchitectureTest {
             "check",
             "revoice",
             "unpick",
-            "arrange"
+            "arrange",
+            "practice"
         };
         for (int i = 0; i < order.length; i++) {
             for (int j = i + 1; j < order.length; j++) {

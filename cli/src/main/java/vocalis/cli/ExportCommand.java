@@ -4,8 +4,10 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.FileSystemException;
 import java.nio.file.Path;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -16,6 +18,8 @@ import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
 import vocalis.workbench.Exchange;
 import vocalis.workbench.PieceFiles;
+import vocalis.workbench.Places;
+import vocalis.workbench.PracticeLog;
 import vocalis.workbench.Resting;
 import vocalis.workbench.SafeFiles;
 
@@ -32,9 +36,9 @@ final class ExportCommand implements Callable<Integer> {
 
     @Parameters(
             paramLabel = "FILE",
-            arity = "1..*",
+            arity = "0..*",
             description = "Riffs, .vocalis.json files; - reads one from standard input.")
-    private List<Path> files;
+    private List<Path> files = List.of();
 
     @Option(
             names = "-o",
@@ -57,10 +61,21 @@ final class ExportCommand implements Callable<Integer> {
             description = "Rounds of the loop, for sound.")
     private int times;
 
+    @Option(
+            names = "--practice",
+            description = "The practice log as CSV, of the riffs named or of all.")
+    private boolean practice;
+
     @Mixin private HandOption hand;
 
     @Override
     public Integer call() throws Exception {
+        if (practice) {
+            return practice();
+        }
+        if (files.isEmpty()) {
+            throw new IllegalArgumentException("name a riff's file, or ask for --practice");
+        }
         if (times < 1 || times > 100) {
             throw new IllegalArgumentException("--times lies between 1 and 100, but is " + times);
         }
@@ -71,6 +86,33 @@ final class ExportCommand implements Callable<Integer> {
         Exchange exchange = new Exchange(catalogue, hand.hand());
         Resting resting = new Resting(catalogue, hand.hand());
         return each.run(f -> one(exchange, resting, f, target, each.folder(), stdout));
+    }
+
+    /** The log of what was practised, or of some pieces alone. */
+    private int practice() throws Exception {
+        if (to != null && to != Exchange.Target.CSV) {
+            throw new IllegalArgumentException("the practice log is written as csv only");
+        }
+        Set<String> pieces = new HashSet<>();
+        for (Path f : files) {
+            pieces.add(PieceFiles.read(f).piece().id());
+        }
+        PracticeLog.Content log = new PracticeLog(Places.ofPlatform().data()).read();
+        if (log.unread() > 0) {
+            spec.commandLine().getErr().println(log.unread() + " lines could not be read");
+        }
+        byte[] table =
+                PracticeLog.csv(
+                        log.entries().stream()
+                                .filter(e -> pieces.isEmpty() || pieces.contains(e.piece()))
+                                .toList());
+        if (EachFile.standard(out)) {
+            System.out.write(table);
+            System.out.flush();
+        } else {
+            SafeFiles.write(out, table);
+        }
+        return 0;
     }
 
     private Exchange.Target target(boolean needed) {

@@ -17,6 +17,8 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.Section;
+import vocalis.core.arrange.Song;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
@@ -36,6 +38,7 @@ import vocalis.workbench.PieceFiles;
 import vocalis.workbench.Resting;
 import vocalis.workbench.Revoicing;
 import vocalis.workbench.SafeFiles;
+import vocalis.workbench.Songs;
 import vocalis.workbench.Workspace;
 
 /** Renders a riff, or one strummed shape, to a WAV file. */
@@ -105,6 +108,23 @@ final class RenderCommand implements Callable<Integer> {
     private int times;
 
     @Option(
+            names = "--song",
+            description = "All sections as they are arranged, instead of the riff worked on.")
+    private boolean song;
+
+    @Option(
+            names = "--section",
+            paramLabel = "NAME",
+            description = "One section of the arrangement, by its name or its number from 1.")
+    private String section;
+
+    @Option(
+            names = "--part",
+            paramLabel = "P",
+            description = "Only guitar-1, guitar-2, bass or kit.")
+    private String part;
+
+    @Option(
             names = "--stems",
             description = "Each guitar, bass and kit into a file of its own: X-guitar-1.wav, …")
     private boolean stems;
@@ -116,7 +136,16 @@ final class RenderCommand implements Callable<Integer> {
                     "name a riff's file, or a shape with --shape, and not both");
         }
         refuse(file != null, "a riff's file", "--tuning", "--capo", "--seconds");
-        refuse(shape != null, "--shape", "--treatment", "--intent", "--times", "--stems");
+        refuse(
+                shape != null,
+                "--shape",
+                "--treatment",
+                "--intent",
+                "--times",
+                "--stems",
+                "--song",
+                "--section",
+                "--part");
         if (file != null && SafeFiles.same(file, out)) {
             throw new IllegalArgumentException(
                     "the sound would be written over the riff " + file + "; name another file");
@@ -191,12 +220,61 @@ final class RenderCommand implements Callable<Integer> {
                                 spec.commandLine()
                                         .getErr()
                                         .println(FindingWords.of(f, workspace.content().riff())));
-        Heard heard = workspace.heard();
+        Heard heard =
+                song || section != null
+                        ? arranged(new Songs(catalogue).of(workspace.content(), Hand.MEDIUM))
+                        : workspace.heard();
         if (stems) {
             stems(heard);
         } else {
-            write(out, OfflineRender.of(heard, times, TAIL_SECONDS));
+            write(out, OfflineRender.of(heard, times, TAIL_SECONDS, stem(heard)));
         }
+    }
+
+    private Heard arranged(Song whole) {
+        if (song && section != null) {
+            throw new IllegalArgumentException("name the song or a section of it, not both");
+        }
+        if (song) {
+            return Heard.of(whole);
+        }
+        List<Section> all = whole.piece().sections();
+        int found = -1;
+        for (int i = 0; i < all.size(); i++) {
+            boolean named = all.get(i).name().equalsIgnoreCase(section.strip());
+            found =
+                    found < 0 && (named || section.strip().equals(String.valueOf(i + 1)))
+                            ? i
+                            : found;
+        }
+        if (found < 0) {
+            throw new IllegalArgumentException(
+                    "no section \""
+                            + section
+                            + "\"; there are "
+                            + String.join(", ", all.stream().map(Section::name).toList()));
+        }
+        return Heard.of(whole, whole.start(found), whole.end(found));
+    }
+
+    private OfflineRender.Stem stem(Heard heard) {
+        if (part == null) {
+            return OfflineRender.Stem.ALL;
+        }
+        return switch (part) {
+            case "guitar-1" -> OfflineRender.Stem.FIRST;
+            case "guitar-2" -> {
+                if (heard.second().isEmpty()) {
+                    throw new IllegalArgumentException("the second guitar does not play along");
+                }
+                yield OfflineRender.Stem.SECOND;
+            }
+            case "bass" -> OfflineRender.Stem.BASS;
+            case "kit" -> OfflineRender.Stem.KIT;
+            default ->
+                    throw new IllegalArgumentException(
+                            "\"" + part + "\" is no part; write guitar-1, guitar-2, bass or kit");
+        };
     }
 
     /** Each who plays into a file of its own, named after the file that was asked for. */

@@ -73,7 +73,16 @@ final class Menus {
         edit.getItems().addAll(undo, redo, new SeparatorMenuItem(), meterMenu(), pickupMenu());
         edit.getItems().addAll(new SeparatorMenuItem(), commands.item("instrument"), handMenu());
         Menu view =
-                menu("_View", "revoice", "zoom-in", "zoom-out", "page-on", "page-back", "follow");
+                menu(
+                        "_View",
+                        "revoice",
+                        "arrange",
+                        "practise",
+                        "zoom-in",
+                        "zoom-out",
+                        "page-on",
+                        "page-back",
+                        "follow");
         view.getItems().add(new SeparatorMenuItem());
         add(view, "names", "scale", "theme", "explain");
         Menu harmony = menu("H_armony", "compare");

@@ -7,6 +7,7 @@ import java.util.UUID;
 import vocalis.core.arrange.Piece;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.practice.Entry;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.rhythm.TimeLine;
@@ -39,6 +40,11 @@ public final class Demo {
     /** All pieces of the demo library, the first first. */
     public static List<Piece> pieces() {
         return List.of(winchHouse(), wetSlate(), nineTerraces(), lanternShift(), lastTramDown());
+    }
+
+    /** What Nightjar Quarry practised before the night. */
+    public static List<Entry> practice() {
+        return DemoSong.practice();
     }
 
     /**
@@ -134,11 +140,12 @@ public final class Demo {
                         List.of(
                                 figure("drip", "a--a", "--a-", "a-a-", "--a-"),
                                 figure("wait", "a--a", "--a-", "..a-", "a-a-")));
-        return Piece.of(
-                "demo-wet-slate",
-                "Wet Slate",
-                "Nothing muted: let the fourths move over the bar line.",
-                riff(ground, 126, roots, treatments, pattern));
+        return DemoSong.arranged(
+                Piece.of(
+                        "demo-wet-slate",
+                        "Wet Slate",
+                        "Nothing muted: let the fourths move over the bar line.",
+                        riff(ground, 126, roots, treatments, pattern)));
     }
 
     private static Piece nineTerraces() {

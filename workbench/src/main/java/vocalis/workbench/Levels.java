@@ -2,11 +2,18 @@ package vocalis.workbench;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import vocalis.core.arrange.Controls;
+import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Mix;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Tone;
 import vocalis.core.score.Score;
 import vocalis.sound.dsp.AmpSettings;
 import vocalis.sound.dsp.Damping;
@@ -108,6 +115,35 @@ public final class Levels {
         Rig rig = rigs.settings(heard.ground(), heard.mix(), tempo(heard), 1, 1).first();
         RiffKey key = new RiffKey(heard.score(), open(rig.bank()), rig.amp(), rig.bank().guitar());
         return riffs.computeIfAbsent(key, k -> measured(rig, heard));
+    }
+
+    /**
+     * What brings each tone of an arrangement to the loudness of the ground's own, in which the
+     * whole is measured.
+     */
+    Map<Tone, Double> tones(Heard heard) {
+        Map<Tone, Double> all = new EnumMap<>(Tone.class);
+        Set<Tone> asked = EnumSet.noneOf(Tone.class);
+        for (Heard.Part p : heard.stretches()) {
+            asked.add(p.stretch().first());
+            asked.add(p.stretch().second().orElse(heard.mix().secondTone()));
+        }
+        if (asked.isEmpty()) {
+            return all;
+        }
+        asked.add(heard.mix().secondTone());
+        double own = tone(heard, heard.ground().tone());
+        for (Tone t : asked) {
+            all.put(t, tone(heard, t) / own);
+        }
+        return all;
+    }
+
+    private double tone(Heard heard, Tone tone) {
+        Ground ground = heard.ground().withTone(tone);
+        return gain(
+                Rigs.of(ground, heard.mix().withSecond(Fader.OFF, tone, Controls.USUAL, 0)),
+                new Heard(heard.score(), Optional.empty(), ground, heard.mix()));
     }
 
     private static int tempo(Heard heard) {

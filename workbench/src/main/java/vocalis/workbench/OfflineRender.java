@@ -3,6 +3,7 @@ package vocalis.workbench;
 import java.io.IOException;
 import java.io.InterruptedIOException;
 import java.io.OutputStream;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -14,6 +15,7 @@ import vocalis.core.arrange.Mix;
 import vocalis.core.instrument.Shape;
 import vocalis.core.rhythm.TempoMap;
 import vocalis.core.riff.Ground;
+import vocalis.core.riff.Tone;
 import vocalis.core.score.Score;
 import vocalis.formats.flac.FlacCodec;
 import vocalis.formats.wav.WavCodec;
@@ -84,23 +86,26 @@ public final class OfflineRender {
         Score score = heard.score();
         TempoMap tempos = score.time().tempos();
         double whole = tempos.seconds(score.length());
-        double loop = whole - tempos.seconds(score.time().meters().pickup());
-        double match = new Levels().gain(Rigs.of(heard.ground(), heard.mix()), heard);
+        double loop = whole - tempos.seconds(heard.clicks().loopFrom());
+        Levels levels = new Levels();
+        double match = levels.gain(Rigs.of(heard.ground(), heard.mix()), heard);
+        Map<Tone, Double> tones = levels.tones(heard);
         Engine engine = engine(heard.ground(), heard.mix(), tempos.first(), match, stem);
-        engine.publish(program(heard, stem));
+        engine.publish(program(heard, stem, tones));
         engine.play(0);
         Optional<Engine> beside = Optional.empty();
         if (stem == Stem.ALL && heard.second().isPresent()) {
             Engine other = engine(heard.ground(), heard.mix(), tempos.first(), match, Stem.SECOND);
-            other.publish(SoundEvents.program(alone(heard, Stem.SECOND), false));
+            other.publish(program(heard, Stem.SECOND, tones));
             other.play(0);
             beside = Optional.of(other);
         }
         return new OfflineRender(engine, beside, whole + loop * (times - 1), tailSeconds);
     }
 
-    private static Program program(Heard heard, Stem stem) {
-        return SoundEvents.program(alone(heard, stem), stem != Stem.SECOND);
+    private static Program program(Heard heard, Stem stem, Map<Tone, Double> tones) {
+        return SoundEvents.program(
+                alone(heard, stem), stem != Stem.SECOND, t -> tones.getOrDefault(t, 1.0));
     }
 
     /** What is heard without those who are rendered elsewhere. */
@@ -118,7 +123,12 @@ public final class OfflineRender {
                 };
         boolean second = stem == Stem.SECOND;
         return new Heard(
-                heard.score(), second ? heard.second() : Optional.empty(), heard.ground(), own);
+                heard.score(),
+                second ? heard.second() : Optional.empty(),
+                heard.ground(),
+                own,
+                heard.stretches(),
+                heard.clicks());
     }
 
     private static Fader off(Fader f) {

@@ -1,5 +1,6 @@
 package vocalis.workbench;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -7,6 +8,7 @@ import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import vocalis.core.instrument.Shape;
+import vocalis.core.riff.Tone;
 import vocalis.sound.device.AudioOutput;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
@@ -124,10 +126,16 @@ public final class Player implements AutoCloseable {
                         return;
                     }
                     double gain = levels.gain(rigs, next);
+                    Map<Tone, Double> tones = levels.tones(next);
+                    Optional<Program> levelled =
+                            tones.isEmpty()
+                                    ? Optional.empty()
+                                    : Optional.of(SoundEvents.program(next, true, tones::get));
                     synchronized (this) {
                         if (mine == newest) {
                             match = gain;
                             publish();
+                            levelled.ifPresent(engine::publish);
                         }
                     }
                 });

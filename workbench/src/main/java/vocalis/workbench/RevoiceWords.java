@@ -32,6 +32,22 @@ public final class RevoiceWords {
         };
     }
 
+    /** What an intent is after. */
+    public static String aim(Intent i) {
+        return switch (i) {
+            case SMOOTH_TOP -> "the top line moves as little as it can";
+            case RISING_TOP -> "the top line climbs";
+            case FALLING_TOP -> "the top line falls";
+            case HELD_NOTE -> "one note sounds in every chord";
+            case RISING_TENSION -> "tension rises to the seam";
+            case LEAST_HAND -> "the least work for the hand";
+            case LEANEST -> "few and even intervals for the amplifier";
+            case DARKEST -> "low, with the dark degrees";
+            case BRIGHTEST -> "high, with the bright degrees and open strings";
+            case SURPRISE -> "something by chance";
+        };
+    }
+
     /** What a row is called. */
     public static String name(Row row) {
         if (row.version().isPresent()) {

@@ -1,12 +1,16 @@
 package vocalis.workbench;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.LongUnaryOperator;
+import java.util.function.ToDoubleFunction;
 import vocalis.core.arrange.Controls;
 import vocalis.core.arrange.Feel;
 import vocalis.core.arrange.Groove;
 import vocalis.core.arrange.Mix;
+import vocalis.core.arrange.Song;
+import vocalis.core.arrange.Stretch;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.TempoMap;
@@ -54,16 +58,20 @@ public final class SoundEvents {
 
     /** The loop of a score with who plays along. */
     public static Program program(Heard heard) {
-        return program(heard, true);
+        return program(heard, true, t -> 1);
     }
 
-    /** The same without the first guitar, where it is rendered elsewhere. */
-    static Program program(Heard heard, boolean first) {
+    /**
+     * The same without the first guitar, where it is rendered elsewhere.
+     *
+     * @param levels what brings a tone to the loudness of the ground's own
+     */
+    static Program program(Heard heard, boolean first, ToDoubleFunction<Tone> levels) {
         Score score = heard.score();
         Mix mix = heard.mix();
         long length = score.length();
         Program.Builder b = new Program.Builder(length, Ticks.QUARTER, score.board().strings());
-        b.loopFrom(score.time().meters().pickup());
+        b.loopFrom(heard.clicks().loopFrom());
         List<TempoMap.Change> tempos = score.time().tempos().changes();
         for (TempoMap.Change t : tempos) {
             if (tempos.size() > 1 && t.at() < length) {
@@ -71,21 +79,44 @@ public final class SoundEvents {
             }
         }
         int behind = mix.timing().behind();
-        LongUnaryOperator guitars = late(score, swing(mix), Math.max(0, behind));
-        LongUnaryOperator band = late(score, swing(mix), Math.max(0, -behind));
+        LongUnaryOperator guitars = late(score, swing(heard), Math.max(0, behind));
+        LongUnaryOperator band = late(score, swing(heard), Math.max(0, -behind));
         if (first) {
             guitar(b, 0, score, guitars);
         }
         heard.second().ifPresent(s -> guitar(b, 1, s, guitars));
+        tones(b, heard, levels);
         along(b, heard, band);
         return b.build();
     }
 
-    private static LongUnaryOperator swing(Mix mix) {
-        int swing = mix.timing().swing();
-        return mix.feel() == Feel.SWUNG
-                ? Groove::swung
-                : swing == 50 ? t -> t : t -> Groove.swung(t, swing, 100);
+    /** Sections and their tones, a moment before what is played with them. */
+    private static void tones(Program.Builder b, Heard heard, ToDoubleFunction<Tone> levels) {
+        Mix mix = heard.mix();
+        boolean before = true;
+        for (Heard.Part p : heard.stretches()) {
+            Stretch s = p.stretch();
+            long at = before ? 0 : s.from();
+            before = false;
+            b.section(at, s.section());
+            b.tone(0, at, amp(s.first(), mix.controls()).louder(levels.applyAsDouble(s.first())));
+            Tone second = s.second().orElse(mix.secondTone());
+            double level = levels.applyAsDouble(second) / levels.applyAsDouble(mix.secondTone());
+            b.tone(
+                    1,
+                    at,
+                    amp(second, mix.secondControls())
+                            .through(otherCabinet(mix.secondControls()))
+                            .louder(level));
+        }
+    }
+
+    private static LongUnaryOperator swing(Heard heard) {
+        int swing = heard.mix().timing().swing();
+        return t ->
+                feelAt(heard, t) == Feel.SWUNG
+                        ? Groove.swung(t)
+                        : swing == 50 ? t : Groove.swung(t, swing, 100);
     }
 
     /** When something written is played: swung, and so many milliseconds late. */
@@ -107,21 +138,73 @@ public final class SoundEvents {
         LongUnaryOperator straight = late(score, t -> t, Math.max(0, -mix.timing().behind()));
         if (mix.click().on()) {
             for (Groove.Hit h : Groove.click(meters, length)) {
-                b.hit(straight.applyAsLong(h.at()), Piece.valueOf(h.drum().name()), h.velocity());
+                if (clicks(heard, h.at())) {
+                    b.hit(
+                            straight.applyAsLong(h.at()),
+                            Piece.valueOf(h.drum().name()),
+                            h.velocity());
+                }
             }
         }
         if (mix.kit().on()) {
-            LongUnaryOperator hits = mix.feel() == Feel.SWUNG ? straight : time;
-            for (Groove.Hit h : Groove.kit(meters, length, mix.feel())) {
+            for (Groove.Hit h : kit(heard)) {
+                boolean swung = feelAt(heard, h.at()) == Feel.SWUNG;
+                LongUnaryOperator hits = swung ? straight : time;
                 b.hit(hits.applyAsLong(h.at()), Piece.valueOf(h.drum().name()), h.velocity());
             }
         }
         if (mix.bass().on()) {
-            int tonic = heard.ground().key().tonic().pitchClass();
-            for (Groove.BassNote n : Groove.bass(score, mix.bassLine(), tonic)) {
+            for (Groove.BassNote n : bass(heard)) {
                 b.bass(time.applyAsLong(n.at()), n.midi(), n.velocity());
             }
         }
+    }
+
+    /** Counting in it is always heard, later unless it has gone out. */
+    private static boolean clicks(Heard heard, long at) {
+        MeterMap meters = heard.score().time().meters();
+        long from = heard.clicks().loopFrom();
+        long bar = meters.bar(at) - (long) meters.bar(from);
+        return at < from || heard.clicks().vanishing().heard(bar);
+    }
+
+    private static List<Groove.Hit> kit(Heard heard) {
+        MeterMap meters = heard.score().time().meters();
+        if (heard.stretches().isEmpty()) {
+            return Groove.kit(meters, heard.score().length(), heard.mix().feel());
+        }
+        List<Groove.Hit> all = new ArrayList<>();
+        for (Heard.Part p : heard.stretches()) {
+            Stretch s = p.stretch();
+            if (s.band().kit()) {
+                Feel feel = s.band().feel().orElse(heard.mix().feel());
+                boolean fill = s.turns() && s.band().fill();
+                all.addAll(Groove.kit(meters, s.from(), s.to(), feel, fill));
+            }
+        }
+        return all;
+    }
+
+    private static Feel feelAt(Heard heard, long at) {
+        Feel feel = heard.mix().feel();
+        for (Heard.Part p : heard.stretches()) {
+            boolean here = at >= p.stretch().from() && at < p.stretch().to();
+            feel = here ? p.stretch().band().feel().orElse(heard.mix().feel()) : feel;
+        }
+        return feel;
+    }
+
+    private static List<Groove.BassNote> bass(Heard heard) {
+        Mix mix = heard.mix();
+        if (heard.stretches().isEmpty()) {
+            int tonic = heard.ground().key().tonic().pitchClass();
+            return Groove.bass(heard.score(), mix.bassLine(), tonic);
+        }
+        return Song.bass(
+                heard.score(),
+                heard.stretches().stream().map(Heard.Part::stretch).toList(),
+                mix.bassLine(),
+                heard.stretches().stream().map(Heard.Part::tonic).toList());
     }
 
     private static void guitar(Program.Builder b, int part, Score score, LongUnaryOperator time) {

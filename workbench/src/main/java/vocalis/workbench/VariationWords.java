@@ -19,6 +19,7 @@ public final class VariationWords {
             case TWELVE_BARS -> "Twelve bars";
             case TRITONE_SUBSTITUTE -> "A tritone away";
             case OCTAVE_ON_REPEAT -> "Twice, then an octave up";
+            case OCTAVE_UP -> "An octave up";
             case NEXT_TREATMENT -> "Another treatment";
             case FIFTH_IN_BASS -> "Fifth in the bass";
             case HELD_BASS -> "One bass throughout";
@@ -47,6 +48,7 @@ public final class VariationWords {
             case TWELVE_BARS -> "first, fourth and fifth degree over twelve bars, voiced like here";
             case TRITONE_SUBSTITUTE -> "the root under the caret six semitones away";
             case OCTAVE_ON_REPEAT -> "the riff twice; the second time every shape twelve frets up";
+            case OCTAVE_UP -> "every shape twelve frets up, where the neck has it";
             case NEXT_TREATMENT -> "the whole riff in the next family";
             case FIFTH_IN_BASS -> "the same shapes, each over its fifth";
             case HELD_BASS -> "the first root held under every chord";

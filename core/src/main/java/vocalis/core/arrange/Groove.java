@@ -43,7 +43,7 @@ public final class Groove {
      *
      * @param at ticks from the start of the riff
      * @param length ticks
-     * @param midi MIDI number, E1 to D♯2
+     * @param midi MIDI number, E1 to D♯2, or up to two octaves over it where it has its own notes
      * @param velocity 0 to 1
      */
     public record BassNote(long at, long length, int midi, double velocity) {}
@@ -83,9 +83,19 @@ public final class Groove {
      * last, is a fill, and what comes after it begins with a crash.
      */
     public static List<Hit> kit(MeterMap meters, long length, Feel feel) {
+        return kit(meters, meters.pickup(), length, feel, true);
+    }
+
+    /**
+     * The kit of a stretch that begins at a bar line; bars are counted from there.
+     *
+     * @param fill whether the last bar ends with one
+     */
+    public static List<Hit> kit(MeterMap meters, long from, long to, Feel feel, boolean fill) {
         List<Hit> hits = new ArrayList<>();
-        List<Long> fills = fills(meters, length);
-        for (int bar = 0; meters.start(bar) < length; bar++) {
+        List<Long> fills = fills(meters, from, to, fill);
+        int first = meters.bar(meters.barLineFrom(from));
+        for (int bar = first; meters.start(bar) < to; bar++) {
             Meter meter = meters.meter(bar);
             long pulse = pulse(meter);
             int pulses = (int) ((meter.barTicks() + pulse - 1) / pulse);
@@ -98,10 +108,10 @@ public final class Groove {
                     pulse(mine, at, pulse, p, pulses, feel);
                 }
             }
-            if (bar > 0 && bar % BARS_TO_A_FILL == 0) {
+            if (bar > first && (bar - first) % BARS_TO_A_FILL == 0) {
                 mine.add(new Hit(meters.start(bar), Drum.CRASH, 0.7));
             }
-            long end = Math.min(length, meters.end(bar));
+            long end = Math.min(to, meters.end(bar));
             mine.removeIf(h -> h.at() >= end);
             hits.addAll(mine);
         }
@@ -111,12 +121,19 @@ public final class Groove {
 
     /** Where fills begin, ticks from the start: on the last whole pulse of their bars. */
     public static List<Long> fills(MeterMap meters, long length) {
+        return fills(meters, meters.pickup(), length, true);
+    }
+
+    private static List<Long> fills(MeterMap meters, long from, long to, boolean atEnd) {
         List<Long> fills = new ArrayList<>();
-        for (int bar = 0; meters.start(bar) < length; bar++) {
-            boolean last = meters.start(bar + 1) >= length;
+        int first = meters.bar(meters.barLineFrom(from));
+        for (int bar = first; meters.start(bar) < to; bar++) {
+            boolean last = meters.start(bar + 1) >= to;
             long pulse = pulse(meters.meter(bar));
             long whole = meters.meter(bar).barTicks() / pulse;
-            if (whole >= 2 && (last && bar > 0 || bar % BARS_TO_A_FILL == BARS_TO_A_FILL - 1)) {
+            boolean fourth = (bar - first) % BARS_TO_A_FILL == BARS_TO_A_FILL - 1;
+            boolean here = last ? atEnd && (bar > first || fourth) : fourth;
+            if (whole >= 2 && here) {
                 fills.add(meters.start(bar) + (whole - 1) * pulse);
             }
         }
@@ -187,6 +204,46 @@ public final class Groove {
             }
         }
         return notes;
+    }
+
+    /**
+     * The bass with notes of its own in a stretch: the figure's steps from every bar line on, over
+     * the bass of the chord that sounds.
+     */
+    public static List<BassNote> bass(Score score, long from, long to, BassFigure figure) {
+        List<BassNote> notes = new ArrayList<>();
+        MeterMap meters = score.time().meters();
+        long step = BassFigure.stepTicks();
+        for (int bar = meters.bar(from); meters.start(bar) < to; bar++) {
+            long begin = bar < 0 ? from : Math.max(from, meters.start(bar));
+            long end = Math.min(to, meters.end(bar));
+            int i = 0;
+            for (long at = begin; at < end; at += step) {
+                BassFigure.Step s = figure.steps().get(i++ % figure.steps().size());
+                long lasts = Math.min(step, end - at);
+                int chord = score.harmonyAt(at);
+                boolean holds = s == BassFigure.Step.Still.HOLD && !notes.isEmpty();
+                if (s instanceof BassFigure.Step.Note n && chord >= 0) {
+                    int root = score.harmonies().get(chord).bass();
+                    int midi = LOWEST_BASS + Math.floorMod(root - LOWEST_BASS, 12) + n.semitones();
+                    notes.add(new BassNote(at, lasts, midi, at == begin ? 0.9 : 0.8));
+                } else if (holds && end(notes) == at) {
+                    BassNote held = notes.remove(notes.size() - 1);
+                    notes.add(
+                            new BassNote(
+                                    held.at(),
+                                    held.length() + lasts,
+                                    held.midi(),
+                                    held.velocity()));
+                }
+            }
+        }
+        return notes;
+    }
+
+    private static long end(List<BassNote> notes) {
+        BassNote last = notes.get(notes.size() - 1);
+        return last.at() + last.length();
     }
 
     /**

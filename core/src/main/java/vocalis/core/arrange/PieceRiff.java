@@ -1,11 +1,9 @@
 package vocalis.core.arrange;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.UnaryOperator;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Treatment;
@@ -52,6 +50,18 @@ public record PieceRiff(String id, Riff riff, List<Version> versions, Optional<R
         return new PieceRiff(id, other, versions, second.map(s -> following(s, other)));
     }
 
+    /** The riff as a version has it, or as it stands. */
+    public Riff at(Optional<String> version) {
+        return version.flatMap(id -> versions.stream().filter(v -> v.id().equals(id)).findFirst())
+                .map(Version::riff)
+                .orElse(riff);
+    }
+
+    /** What the second guitar has of its own over a version. */
+    public Optional<Riff> secondAt(Optional<String> version) {
+        return second.map(s -> version.isEmpty() ? s : following(s, at(version)));
+    }
+
     /** With something of the second guitar's own, or without. */
     PieceRiff withSecond(Optional<Riff> other) {
         return new PieceRiff(id, riff, versions, other.map(s -> following(s, riff)));
@@ -82,13 +92,14 @@ public record PieceRiff(String id, Riff riff, List<Version> versions, Optional<R
 
     /** With the riff as it stands kept as a version under a name. */
     PieceRiff keeping(String name, String note) {
-        int n = 1;
-        Set<String> taken = new HashSet<>(versions.stream().map(Version::id).toList());
-        while (taken.contains("version-" + n)) {
-            n++;
-        }
+        return keeping(name, note, riff);
+    }
+
+    /** With another riff kept as a version under a name. */
+    PieceRiff keeping(String name, String note, Riff kept) {
+        String free = Piece.fresh("version", versions.stream().map(Version::id));
         List<Version> more = new ArrayList<>(versions);
-        more.add(new Version("version-" + n, name, note, riff));
+        more.add(new Version(free, name, note, kept));
         return new PieceRiff(id, riff, more, second);
     }
 

@@ -3,6 +3,7 @@ package vocalis.core.revoice;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
 
@@ -35,10 +36,8 @@ public record Rub(int one, int two, Kind kind) {
         List<Rub> all = new ArrayList<>();
         for (Sounding a : first.soundings()) {
             for (Sounding b : second.soundings()) {
-                Kind kind = kind(a.midi(), b.midi());
-                if (kind != null) {
-                    all.add(new Rub(a.midi(), b.midi(), kind));
-                }
+                kind(a.midi(), b.midi())
+                        .ifPresent(kind -> all.add(new Rub(a.midi(), b.midi(), kind)));
             }
         }
         Comparator<Rub> roughest = Comparator.comparing(Rub::kind);
@@ -46,18 +45,21 @@ public record Rub(int one, int two, Kind kind) {
         return List.copyOf(all);
     }
 
-    private static Kind kind(int one, int two) {
+    /** What rubs between two notes, if anything does. */
+    public static Optional<Kind> kind(int one, int two) {
         int apart = Math.abs(two - one);
         if (apart > FAR) {
-            return null;
+            return Optional.empty();
         }
         boolean low = Math.max(one, two) < LOW;
-        return switch (apart % 12) {
-            case 1, 2 -> Kind.SECOND;
-            case 10, 11 -> Kind.SEVENTH;
-            case 6 -> Kind.TRITONE;
-            case 3, 4 -> low && apart < 12 ? Kind.LOW_THIRD : null;
-            default -> null;
-        };
+        Kind kind =
+                switch (apart % 12) {
+                    case 1, 2 -> Kind.SECOND;
+                    case 10, 11 -> Kind.SEVENTH;
+                    case 6 -> Kind.TRITONE;
+                    case 3, 4 -> low && apart < 12 ? Kind.LOW_THIRD : null;
+                    default -> null;
+                };
+        return Optional.ofNullable(kind);
     }
 }

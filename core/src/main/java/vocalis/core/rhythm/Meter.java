@@ -11,8 +11,11 @@ public record Meter(int beats, int unit) {
     /** 4/4. */
     public static final Meter COMMON = new Meter(4, 4);
 
+    /** Most beats of a bar. */
+    public static final int MOST_BEATS = 32;
+
     public Meter {
-        if (beats < 1 || beats > 32) {
+        if (beats < 1 || beats > MOST_BEATS) {
             throw new IllegalArgumentException(
                     "a bar has 1 to 32 beats, but this one has " + beats);
         }

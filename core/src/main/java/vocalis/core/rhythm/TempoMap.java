@@ -93,6 +93,16 @@ public record TempoMap(List<Change> changes) {
         return new TempoMap(out);
     }
 
+    /** Every tempo changed by hundredths, within the limits. */
+    public TempoMap scaled(double hundredths) {
+        List<Change> out = new ArrayList<>();
+        for (Change c : changes) {
+            long scaled = Math.round(c.tempo() * hundredths / 100);
+            out.add(new Change(c.at(), (int) Math.max(SLOWEST, Math.min(FASTEST, scaled))));
+        }
+        return new TempoMap(out);
+    }
+
     /** Seconds from the start to a tick. */
     public double seconds(long tick) {
         double seconds = 0;

@@ -139,6 +139,64 @@ public final class Score {
         return low;
     }
 
+    /**
+     * A stretch of it, its first tick at 0; what sounds over its edges is cut there. A beginning
+     * between bar lines becomes a pickup.
+     *
+     * @throws IllegalArgumentException when the stretch lies outside or has no length
+     */
+    public Score between(long from, long to) {
+        if (from < 0 || to > length || to <= from) {
+            throw new IllegalArgumentException(
+                    "a stretch from tick " + from + " to " + to + " lies outside 0 to " + length);
+        }
+        List<ScoreNote> within = new ArrayList<>();
+        for (int i = firstNote(from); i < notes.size() && notes.get(i).at() < to; i++) {
+            ScoreNote n = notes.get(i);
+            within.add(n.beginning(n.at() - from).lasting(Math.min(n.length(), to - n.at())));
+        }
+        List<Harmony> chords = new ArrayList<>();
+        for (Harmony h : harmonies) {
+            long start = Math.max(from, h.at());
+            long end = Math.min(to, h.end());
+            if (end > start) {
+                chords.add(
+                        new Harmony(
+                                start - from,
+                                end - start,
+                                h.root(),
+                                h.bass(),
+                                h.symbol(),
+                                h.free()));
+            }
+        }
+        return new Score(board, time.between(from, to), to - from, within, chords);
+    }
+
+    private int firstNote(long tick) {
+        int low = 0;
+        int high = notes.size();
+        while (low < high) {
+            int mid = (low + high) >>> 1;
+            if (notes.get(mid).at() < tick) {
+                low = mid + 1;
+            } else {
+                high = mid;
+            }
+        }
+        return low;
+    }
+
+    /** The same without a note: its bars and chords alone. */
+    public Score silent() {
+        return new Score(board, time, length, List.of(), harmonies);
+    }
+
+    /** The same on another time line of the same bars: other tempos. */
+    public Score timed(TimeLine other) {
+        return new Score(board, other, length, notes, harmonies);
+    }
+
     @Override
     public boolean equals(Object o) {
         return o instanceof Score s

@@ -91,6 +91,40 @@ public record ScoreNote(
                 origin);
     }
 
+    /** The same note at another time. */
+    public ScoreNote beginning(long tick) {
+        return new ScoreNote(
+                string,
+                fret,
+                tick,
+                length,
+                tied,
+                rings,
+                dynamics,
+                manner,
+                down,
+                plucked,
+                techniques,
+                origin);
+    }
+
+    /** The same note going on from the one before, or struck. */
+    public ScoreNote tied(boolean on) {
+        return new ScoreNote(
+                string,
+                fret,
+                at,
+                length,
+                on,
+                rings,
+                dynamics,
+                manner,
+                down,
+                plucked,
+                techniques,
+                origin);
+    }
+
     /** The same note with other things done to it. */
     public ScoreNote with(List<Technique> others) {
         return new ScoreNote(

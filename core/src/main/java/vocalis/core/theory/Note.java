@@ -15,6 +15,22 @@ public record Note(Spelling spelling, int octave) {
         }
     }
 
+    /**
+     * Reads {@code F#2}.
+     *
+     * @throws IllegalArgumentException saying how a note is written
+     */
+    public static Note parse(String text) {
+        String t = text.strip();
+        boolean octave = t.length() >= 2 && Character.isDigit(t.charAt(t.length() - 1));
+        if (!octave) {
+            throw new IllegalArgumentException(
+                    "\"" + text + "\" is no note with its octave; write it like E3 or F#4");
+        }
+        return new Note(
+                Spelling.parse(t.substring(0, t.length() - 1)), t.charAt(t.length() - 1) - '0');
+    }
+
     /** MIDI note number (middle C = 60). */
     public int midi() {
         return 12 * (octave + 1) + spelling.letter().semitones() + spelling.alter();

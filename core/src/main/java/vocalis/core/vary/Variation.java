@@ -18,6 +18,7 @@ public enum Variation {
     TWELVE_BARS((r, d, c) -> Orders.twelveBars(r, c)),
     TRITONE_SUBSTITUTE((r, d, c) -> Orders.tritone(r, c)),
     OCTAVE_ON_REPEAT((r, d, c) -> Voices.octaveOnRepeat(r, d)),
+    OCTAVE_UP((r, d, c) -> Voices.octaveUp(r, d)),
     NEXT_TREATMENT((r, d, c) -> Voices.nextTreatment(r, c)),
     FIFTH_IN_BASS((r, d, c) -> Voices.fifthInBass(r)),
     HELD_BASS((r, d, c) -> Voices.heldBass(r)),

@@ -34,6 +34,21 @@ final class Voices {
         return out;
     }
 
+    /** Every shape an octave higher, where the neck has it; none where no shape can go there. */
+    static Riff octaveUp(Riff riff, Derived derived) {
+        Riff out = riff;
+        int last = riff.ground().board().frets();
+        for (int i = 0; i < riff.roots().size(); i++) {
+            Derived.Chord chord = derived.chords().get(i);
+            Optional<Shape> up = chord.candidate().voicing().shape().moved(OCTAVE, last);
+            if (up.isPresent() && !chord.candidate().voicing().shape().rings()) {
+                Family family = riff.treatments().get(i).family();
+                out = Chords.member(out, i, family, new Member.ByHand(up.get(), chord.root()));
+            }
+        }
+        return out;
+    }
+
     static Riff nextTreatment(Riff riff, int chord) {
         return Chords.familyOfAllStepped(riff, chord, 1);
     }

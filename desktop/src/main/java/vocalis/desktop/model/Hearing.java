@@ -40,7 +40,12 @@ public final class Hearing {
 
     /** Starts the loop at the chord under the caret, or stops it. */
     public void togglePlay() {
-        if (model.player().telemetry().latest().playing()) {
+        Zone zone = model.screen();
+        if (zone == Zone.ARRANGE) {
+            model.arrange().togglePlay();
+        } else if (zone == Zone.PRACTISE) {
+            model.practice().togglePlay();
+        } else if (model.player().telemetry().latest().playing()) {
             model.player().stop();
         } else {
             long at = model.currentChord().start();
@@ -59,6 +64,12 @@ public final class Hearing {
     public boolean beginHearing() {
         if (model.zoneProperty().get() == Zone.REVOICE) {
             return model.revoice().hearRow();
+        }
+        if (model.screen() == Zone.ARRANGE) {
+            return model.arrange().beginHearing();
+        }
+        if (model.screen() == Zone.PRACTISE) {
+            return false;
         }
         if (!hearing) {
             hearing = true;
@@ -105,6 +116,9 @@ public final class Hearing {
     }
 
     public void endHearing() {
+        if (model.screen() == Zone.ARRANGE) {
+            model.arrange().endHearing();
+        }
         if (model.zoneProperty().get() == Zone.REVOICE && !model.revoice().otherSounds()) {
             endPreview();
         }

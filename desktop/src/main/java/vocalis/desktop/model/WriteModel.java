@@ -1,5 +1,6 @@
 package vocalis.desktop.model;
 
+import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
@@ -77,6 +78,8 @@ public final class WriteModel implements Session, AutoCloseable {
     private final LaneModel lane;
     private final TypingModel typing;
     private final RevoiceModel revoice;
+    private final ArrangeModel arrange;
+    private final PracticeModel practice;
     private final ChordEdits chords;
     private final GainModel gain;
     private Key shownKey;
@@ -84,6 +87,7 @@ public final class WriteModel implements Session, AutoCloseable {
     private long session;
     private boolean keepCards;
     private boolean begun;
+    private Zone screen = Zone.BAND;
 
     public WriteModel(
             Workspace workspace, Player player, Background background, OwnShapes ownShapes) {
@@ -102,11 +106,14 @@ public final class WriteModel implements Session, AutoCloseable {
         offer = new CardOffer(this, this::offered);
         hearing = new Hearing(this);
         revoice = new RevoiceModel(this);
+        arrange = new ArrangeModel(this);
+        practice = new PracticeModel(this, Clock.systemUTC());
         listening =
                 Subscription.all(
                         workspace.onChange(this::documentChanged),
                         workspace.onDerived(this::derivedChanged));
         family.set(treatmentFamily());
+        zone.addListener((o, was, is) -> screenChanged(is));
         chord.addListener(o -> chordMoved());
         family.addListener(o -> requestCards());
         offer.filterProperty().addListener(o -> requestCards());
@@ -127,6 +134,8 @@ public final class WriteModel implements Session, AutoCloseable {
     @Override
     public void close() {
         listening.close();
+        practice.close();
+        arrange.close();
         revoice.close();
         gain.close();
     }
@@ -247,6 +256,50 @@ public final class WriteModel implements Session, AutoCloseable {
         return revoice;
     }
 
+    /** The sections of the piece. */
+    public ArrangeModel arrange() {
+        return arrange;
+    }
+
+    /** Practising a stretch of it. */
+    public PracticeModel practice() {
+        return practice;
+    }
+
+    /**
+     * The song sounds on its own screens, the riff on the others; the ground's fields belong to the
+     * screen that they were entered from.
+     */
+    private void screenChanged(Zone is) {
+        if (is == Zone.GROUND || is == screen) {
+            return;
+        }
+        Zone was = screen;
+        screen = is;
+        if (was == Zone.PRACTISE) {
+            practice.leave();
+        } else if (was == Zone.ARRANGE) {
+            arrange.leave();
+        }
+        if (ofSong()) {
+            player.stop();
+            arrange.refresh();
+        }
+        if (is == Zone.PRACTISE) {
+            practice.enter();
+        }
+    }
+
+    /** The place that the keys are in, or were before the ground's fields. */
+    public Zone screen() {
+        return screen;
+    }
+
+    /** Whether a screen is open on which the whole piece sounds, not the riff alone. */
+    public boolean ofSong() {
+        return screen == Zone.ARRANGE || screen == Zone.PRACTISE;
+    }
+
     /** Writing in the lane. */
     public TypingModel typing() {
         return typing;
@@ -357,7 +410,11 @@ public final class WriteModel implements Session, AutoCloseable {
         if (draft.get() != null && draft.get().strings() != strings) {
             draft.set(null);
         }
-        player.show(workspace.heard());
+        if (ofSong()) {
+            arrange.refresh();
+        } else {
+            player.show(workspace.heard());
+        }
         if (begun) {
             gain.refreshChords();
         }

@@ -10,5 +10,9 @@ public enum Zone {
     CARDS,
     NECK,
     /** The grid of every treatment. */
-    REVOICE
+    REVOICE,
+    /** The sections of the piece. */
+    ARRANGE,
+    /** A stretch of it, round and round. */
+    PRACTISE
 }

@@ -1,6 +1,7 @@
 package vocalis.desktop.write;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -16,8 +17,10 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
+import vocalis.core.arrange.Song;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.model.Zone;
 import vocalis.desktop.view.Explain;
 import vocalis.sound.device.AudioOutput;
 import vocalis.sound.engine.Telemetry;
@@ -169,12 +172,16 @@ final class Transport extends HBox {
         set(sink, sinkWords());
         level = Math.max(r.peak(), level * FALL);
         showLevel();
-        double tick = Math.max(0, Math.min(model.riff().length() - 1, r.tick()));
-        boolean turns = playing && model.view().followProperty().get();
+        double tick = model.ofSong() ? r.tick() : clipped(r.tick());
+        boolean turns = playing && !model.ofSong() && model.view().followProperty().get();
         if (turns && !model.view().shownProperty().get().shows(tick)) {
             model.view().show((long) tick);
         }
         followers.forEach(f -> f.now(playing, tick));
+    }
+
+    private double clipped(double tick) {
+        return Math.max(0, Math.min(model.riff().length() - 1, tick));
     }
 
     private void follow(boolean on) {
@@ -195,13 +202,26 @@ final class Transport extends HBox {
     }
 
     private String bars() {
-        int bars = model.riff().bars();
-        return "loop of " + bars + (bars == 1 ? " bar" : " bars");
+        Optional<Song> song = model.ofSong() ? model.arrange().song() : Optional.empty();
+        int bars =
+                song.map(s -> s.score().time().meters().bars(s.length()))
+                        .orElse(model.riff().bars());
+        String what = song.isPresent() ? "song of " : "loop of ";
+        return what + bars + (bars == 1 ? " bar" : " bars");
     }
 
     private String where(double tick) {
-        long at = (long) Math.max(0, Math.min(model.riff().length() - 1, tick));
-        MeterMap.Place p = model.riff().meters().place(at);
+        Optional<Song> song = model.ofSong() ? model.arrange().song() : Optional.empty();
+        if (song.isPresent()) {
+            boolean practises = model.screen() == Zone.PRACTISE;
+            double at = practises ? model.practice().tick(tick) : model.arrange().tick(tick);
+            return place(song.get().score().time().meters(), (long) at);
+        }
+        return place(model.riff().meters(), (long) clipped(tick));
+    }
+
+    private static String place(MeterMap meters, long at) {
+        MeterMap.Place p = meters.place(at);
         return (p.bar() == 0 ? "pickup" : "bar " + p.bar()) + "  beat " + p.beat();
     }
 

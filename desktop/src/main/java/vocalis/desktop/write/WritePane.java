@@ -20,12 +20,14 @@ import vocalis.core.hands.IdleFingers;
 import vocalis.core.harmony.Readout;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
+import vocalis.desktop.arrange.ArrangePane;
 import vocalis.desktop.band.VoiceBand;
 import vocalis.desktop.cards.CardRow;
 import vocalis.desktop.cards.FamilyBar;
 import vocalis.desktop.keys.Command;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.keys.Keyboard;
+import vocalis.desktop.keys.SongCommands;
 import vocalis.desktop.keys.WriteCommands;
 import vocalis.desktop.lane.Lane;
 import vocalis.desktop.lane.Overview;
@@ -33,9 +35,11 @@ import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.model.Zone;
 import vocalis.desktop.neck.Neck;
 import vocalis.desktop.neck.NeckGeometry;
+import vocalis.desktop.practise.PractisePane;
 import vocalis.desktop.readout.ReadoutPane;
 import vocalis.desktop.revoice.RevoicePane;
 import vocalis.desktop.sheets.AlongSheet;
+import vocalis.desktop.sheets.ArrangeSheets;
 import vocalis.desktop.sheets.BlindSheet;
 import vocalis.desktop.sheets.Compare;
 import vocalis.desktop.sheets.ExplainSheet;
@@ -43,6 +47,7 @@ import vocalis.desktop.sheets.FigureSheets;
 import vocalis.desktop.sheets.FindingsSheet;
 import vocalis.desktop.sheets.ListenSheets;
 import vocalis.desktop.sheets.OutputSheet;
+import vocalis.desktop.sheets.PracticeSheet;
 import vocalis.desktop.sheets.Sheets;
 import vocalis.desktop.sheets.ToneSheet;
 import vocalis.desktop.sheets.WritingSheets;
@@ -65,6 +70,8 @@ public final class WritePane extends BorderPane {
     private final CardRow cards;
     private final Neck neck;
     private final RevoicePane revoice;
+    private final ArrangePane arrange;
+    private final PractisePane practise;
     private final ReadoutPane readout;
     private final Compare compare;
     private final FamilyBar families;
@@ -91,20 +98,16 @@ public final class WritePane extends BorderPane {
         neck = new Neck(model);
         neck.setId("neck");
         revoice = new RevoicePane(model);
+        arrange = new ArrangePane(model);
+        practise = new PractisePane(model);
         readout = new ReadoutPane(model);
         compare = new Compare(model);
         families = new FamilyBar(model, () -> go(Zone.CARDS));
         ground = new GroundBar(model, () -> AlongSheet.show(model, host()));
         transport =
-                new Transport(
-                        model,
-                        () -> OutputSheet.show(model, host()),
-                        List.of(
-                                band::showNow,
-                                lane::showNow,
-                                overview::showNow,
-                                revoice.grid()::showNow));
+                new Transport(model, () -> OutputSheet.show(model, host()), List.of(this::showNow));
         WriteCommands.addTo(commands, model, new Deeds());
+        SongCommands.addTo(commands, model, new SongDeeds());
         setTop(top());
         setCenter(middle());
         setBottom(statusLine());
@@ -121,6 +124,8 @@ public final class WritePane extends BorderPane {
         follow(cards, Zone.CARDS);
         follow(neck, Zone.NECK);
         follow(revoice.grid(), Zone.REVOICE);
+        follow(arrange.strip(), Zone.ARRANGE);
+        follow(practise.page(), Zone.PRACTISE);
         band.menu(this::chordMenu);
         band.setOnContextMenuRequested(
                 e -> {
@@ -133,6 +138,19 @@ public final class WritePane extends BorderPane {
 
     private SheetHost host() {
         return host.get();
+    }
+
+    /** Where the player is, for the screen that shows it. */
+    private void showNow(boolean playing, double tick) {
+        Zone zone = model.screen();
+        boolean riff = playing && !model.ofSong();
+        double at = model.ofSong() ? 0 : tick;
+        band.showNow(riff, at);
+        lane.showNow(riff, at);
+        overview.showNow(riff, at);
+        revoice.grid().showNow(riff, at);
+        arrange.showNow(playing && zone == Zone.ARRANGE, tick);
+        practise.page().showNow(playing && zone == Zone.PRACTISE, tick);
     }
 
     private Node top() {
@@ -173,15 +191,19 @@ public final class WritePane extends BorderPane {
         model.zoneProperty()
                 .addListener(
                         o -> {
-                            boolean grid = model.zoneProperty().get() == Zone.REVOICE;
-                            boolean sameScreen = model.zoneProperty().get() == Zone.GROUND;
-                            if (!sameScreen) {
-                                writing.setVisible(!grid);
-                                revoice.setVisible(grid);
+                            Zone now = model.zoneProperty().get();
+                            if (now != Zone.GROUND) {
+                                boolean song = now == Zone.ARRANGE || now == Zone.PRACTISE;
+                                writing.setVisible(now != Zone.REVOICE && !song);
+                                revoice.setVisible(now == Zone.REVOICE);
+                                arrange.setVisible(now == Zone.ARRANGE);
+                                practise.setVisible(now == Zone.PRACTISE);
                             }
                         });
-        revoice.setVisible(false);
-        return new javafx.scene.layout.StackPane(writing, revoice);
+        for (Node other : List.of(revoice, arrange, practise)) {
+            other.setVisible(false);
+        }
+        return new javafx.scene.layout.StackPane(writing, revoice, arrange, practise);
     }
 
     private Node statusLine() {
@@ -192,7 +214,7 @@ public final class WritePane extends BorderPane {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label constant =
-                new Label("Space play · hold H to hear · F12 revoice · ? explain · F1 help");
+                new Label("Space play · F12 revoice, Shift arrange, Ctrl practise · F1 help");
         constant.getStyleClass().add("status");
         constant.setMinWidth(USE_PREF_SIZE);
         HBox line = new HBox(status, message, gap, constant);
@@ -225,7 +247,10 @@ public final class WritePane extends BorderPane {
         keyboard.place(cards, Zone.CARDS);
         keyboard.place(neck, Zone.NECK);
         keyboard.place(revoice.grid(), Zone.REVOICE);
+        keyboard.place(arrange.strip(), Zone.ARRANGE);
+        keyboard.place(practise.page(), Zone.PRACTISE);
         WriteCommands.holds(keyboard, model);
+        SongCommands.holds(keyboard, model);
         scene.focusOwnerProperty()
                 .addListener(
                         (o, was, is) -> {
@@ -264,6 +289,8 @@ public final class WritePane extends BorderPane {
                     case CARDS -> cards;
                     case NECK -> neck;
                     case REVOICE -> revoice.grid();
+                    case ARRANGE -> arrange.strip();
+                    case PRACTISE -> practise.page();
                     case GROUND -> null;
                 };
         if (target != null) {
@@ -285,6 +312,8 @@ public final class WritePane extends BorderPane {
             case CARDS -> cards;
             case NECK -> neck;
             case REVOICE -> revoice.grid();
+            case ARRANGE -> arrange.strip();
+            case PRACTISE -> practise.page();
             case GROUND -> getScene().getFocusOwner();
         };
     }
@@ -470,6 +499,53 @@ public final class WritePane extends BorderPane {
             Zone zone = model.zoneProperty().get();
             int now = List.of(order).indexOf(zone == Zone.TYPING ? Zone.LANE : zone);
             model.zoneProperty().set(order[Math.floorMod(now + direction, order.length)]);
+        }
+    }
+
+    private final class SongDeeds implements SongCommands.Screen {
+        @Override
+        public void arrange() {
+            go(model.zoneProperty().get() == Zone.ARRANGE ? Zone.BAND : Zone.ARRANGE);
+        }
+
+        @Override
+        public void practise() {
+            go(model.zoneProperty().get() == Zone.PRACTISE ? Zone.BAND : Zone.PRACTISE);
+        }
+
+        @Override
+        public void editField() {
+            ArrangeSheets.edit(model, host());
+        }
+
+        @Override
+        public void vary() {
+            ArrangeSheets.vary(model, host());
+        }
+
+        @Override
+        public void mend() {
+            ArrangeSheets.mend(model, host());
+        }
+
+        @Override
+        public void second(boolean clashesToo) {
+            ArrangeSheets.second(model, host(), clashesToo);
+        }
+
+        @Override
+        public void bring() {
+            ArrangeSheets.bring(model, host());
+        }
+
+        @Override
+        public void register(int part) {
+            ArrangeSheets.register(model, host(), part);
+        }
+
+        @Override
+        public void practiceLog() {
+            PracticeSheet.show(model, host());
         }
     }
 

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import vocalis.core.arrange.Meant;
 import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Part;
 import vocalis.core.arrange.Piece;
@@ -15,7 +16,6 @@ import vocalis.core.arrange.Standing;
 import vocalis.core.arrange.Version;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Riff;
-import vocalis.core.voicing.Family;
 import vocalis.formats.FormatException;
 
 /**
@@ -71,16 +71,11 @@ public final class PieceCodec {
         }
         ArrayNode parts = top.putArray("parts");
         for (Part p : piece.parts()) {
-            ObjectNode o = parts.addObject().put("id", p.id()).put("name", p.name());
-            p.family().ifPresent(f -> o.put("family", Json.id(f)));
+            SectionCodec.write(p, parts.addObject());
         }
         ArrayNode sections = top.putArray("sections");
         for (Section s : piece.sections()) {
-            sections.addObject()
-                    .put("id", s.id())
-                    .put("name", s.name())
-                    .put("riff", s.riff())
-                    .put("times", s.times());
+            SectionCodec.write(s, sections.addObject());
         }
         top.set("mix", MixCodec.write(piece.mix()));
         if (!piece.standing().equals(Standing.NONE)) {
@@ -88,6 +83,7 @@ public final class PieceCodec {
                     .put("rating", piece.standing().rating())
                     .put("status", Json.id(piece.standing().status()));
         }
+        SectionCodec.write(piece.meant(), top);
         extras.into(top);
         return Json.bytes(top, "riff");
     }
@@ -123,23 +119,13 @@ public final class PieceCodec {
         }
         List<Part> parts = new ArrayList<>();
         for (Field p : top.get("parts").items()) {
-            Optional<Family> family =
-                    p.has("family")
-                            ? Optional.of(RiffTree.family(p.get("family"), p.get("family").text()))
-                            : Optional.empty();
-            parts.add(p.build(() -> new Part(p.get("id").text(), p.get("name").text(), family)));
+            parts.add(SectionCodec.part(p));
         }
         List<Section> sections = new ArrayList<>();
         for (Field s : top.get("sections").items()) {
-            sections.add(
-                    s.build(
-                            () ->
-                                    new Section(
-                                            s.get("id").text(),
-                                            s.get("name").text(),
-                                            s.get("riff").text(),
-                                            s.get("times").integer(1, 99))));
+            sections.add(SectionCodec.section(s));
         }
+        List<Meant> meant = SectionCodec.meant(top);
         Mix mix = MixCodec.read(top.get("mix"));
         Standing standing =
                 top.has("standing")
@@ -160,7 +146,8 @@ public final class PieceCodec {
                                 parts,
                                 sections,
                                 mix,
-                                standing));
+                                standing,
+                                meant));
     }
 
     private static PieceRiff pieceRiff(Field r) throws FormatException {

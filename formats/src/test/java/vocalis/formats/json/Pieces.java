@@ -4,9 +4,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import vocalis.core.arrange.BassFigure;
 import vocalis.core.arrange.Controls;
 import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Feel;
+import vocalis.core.arrange.Meant;
 import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Part;
 import vocalis.core.arrange.Piece;
@@ -79,12 +81,31 @@ final class Pieces {
                         new PieceRiff("riff-2", riff, List.of())),
                 List.of(
                         new Part("guitar-1", "Guitar one", Optional.empty()),
-                        new Part("guitar-2", "Guitar two", Optional.of(Family.OCTAVE))),
+                        new Part(
+                                "guitar-2",
+                                "Guitar two",
+                                Optional.of(Family.OCTAVE),
+                                new Part.Register(52, 79))),
                 List.of(
-                        new Section("s-1", "verse", "riff-1", 2),
-                        new Section("s-2", "end", "riff-2", 1)),
+                        new Section("s-1", "verse", "riff-1", 2)
+                                .playing("riff-1", Optional.of("v-1"))
+                                .ending(Optional.of("v-1"))
+                                .at(115)
+                                .singing("one | two |")
+                                .with(
+                                        new Section.Band(
+                                                true,
+                                                Optional.of(Feel.SIXTEENTHS),
+                                                false,
+                                                true,
+                                                Optional.of(BassFigure.parse("1 - b7 8 .")))),
+                        new Section("s-2", "end", "riff-2", 1)
+                                .with(
+                                        "guitar-2",
+                                        new Section.Playing(false, Optional.of(Tone.CLEAN)))),
                 mix,
-                new Standing(4, Standing.Status.DONE));
+                new Standing(4, Standing.Status.DONE),
+                List.of(new Meant("riff-1", 3 * EIGHTH, 4, 5)));
     }
 
     /** Another family, a pattern of one rest: small, for damaged files are many. */

@@ -89,6 +89,24 @@ public record AmpSettings(
                 level * linear(steps[5] * PER_STEP[5]));
     }
 
+    /** The same with its level changed by a linear factor, up to the most that it may be. */
+    public AmpSettings louder(double factor) {
+        return new AmpSettings(
+                name,
+                drive,
+                second,
+                bias,
+                gateDb,
+                bassDb,
+                middleDb,
+                trebleDb,
+                presenceDb,
+                sag,
+                touch,
+                cabinet,
+                Math.min(10, level * factor));
+    }
+
     /** The same before another cabinet. */
     public AmpSettings through(Cabinet other) {
         return new AmpSettings(

@@ -263,7 +263,8 @@ public final class Program {
                 throw new IllegalArgumentException(
                         "the tempo lies between 20 and 400, not " + quarters);
             }
-            amount[next(TEMPO, tick)] = (float) quarters;
+            int i = next(TEMPO, tick);
+            amount[i] = (float) quarters;
             return this;
         }
 
@@ -287,7 +288,8 @@ public final class Program {
 
         /** A section of the arrangement begins; told to whoever follows the engine. */
         public Builder section(long tick, int index) {
-            value[next(SECTION, tick)] = index;
+            int i = next(SECTION, tick);
+            value[i] = index;
             return this;
         }
 

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import vocalis.sound.Measure;
@@ -12,6 +14,7 @@ import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Program;
 
 /** What a hand does to a string, measured in what is rendered. */
+@Execution(ExecutionMode.CONCURRENT)
 class TechniqueTest {
 
     private static final int RATE = (int) Measure.RATE;

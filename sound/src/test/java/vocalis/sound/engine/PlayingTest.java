@@ -320,4 +320,22 @@ class PlayingTest {
         Measure.left(engine, 3);
         assertThat(Measure.peak(Measure.left(engine, 0.5), 0, frames / 2)).isZero();
     }
+
+    /** A program may have any number of tempos and sections, in any order with other events. */
+    @Test
+    void programsGrowByTemposAndSectionsToo() {
+        for (int before = 0; before < 40; before++) {
+            Program.Builder b = new Program.Builder(1000, 10, 6);
+            for (int i = 0; i < before; i++) {
+                b.bass(i, 40, 0.5);
+            }
+            for (int i = 0; i < 40; i++) {
+                b.tempo(100 + i, 60 + i).section(200 + i, i);
+            }
+            Program p = b.build();
+            assertThat(p.events()).isEqualTo(before + 80);
+            assertThat(p.tempoAt(999, 0)).isEqualTo(99);
+            assertThat(p.sectionAt(999)).isEqualTo(39);
+        }
+    }
 }

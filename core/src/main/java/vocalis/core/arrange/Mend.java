@@ -1,0 +1,177 @@
+package vocalis.core.arrange;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Function;
+import vocalis.core.choice.Candidate;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Shape;
+import vocalis.core.revoice.Rub;
+import vocalis.core.riff.Chords;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Deriver;
+import vocalis.core.riff.LineNote;
+import vocalis.core.riff.Lines;
+import vocalis.core.riff.Member;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Scope;
+import vocalis.core.riff.Strokes;
+import vocalis.core.riff.Treatment;
+import vocalis.core.voicing.Sounding;
+import vocalis.core.voicing.Voicing;
+
+/**
+ * A change that takes a clash away, tried before it is offered: afterwards the clash is gone and
+ * there are not more than before.
+ *
+ * @param how what is changed
+ * @param shape the shape that the second guitar takes, where it takes another
+ * @param piece the piece changed
+ * @param left clashes that are left in the whole arrangement
+ */
+public record Mend(How how, Optional<Shape> shape, Piece piece, int left) {
+
+    /** What is changed. */
+    public enum How {
+        /** The second guitar takes another shape of its family. */
+        OTHER_SHAPE,
+        /** The second guitar leaves the note out of its shape. */
+        THINNER,
+        /** The second guitar's line moves by a step. */
+        LINE_STEP,
+        /** The bass plays the chord's own bass in this section. */
+        BASS_FOLLOWS,
+        /** The bass is silent in this section. */
+        BASS_RESTS
+    }
+
+    /** Most shapes that are tried. */
+    private static final int MOST_SHAPES = 12;
+
+    public Mend {
+        Objects.requireNonNull(how, "how");
+        Objects.requireNonNull(shape, "shape");
+        Objects.requireNonNull(piece, "piece");
+    }
+
+    /** What mends a clash, the one that leaves fewest others first. */
+    public static List<Mend> of(Song song, Clash clash, Hand hand, Catalogue catalogue) {
+        Deriver deriver = new Deriver(catalogue);
+        Function<Riff, Derived> derive = r -> deriver.derive(r, hand);
+        List<Mend> tried = new ArrayList<>();
+        if (clash.between() == Clash.Between.GUITARS
+                || clash.between() == Clash.Between.SECOND_AND_BASS) {
+            tried.addAll(second(song, clash, hand, catalogue));
+        }
+        if (clash.between() != Clash.Between.GUITARS) {
+            tried.addAll(bass(song, clash));
+        }
+        int before = Clashes.of(song).size();
+        List<Mend> good = new ArrayList<>();
+        for (Mend m : tried) {
+            List<Clash> after = Clashes.of(Song.of(m.piece, derive));
+            boolean gone = after.stream().noneMatch(c -> c.key().equals(clash.key()));
+            if (gone && after.size() <= before) {
+                good.add(new Mend(m.how, m.shape, m.piece, after.size()));
+            }
+        }
+        good.sort(java.util.Comparator.comparingInt(Mend::left));
+        return good;
+    }
+
+    private static Riff own(Piece piece, String riffId) {
+        PieceRiff r = piece.riff(riffId);
+        return r.second()
+                .orElseGet(
+                        () ->
+                                piece.second()
+                                        .flatMap(Part::family)
+                                        .map(f -> Chords.familyOfAll(r.riff(), f))
+                                        .orElse(r.riff()));
+    }
+
+    private static List<Mend> second(Song song, Clash clash, Hand hand, Catalogue catalogue) {
+        List<Mend> all = new ArrayList<>();
+        Song.Passage p = song.passageAt(clash.from());
+        String riffId = clash.key().riff();
+        Riff own = own(song.piece(), riffId);
+        long tick = Math.min(own.length() - 1, clash.key().at());
+        int chord = own.chordAt(tick);
+        Derived now = p.second().orElse(p.first());
+        int note = clash.between() == Clash.Between.GUITARS ? clash.two() : clash.one();
+        if (chord >= now.chords().size()) {
+            return all;
+        }
+        boolean line = Strokes.at(own, tick).filter(e -> e instanceof LineNote).isPresent();
+        if (line) {
+            for (int by : new int[] {-1, 1, -2, 2}) {
+                Riff moved =
+                        Strokes.change(
+                                own,
+                                tick,
+                                e ->
+                                        e instanceof LineNote n
+                                                ? n.sounding(
+                                                        Lines.stepped(own.ground(), n.pitch(), by))
+                                                : e,
+                                Scope.THIS_PASS);
+                all.add(mend(How.LINE_STEP, Optional.empty(), song, riffId, moved));
+            }
+            return all;
+        }
+        Voicing held = now.chords().get(chord).candidate().voicing();
+        Treatment t = own.treatments().get(chord);
+        for (Sounding s : held.soundings()) {
+            if (s.midi() == note && held.voices() > 1) {
+                Shape thin = held.shape().with(s.string(), Shape.SILENT);
+                Member m = new Member.ByHand(thin, held.root());
+                Riff thinner = own.withTreatment(chord, t.with(t.family(), m));
+                all.add(mend(How.THINNER, Optional.of(thin), song, riffId, thinner));
+            }
+        }
+        Voicing against =
+                p.first()
+                        .chords()
+                        .get(Math.min(chord, p.first().chords().size() - 1))
+                        .candidate()
+                        .voicing();
+        int tried = 0;
+        for (Candidate c : catalogue.leading(held.board(), hand, t.family(), held.root())) {
+            boolean quiet = Rub.between(against, c.voicing()).isEmpty();
+            if (quiet && !c.voicing().shape().equals(held.shape()) && tried < MOST_SHAPES) {
+                tried++;
+                Riff other =
+                        own.withTreatment(chord, t.with(t.family(), Member.Found.of(c.voicing())));
+                all.add(
+                        mend(
+                                How.OTHER_SHAPE,
+                                Optional.of(c.voicing().shape()),
+                                song,
+                                riffId,
+                                other));
+            }
+        }
+        return all;
+    }
+
+    private static Mend mend(How how, Optional<Shape> shape, Song song, String riffId, Riff own) {
+        return new Mend(how, shape, song.piece().withSecond(riffId, own), 0);
+    }
+
+    private static List<Mend> bass(Song song, Clash clash) {
+        Section s = song.piece().sections().get(clash.section());
+        List<Mend> all = new ArrayList<>();
+        Section follows = s.with(s.band().withBass(true, Optional.of(BassFigure.parse("1"))));
+        Section rests = s.with(s.band().withBass(false, s.band().line()));
+        all.add(of(How.BASS_FOLLOWS, song, clash, follows));
+        all.add(of(How.BASS_RESTS, song, clash, rests));
+        return all;
+    }
+
+    private static Mend of(How how, Song song, Clash clash, Section changed) {
+        return new Mend(how, Optional.empty(), song.piece().arranged(clash.section(), changed), 0);
+    }
+}

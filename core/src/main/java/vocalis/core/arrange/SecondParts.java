@@ -1,0 +1,485 @@
+package vocalis.core.arrange;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import vocalis.core.choice.Candidate;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Hand;
+import vocalis.core.hands.Move;
+import vocalis.core.revoice.Rub;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Derived;
+import vocalis.core.riff.Deriver;
+import vocalis.core.riff.Direction;
+import vocalis.core.riff.Event;
+import vocalis.core.riff.Figure;
+import vocalis.core.riff.LineNote;
+import vocalis.core.riff.LinePitch;
+import vocalis.core.riff.Lines;
+import vocalis.core.riff.Member;
+import vocalis.core.riff.Pattern;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Stroke;
+import vocalis.core.riff.Struck;
+import vocalis.core.riff.Treatment;
+import vocalis.core.score.Dynamics;
+import vocalis.core.score.Manner;
+import vocalis.core.score.Onset;
+import vocalis.core.score.Ringing;
+import vocalis.core.score.Ringing.Sound;
+import vocalis.core.theory.Key;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Sounding;
+import vocalis.core.voicing.Voicing;
+
+/**
+ * Finds what a second guitar could play over the first: lines, octaves, stabs and fills from the
+ * scale and the voicings, in the register that the first leaves free, between the part's floor and
+ * ceiling. What is offered is derived and listened through: unless clashes are asked for, none has
+ * one with the first guitar.
+ */
+public final class SecondParts {
+
+    /** What it is. */
+    public enum Kind {
+        HELD_LINE,
+        MOVING_LINE,
+        OCTAVES,
+        STABS,
+        FILL
+    }
+
+    /**
+     * A part that could be played.
+     *
+     * @param above over the first guitar, or under it
+     * @param family whose shapes it strikes; empty for single notes
+     * @param riff the second guitar's own, on the first's roots
+     * @param lowest MIDI number of its lowest note
+     * @param highest of its highest
+     * @param inGaps share of its strokes and notes that fall where the first strikes none, 0 to 1
+     * @param clashes how often it rubs with the first guitar
+     * @param cost what it is ranked by, the least first
+     */
+    public record Offer(
+            Kind kind,
+            boolean above,
+            Optional<Family> family,
+            Riff riff,
+            int lowest,
+            int highest,
+            double inGaps,
+            int clashes,
+            double cost) {}
+
+    /** The shapes that stabs are made of. */
+    private static final List<Family> STABS =
+            List.of(Family.TRIAD, Family.THIRD, Family.FOURTH, Family.SUSPENDED, Family.EXTENDED);
+
+    /** How far over (under) the first guitar a part may lie, in semitones; set by hand. */
+    private static final int REACH = 19;
+
+    private static final double LEAP = 3;
+    private static final double OUTSIDE_THE_CHORD = 2.5;
+    private static final double STILL = 1.5;
+
+    private final Piece piece;
+    private final String riffId;
+    private final Riff riff;
+    private final Derived first;
+    private final Hand hand;
+    private final Catalogue catalogue;
+    private final Deriver deriver;
+    private final Part.Register register;
+    private final List<Sound> sounds;
+    private final boolean clashesToo;
+
+    private SecondParts(
+            Piece piece, String riffId, Hand hand, Catalogue catalogue, boolean clashesToo) {
+        this.piece = piece;
+        this.riffId = riffId;
+        this.hand = hand;
+        this.catalogue = catalogue;
+        this.clashesToo = clashesToo;
+        deriver = new Deriver(catalogue);
+        riff = Arrangement.on(piece.riff().ground(), piece.riff(riffId).riff());
+        first = Deriver.once(riff, hand, catalogue);
+        register = piece.second().map(Part::register).orElse(Part.Register.ALL);
+        sounds = Ringing.of(first.score());
+    }
+
+    /**
+     * All that is found for a riff of a piece, best first.
+     *
+     * @param clashesToo whether parts that rub with the first guitar are offered too
+     */
+    public static List<Offer> of(
+            Piece piece, String riffId, Hand hand, Catalogue catalogue, boolean clashesToo) {
+        return new SecondParts(piece, riffId, hand, catalogue, clashesToo).all();
+    }
+
+    private List<Offer> all() {
+        List<Offer> found = new ArrayList<>();
+        for (boolean above : new boolean[] {true, false}) {
+            line(Kind.HELD_LINE, held(), above).ifPresent(found::add);
+            line(Kind.MOVING_LINE, quarters(), above).ifPresent(found::add);
+            line(Kind.FILL, fill(), above).ifPresent(found::add);
+            struck(Kind.OCTAVES, Family.OCTAVE, quarters(), above).ifPresent(found::add);
+            for (Family f : STABS) {
+                struck(Kind.STABS, f, offbeats(), above).ifPresent(found::add);
+            }
+        }
+        found.sort(Comparator.comparingDouble(Offer::cost));
+        return List.copyOf(found);
+    }
+
+    /** A stretch of time that a note or stroke is to fill. */
+    private record Slot(long at, long length) {}
+
+    /** A slot for every chord. */
+    private List<Slot> held() {
+        List<Slot> slots = new ArrayList<>();
+        for (Derived.Chord c : first.chords()) {
+            slots.add(new Slot(c.start(), c.length()));
+        }
+        return slots;
+    }
+
+    /** Quarters, cut where chords change. */
+    private List<Slot> quarters() {
+        return every(Ticks.QUARTER, 0);
+    }
+
+    private List<Slot> offbeats() {
+        List<Slot> slots = new ArrayList<>();
+        for (Slot s : every(Ticks.EIGHTH, 0)) {
+            if ((s.at() - riff.loopStart()) / Ticks.EIGHTH % 2 == 1 && s.at() >= riff.loopStart()) {
+                slots.add(s);
+            }
+        }
+        return slots;
+    }
+
+    private List<Slot> every(long step, long from) {
+        List<Slot> slots = new ArrayList<>();
+        for (Derived.Chord c : first.chords()) {
+            for (long at = Math.max(from, c.start()); at < c.end(); at += step) {
+                slots.add(new Slot(at, Math.min(step, c.end() - at)));
+            }
+        }
+        return slots;
+    }
+
+    /** Sixteenths in the gaps that the first guitar leaves, or in the last half bar. */
+    private List<Slot> fill() {
+        List<Slot> slots = new ArrayList<>();
+        List<Onset> onsets = first.score().onsets();
+        for (int i = 0; i < onsets.size(); i++) {
+            long from = onsets.get(i).end();
+            long to = i + 1 < onsets.size() ? onsets.get(i + 1).at() : riff.length();
+            if (to - from >= Ticks.QUARTER) {
+                for (long at = from; at + Ticks.EIGHTH <= to; at += Ticks.EIGHTH) {
+                    slots.add(new Slot(at, Ticks.EIGHTH));
+                }
+            }
+        }
+        if (slots.isEmpty()) {
+            long half = riff.meters().meter(riff.bars() - 1).barTicks() / 2;
+            slots.addAll(every(Ticks.EIGHTH, Math.max(riff.loopStart(), riff.length() - half)));
+        }
+        return slots;
+    }
+
+    /** Lowest and highest note of the first guitar in a stretch; empty where it is silent. */
+    private int[] range(long from, long to) {
+        int[] range = {128, -1};
+        for (Sound s : sounds) {
+            if (s.from() < to && s.to() > from) {
+                range[0] = Math.min(range[0], s.midi());
+                range[1] = Math.max(range[1], s.midi());
+            }
+        }
+        return range;
+    }
+
+    private boolean free(int midi, int[] range, boolean above) {
+        boolean beside =
+                range[1] < 0
+                        || (above
+                                ? midi > range[1] && midi <= range[1] + REACH
+                                : midi < range[0] && midi >= range[0] - REACH);
+        return beside && register.has(midi);
+    }
+
+    /** Whether a note rubs with what the first guitar lets sound. */
+    private boolean rubs(int midi, long from, long to) {
+        for (Sound s : sounds) {
+            boolean together = Math.min(to, s.to()) - Math.max(from, s.from()) > 0;
+            if (together && Rub.kind(s.midi(), midi).isPresent() && !has(midi, from, to)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean has(int midi, long from, long to) {
+        return sounds.stream()
+                .anyMatch(
+                        s ->
+                                Math.floorMod(s.midi() - midi, 12) == 0
+                                        && s.from() <= from
+                                        && s.to() >= to);
+    }
+
+    private Optional<Offer> line(Kind kind, List<Slot> slots, boolean above) {
+        List<int[]> choices = new ArrayList<>();
+        int low = riff.ground().board().midi(0, 0);
+        int high = 0;
+        for (int s = 0; s < riff.ground().board().strings(); s++) {
+            low = Math.min(low, riff.ground().board().midi(s, 0));
+            high = Math.max(high, riff.ground().board().midi(s, riff.ground().board().frets()));
+        }
+        Key key = riff.ground().key();
+        for (Slot s : slots) {
+            int[] range = range(s.at(), s.at() + s.length());
+            int[] free =
+                    IntStream.rangeClosed(low, high)
+                            .filter(m -> key.contains(Math.floorMod(m, 12)))
+                            .filter(m -> free(m, range, above))
+                            .filter(m -> clashesToo || !rubs(m, s.at(), s.at() + s.length()))
+                            .filter(m -> degree(m).isPresent())
+                            .toArray();
+            if (free.length == 0) {
+                return Optional.empty();
+            }
+            choices.add(free);
+        }
+        int[] notes = smoothest(slots, choices, above);
+        List<Event> events = new ArrayList<>();
+        for (int i = 0; i < notes.length; i++) {
+            Slot s = slots.get(i);
+            boolean same = kind == Kind.HELD_LINE && i > 0 && notes[i] == notes[i - 1];
+            events.add(
+                    new LineNote(
+                            i + 1,
+                            s.at(),
+                            s.length(),
+                            degree(notes[i]).orElseThrow(),
+                            Manner.PLAIN,
+                            Dynamics.PLAIN,
+                            same));
+        }
+        return offer(kind, above, Optional.empty(), riff.treatments(), events);
+    }
+
+    /**
+     * One note a slot, so that the way through them is shortest: steps cost their semitones, leaps
+     * more, notes that the chord lacks and a line that stands still a little.
+     */
+    private int[] smoothest(List<Slot> slots, List<int[]> choices, boolean above) {
+        int n = choices.size();
+        double[][] best = new double[n][];
+        int[][] from = new int[n][];
+        for (int i = 0; i < n; i++) {
+            best[i] = new double[choices.get(i).length];
+            from[i] = new int[choices.get(i).length];
+            for (int c = 0; c < best[i].length; c++) {
+                int midi = choices.get(i)[c];
+                double own = own(slots.get(i), midi, above);
+                best[i][c] = i == 0 ? own : Double.MAX_VALUE;
+                for (int b = 0; i > 0 && b < best[i - 1].length; b++) {
+                    double way = best[i - 1][b] + own + step(midi - choices.get(i - 1)[b]);
+                    if (way < best[i][c]) {
+                        best[i][c] = way;
+                        from[i][c] = b;
+                    }
+                }
+            }
+        }
+        int at = 0;
+        for (int c = 0; c < best[n - 1].length; c++) {
+            at = best[n - 1][c] < best[n - 1][at] ? c : at;
+        }
+        int[] notes = new int[n];
+        for (int i = n - 1; i >= 0; i--) {
+            notes[i] = choices.get(i)[at];
+            at = from[i][at];
+        }
+        return notes;
+    }
+
+    private double own(Slot s, int midi, boolean above) {
+        int[] range = range(s.at(), s.at() + s.length());
+        double away = range[1] < 0 ? 0 : above ? midi - range[1] : range[0] - midi;
+        boolean inChord = has(midi, s.at(), s.at() + s.length());
+        return Math.abs(away - 6) / 6 + (inChord ? 0 : OUTSIDE_THE_CHORD);
+    }
+
+    private static double step(int semitones) {
+        int apart = Math.abs(semitones);
+        return apart == 0 ? STILL : apart <= 4 ? apart / 2.0 : apart * LEAP / 2;
+    }
+
+    /** A note as a degree of the key, so that it follows another key and the roots. */
+    private Optional<LinePitch> degree(int midi) {
+        for (int octave = 0; octave <= 5; octave++) {
+            for (int d = 1; d <= Math.min(7, riff.ground().key().mode().size()); d++) {
+                LinePitch p = new LinePitch.Degree(LinePitch.Above.KEY, d, 0, octave);
+                if (Lines.midi(riff.ground(), p, 0) == midi) {
+                    return Optional.of(p);
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** A shape of a family for every root in the free register, struck in a rhythm. */
+    private Optional<Offer> struck(Kind kind, Family family, List<Slot> slots, boolean above) {
+        List<Treatment> treatments = new ArrayList<>();
+        Voicing before = null;
+        for (int i = 0; i < first.chords().size(); i++) {
+            Derived.Chord c = first.chords().get(i);
+            int[] range = range(c.start(), c.end());
+            Voicing best = null;
+            double least = Double.MAX_VALUE;
+            for (Candidate k :
+                    catalogue.candidates(riff.ground().board(), hand, family, c.root())) {
+                Voicing v = k.voicing();
+                if (fits(v, c, range, above)) {
+                    double cost =
+                            k.charge()
+                                    + k.fingering().effort()
+                                    + (before == null
+                                            ? 0
+                                            : Move.travelMm(
+                                                            riff.ground().board(),
+                                                            before.shape(),
+                                                            v.shape())
+                                                    / 100);
+                    if (cost < least) {
+                        least = cost;
+                        best = v;
+                    }
+                }
+            }
+            if (best == null) {
+                return Optional.empty();
+            }
+            before = best;
+            treatments.add(Treatment.best(family).with(family, Member.Found.of(best)));
+        }
+        List<Event> events = new ArrayList<>();
+        for (Slot s : slots) {
+            events.add(
+                    new Stroke(
+                            events.size() + 1,
+                            s.at(),
+                            s.length(),
+                            Struck.Named.ALL,
+                            kind == Kind.STABS ? Manner.STACCATO : Manner.PLAIN,
+                            Dynamics.PLAIN,
+                            Direction.ALTERNATE,
+                            false));
+        }
+        return events.isEmpty()
+                ? Optional.empty()
+                : offer(kind, above, Optional.of(family), treatments, events);
+    }
+
+    private boolean fits(Voicing v, Derived.Chord c, int[] range, boolean above) {
+        if (v.shape().rings()) {
+            return false;
+        }
+        for (Sounding n : v.soundings()) {
+            if (!free(n.midi(), range, above)
+                    || !riff.ground().key().contains(Math.floorMod(n.midi(), 12))
+                    || !clashesToo && rubs(n.midi(), c.start(), c.end())) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** What was made, derived and listened through; empty where it does not do what it should. */
+    private Optional<Offer> offer(
+            Kind kind,
+            boolean above,
+            Optional<Family> family,
+            List<Treatment> treatments,
+            List<Event> events) {
+        Figure figure = new Figure("second", "second guitar", riff.length(), events);
+        Riff own =
+                new Riff(
+                        riff.ground(),
+                        riff.time(),
+                        riff.roots(),
+                        treatments,
+                        Pattern.of(figure),
+                        List.of());
+        Derived derived = deriver.derive(own, hand);
+        List<Sound> mine = Ringing.of(derived.score());
+        if (mine.isEmpty() || !derived.findings().isEmpty()) {
+            return Optional.empty();
+        }
+        int clashes = clashes(own, derived);
+        boolean inside = mine.stream().allMatch(s -> register.has(s.midi()));
+        if (!inside || clashes > 0 && !clashesToo) {
+            return Optional.empty();
+        }
+        int lowest = mine.stream().mapToInt(Sound::midi).min().orElseThrow();
+        int highest = mine.stream().mapToInt(Sound::midi).max().orElseThrow();
+        double gaps = inGaps(derived);
+        OptionalInt widest = travel(derived);
+        double cost =
+                3 * clashes
+                        + 4 * (1 - gaps)
+                        + widest.orElse(0) / 60.0
+                        + Math.abs(events.size() - 2.0 * riff.bars()) / (4.0 * riff.bars());
+        return Optional.of(
+                new Offer(kind, above, family, own, lowest, highest, gaps, clashes, cost));
+    }
+
+    /** Widest way of the hand between two chords in mm. */
+    private OptionalInt travel(Derived d) {
+        return IntStream.range(1, d.chords().size())
+                .map(
+                        i ->
+                                (int)
+                                        Move.travelMm(
+                                                riff.ground().board(),
+                                                d.chords().get(i - 1).candidate().voicing().shape(),
+                                                d.chords().get(i).candidate().voicing().shape()))
+                .max();
+    }
+
+    private double inGaps(Derived d) {
+        long[] struck = first.score().onsets().stream().mapToLong(Onset::at).sorted().toArray();
+        long gaps =
+                d.score().onsets().stream()
+                        .filter(o -> Arrays.binarySearch(struck, o.at()) < 0)
+                        .count();
+        return (double) gaps / d.score().onsets().size();
+    }
+
+    private int clashes(Riff own, Derived derived) {
+        Piece alone =
+                piece.withSecond(riffId, own)
+                        .arranged(List.of(new Section("section-1", "riff", riffId, 1)));
+        Mix mix = alone.mix();
+        Piece playing =
+                alone.mixed(
+                        mix.withSecond(
+                                        mix.second().on(true),
+                                        mix.secondTone(),
+                                        mix.secondControls(),
+                                        mix.spread())
+                                .withBass(Fader.OFF, mix.bassLine()));
+        Song song = Song.of(playing, r -> r.equals(riff) ? first : derived);
+        return Clashes.of(song).size();
+    }
+}

@@ -1,0 +1,266 @@
+package vocalis.core.arrange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Shape;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Figure;
+import vocalis.core.riff.LineNote;
+import vocalis.core.riff.LinePitch;
+import vocalis.core.riff.Member;
+import vocalis.core.riff.Pattern;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Riffs;
+import vocalis.core.riff.Root;
+import vocalis.core.riff.RootSpan;
+import vocalis.core.riff.Stroke;
+import vocalis.core.riff.Struck;
+import vocalis.core.riff.Times;
+import vocalis.core.riff.Treatment;
+import vocalis.core.score.Ringing;
+import vocalis.core.score.Ringing.Sound;
+import vocalis.core.voicing.Family;
+
+/** Two guitars and a bass against each other: cases worked out by hand, and what is found. */
+class TwoPartsTest {
+
+    private static Riff held(String shape) {
+        return held(shape, new Root(1, 0), 9);
+    }
+
+    /** A shape held for a bar, built for a root. */
+    private static Riff held(String shape, Root root, int pitchClass) {
+        Figure whole =
+                new Figure(
+                        "whole",
+                        "",
+                        Riffs.BAR,
+                        List.of(new Stroke(1, 0, Riffs.BAR, Struck.Named.ALL)));
+        Member m = new Member.ByHand(Shape.parse(shape), pitchClass);
+        return Riffs.on(Pattern.of(whole), 1)
+                .withRoots(
+                        List.of(new RootSpan(root, Riffs.BAR)),
+                        List.of(Treatment.best(Family.POWER).with(Family.POWER, m)));
+    }
+
+    private static Riff line(Riff on, long at, long length, int string, int fret) {
+        Figure f =
+                new Figure(
+                        "line",
+                        "",
+                        on.length(),
+                        List.of(new LineNote(1, at, length, new LinePitch.Place(string, fret))));
+        return on.withPattern(Pattern.of(f));
+    }
+
+    private static Piece two(Riff first, Riff second) {
+        return SongTest.playingBoth(Piece.of("p", "piece", "", first).withSecondRiff(second));
+    }
+
+    private static List<Clash> clashes(Piece p) {
+        return Clashes.of(SongTest.song(p));
+    }
+
+    /** A5 (A2 E3 A3) held; over it G♯4: a major seventh over A3, which is told, and over A2. */
+    @Test
+    void aMajorSeventhOverAPowerChord() {
+        Riff one = held("5-7-7-x-x-x");
+        long beat = Ticks.QUARTER;
+        List<Clash> found = clashes(two(one, line(one, 2 * beat, beat, 4, 9)));
+        assertThat(found).hasSize(1);
+        Clash c = found.get(0);
+        assertThat(c.from()).isEqualTo(2 * beat);
+        assertThat(c.to()).isEqualTo(3 * beat);
+        assertThat(c.two()).isEqualTo(68);
+        assertThat(found.stream().map(x -> x.kind() + " " + x.one())).containsExactly("SEVENTH 57");
+        assertThat(found).allMatch(x -> x.between() == Clash.Between.GUITARS);
+    }
+
+    /** E4 over A5 is in its chord, C4 a third over A3: nothing rubs. B3 rubs a second with A3. */
+    @Test
+    void consonancesAreNotToldAndSecondsAre() {
+        Riff one = held("5-7-7-x-x-x");
+        assertThat(clashes(two(one, line(one, 0, Ticks.QUARTER, 5, 0)))).isEmpty();
+        assertThat(clashes(two(one, line(one, 0, Ticks.QUARTER, 4, 1)))).isEmpty();
+        List<Clash> b = clashes(two(one, line(one, 0, Ticks.QUARTER, 4, 0)));
+        assertThat(b.stream().map(c -> c.kind() + " " + c.one() + " " + c.two()))
+                .containsExactly("SECOND 57 59");
+    }
+
+    /** A note that passes in less than a sixteenth, or in less than 120 ms, is not told. */
+    @Test
+    void passingNotesAreNotTold() {
+        Riff one = held("5-7-7-x-x-x");
+        long sixteenth = Ticks.SIXTEENTH;
+        // 125 ms at 120 quarters a minute.
+        assertThat(clashes(two(one, line(one, 0, sixteenth, 4, 0)))).isNotEmpty();
+        assertThat(clashes(two(one, line(one, 0, sixteenth * 2 / 3, 4, 0)))).isEmpty();
+        Riff fast = Times.tempo(one, 130);
+        assertThat(clashes(two(fast, line(fast, 0, sixteenth, 4, 0)))).isEmpty();
+        assertThat(clashes(two(fast, line(fast, 0, 2 * sixteenth, 4, 0)))).isNotEmpty();
+    }
+
+    /** What one guitar has in its own chord is its colour: G under A7 from the second guitar. */
+    @Test
+    void colourOfOneChordIsNoClash() {
+        Riff seventh = held("5-x-5-6-5-x");
+        Riff sameG = line(seventh, 0, Ticks.WHOLE, 2, 5);
+        assertThat(clashes(two(seventh, sameG))).isEmpty();
+        Riff power = held("5-7-7-x-x-x");
+        assertThat(clashes(two(power, line(power, 0, Ticks.WHOLE, 2, 5)))).isNotEmpty();
+    }
+
+    /** The bass on its pedal A under B♭5: minor ninths of the root, told as the bass's. */
+    @Test
+    void aPedalRubsWithTheChord() {
+        Riff one = held("6-8-8-x-x-x", new Root(2, -1), 10);
+        Piece p = Piece.of("p", "piece", "", one);
+        Mix m = p.mix();
+        List<Clash> pedal = clashes(p.mixed(m.withBass(Fader.ON, Mix.BassLine.PEDAL)));
+        assertThat(pedal.stream().map(c -> c.kind() + " " + c.one() + " " + c.two()))
+                .contains("SECOND 46 33");
+        assertThat(pedal).allMatch(c -> c.between() == Clash.Between.FIRST_AND_BASS);
+        assertThat(clashes(p)).isEmpty();
+    }
+
+    /** A clash in a riff that is repeated is told once, with how often; meant, not any more. */
+    @Test
+    void repeatedClashesAreOne() {
+        Riff one = held("5-7-7-x-x-x");
+        Piece p = two(one, line(one, 0, Ticks.QUARTER, 4, 0));
+        Piece often = p.arranged(0, p.sections().get(0).repeated(4));
+        Clash c = clashes(often).get(0);
+        assertThat(c.times()).isEqualTo(4);
+        Piece meant = often.meaning(c.key(), true);
+        assertThat(Clashes.open(SongTest.song(meant)))
+                .hasSize(clashes(often).size() - 1)
+                .noneMatch(x -> x.key().equals(c.key()));
+        assertThat(meant.meaning(c.key(), false)).isEqualTo(often);
+    }
+
+    /** Every change offered takes its clash away, and brings no more. */
+    @Test
+    void mendsMend() {
+        Riff one = held("5-7-7-x-x-x");
+        Piece line = two(one, line(one, 0, Ticks.QUARTER, 4, 0));
+        Piece shapes = two(one, held("x-x-x-4-5-x"));
+        int tried = 0;
+        for (Piece p : List.of(line, shapes)) {
+            Song s = SongTest.song(p);
+            List<Clash> before = Clashes.of(s);
+            for (Clash c : before) {
+                for (Mend m : Mend.of(s, c, Hand.MEDIUM, SongTest.CATALOGUE)) {
+                    tried++;
+                    List<Clash> after = clashes(m.piece());
+                    assertThat(after).noneMatch(x -> x.key().equals(c.key()));
+                    assertThat(after.size()).isLessThanOrEqualTo(before.size());
+                    assertThat(m.left()).isEqualTo(after.size());
+                    assertThat(m.piece().riff()).as("the first guitar").isEqualTo(p.riff());
+                }
+            }
+            assertThat(before).isNotEmpty();
+        }
+        assertThat(tried).isGreaterThan(3);
+    }
+
+    /** The bass's clash is mended by the bass. */
+    @Test
+    void theBassGivesWay() {
+        Riff one = held("6-8-8-x-x-x", new Root(2, -1), 10);
+        Piece p = Piece.of("p", "piece", "", one);
+        p = p.mixed(p.mix().withBass(Fader.ON, Mix.BassLine.PEDAL));
+        Song s = SongTest.song(p);
+        List<Mend> mends = Mend.of(s, Clashes.of(s).get(0), Hand.MEDIUM, SongTest.CATALOGUE);
+        assertThat(mends).anyMatch(m -> m.how() == Mend.How.BASS_FOLLOWS && m.left() == 0);
+    }
+
+    /** Forty riffs, three registers: no part found crosses floor or ceiling, none has a clash. */
+    @Test
+    void theFinderKeepsItsPlaceAndClashesNever() {
+        Random random = new Random(11);
+        List<SecondParts.Kind> kinds = new ArrayList<>();
+        Part.Register[] registers = {
+            Part.Register.ALL, new Part.Register(57, 76), new Part.Register(40, 64)
+        };
+        for (int i = 0; i < 40; i++) {
+            Riff r = Riffs.random(random);
+            Part.Register register = registers[i % registers.length];
+            Piece p = Piece.of("p", "piece", "", r);
+            p = p.with(p.second().orElseThrow().keepingTo(register));
+            List<SecondParts.Offer> found =
+                    SecondParts.of(p, "riff-1", Hand.MEDIUM, SongTest.CATALOGUE, false);
+            double last = Double.NEGATIVE_INFINITY;
+            for (SecondParts.Offer o : found) {
+                assertThat(o.cost()).isGreaterThanOrEqualTo(last);
+                last = o.cost();
+                kinds.add(o.kind());
+                Piece playing = SongTest.playingBoth(p.withSecond("riff-1", o.riff()));
+                Song s = SongTest.song(playing);
+                assertThat(Clashes.of(s)).as("riff %d, %s", i, o.kind()).isEmpty();
+                List<Sound> heard = Ringing.of(s.second().orElseThrow());
+                assertThat(heard).isNotEmpty().allMatch(x -> register.has(x.midi()));
+                assertThat(o.riff().roots()).isEqualTo(r.roots());
+                assertThat(heard.stream().mapToInt(Sound::midi).max()).hasValue(o.highest());
+            }
+        }
+        assertThat(kinds).contains(SecondParts.Kind.values());
+    }
+
+    /** Asked for, parts that rub are found too, and say how often. */
+    @Test
+    void clashesAreFoundWhenAskedFor() {
+        Piece p = Piece.of("p", "piece", "", Riffs.repeating(1, 4, 6, 5));
+        int plain = SecondParts.of(p, "riff-1", Hand.MEDIUM, SongTest.CATALOGUE, false).size();
+        List<SecondParts.Offer> all =
+                SecondParts.of(p, "riff-1", Hand.MEDIUM, SongTest.CATALOGUE, true);
+        assertThat(all.size()).isGreaterThanOrEqualTo(plain);
+        assertThat(all).anyMatch(o -> o.clashes() > 0);
+    }
+
+    /** By hand: A5 of three notes for a whole bar is three notes thick; two guitars six. */
+    @Test
+    void liftByHand() {
+        Riff one = held("5-7-7-x-x-x");
+        Lift alone = Lift.of(SongTest.song(Piece.of("p", "piece", "", one))).get(0);
+        assertThat(alone.thickness()).isCloseTo(3, within(1e-9));
+        assertThat(alone.register()).isCloseTo((45 + 52 + 57) / 3.0, within(1e-9));
+        assertThat(alone.top()).isEqualTo(57);
+        assertThat(alone.strokes()).isCloseTo(1, within(1e-9));
+        Lift both = Lift.of(SongTest.song(two(one, held("5-7-7-x-x-x")))).get(0);
+        assertThat(both.thickness()).isCloseTo(6, within(1e-9));
+        Piece p = Piece.of("p", "piece", "", one);
+        Piece waits =
+                p.arranged(
+                        0,
+                        p.sections()
+                                .get(0)
+                                .with("guitar-1", new Section.Playing(false, Optional.empty())));
+        assertThat(Lift.of(SongTest.song(waits)).get(0).thickness()).isZero();
+    }
+
+    /** A bass figure by hand, over A then D: 1 5 8 . in eighths, then held. */
+    @Test
+    void theBassPlaysItsOwnNotes() {
+        Riff r = Riffs.repeating(1, 4);
+        Piece p = Piece.of("p", "piece", "", r);
+        p = p.mixed(p.mix().withBass(Fader.ON, Mix.BassLine.ROOTS));
+        Section s = p.sections().get(0);
+        BassFigure figure = BassFigure.parse("1 5 8 . b7 - - -");
+        Piece own = p.arranged(0, s.with(s.band().withBass(true, Optional.of(figure))));
+        List<Groove.BassNote> notes = SongTest.song(own).bass();
+        assertThat(notes.stream().map(n -> n.midi() + "@" + n.at() / Ticks.EIGHTH))
+                .containsExactly("33@0", "40@1", "45@2", "43@4", "38@8", "45@9", "50@10", "48@12");
+        assertThat(notes.get(3).length()).isEqualTo(4 * Ticks.EIGHTH);
+        assertThat(figure.text()).isEqualTo("1 5 8 . b7 - - -");
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> BassFigure.parse("1 x 5"))
+                .hasMessageContaining("\"x\"")
+                .hasMessageContaining("- to hold");
+    }
+}

@@ -1,0 +1,215 @@
+package vocalis.desktop.arrange;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.geometry.Insets;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import vocalis.core.arrange.Clash;
+import vocalis.core.arrange.Lift;
+import vocalis.core.arrange.Part;
+import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.Section;
+import vocalis.core.arrange.Song;
+import vocalis.core.theory.Key;
+import vocalis.desktop.model.ArrangeModel;
+import vocalis.desktop.model.SectionField;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Choices;
+import vocalis.workbench.ArrangeWords;
+
+/** The Arrange screen: the strip, the card of the section under the caret, what rubs. */
+public final class ArrangePane extends VBox {
+
+    private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
+    private static final int MOST_CLASHES = 6;
+
+    private final ArrangeModel arrange;
+    private final SongStrip strip;
+    private final Label title = Choices.head("");
+    private final Label[] names = new Label[SectionField.values().length];
+    private final Label[] values = new Label[SectionField.values().length];
+    private final Label lift = Choices.text("");
+    private final Label round = new Label();
+    private final VBox clashes = new VBox(3);
+    private final Label registers = Choices.caption("");
+
+    public ArrangePane(WriteModel model) {
+        arrange = model.arrange();
+        strip = new SongStrip(model);
+        strip.setId("song-strip");
+        strip.setMinHeight(260);
+        VBox.setVgrow(strip, Priority.ALWAYS);
+        lift.setId("section-lift");
+        round.setId("loop-round");
+        round.getStyleClass().add("round");
+        clashes.setId("clashes");
+        getStyleClass().add("arrange");
+        getChildren().addAll(strip, lower());
+        arrange.changedProperty().addListener(o -> refresh());
+        arrange.sectionProperty().addListener(o -> refresh());
+        arrange.fieldProperty().addListener(o -> refresh());
+        model.workspace().onChange(this::refresh);
+        refresh();
+    }
+
+    /** What has the keys. */
+    public SongStrip strip() {
+        return strip;
+    }
+
+    private Region lower() {
+        GridPane card = new GridPane();
+        card.setHgap(14);
+        card.setVgap(1);
+        for (SectionField f : SectionField.values()) {
+            Label name = Choices.caption(f.words());
+            name.setMinWidth(110);
+            Label value = Choices.text("", "field");
+            value.setId(f.id());
+            value.setWrapText(false);
+            value.setMaxWidth(Double.MAX_VALUE);
+            GridPane.setHgrow(value, Priority.ALWAYS);
+            int row = f.ordinal();
+            card.add(name, 0, row);
+            card.add(value, 1, row);
+            value.setOnMouseClicked(e -> arrange.fieldProperty().set(row));
+            names[row] = name;
+            values[row] = value;
+        }
+        VBox left = new VBox(6, title, card);
+        left.setMinWidth(380);
+        left.setPrefWidth(470);
+        Label head = Choices.head("What rubs");
+        VBox right = new VBox(6, lift, round, head, clashes, registers);
+        right.setMinWidth(0);
+        HBox.setHgrow(right, Priority.ALWAYS);
+        ScrollPane scroll = new ScrollPane(right);
+        scroll.setFitToWidth(true);
+        scroll.setFocusTraversable(false);
+        scroll.getStyleClass().add("rows");
+        HBox.setHgrow(scroll, Priority.ALWAYS);
+        HBox both = new HBox(36, left, scroll);
+        both.setPadding(new Insets(10, 20, 8, 20));
+        both.setMinHeight(USE_PREF_SIZE);
+        both.getStyleClass().add("lower");
+        return both;
+    }
+
+    /** Follows the loop's rounds. */
+    public void showNow(boolean playing, double tick) {
+        strip.showNow(playing, tick);
+        Optional<Integer> n = playing ? arrange.round(tick) : Optional.empty();
+        String words =
+                n.map(
+                                i ->
+                                        "round "
+                                                + i
+                                                + " of "
+                                                + ArrangeModel.ROUNDS
+                                                + (i == ArrangeModel.ROUNDS
+                                                        ? ": the fill comes now"
+                                                        : ", the fill on " + ArrangeModel.ROUNDS))
+                        .orElse(arrange.looping() ? "this section comes round" : "");
+        String held =
+                arrange.holding() ? (words.isEmpty() ? "" : " · ") + "guitar one is held" : "";
+        String all = words + held;
+        if (!all.equals(round.getText())) {
+            round.setText(all);
+            round.setVisible(!all.isEmpty());
+            round.setManaged(!all.isEmpty());
+        }
+    }
+
+    private void refresh() {
+        Piece p = arrange.piece();
+        int index = Math.min(arrange.sectionProperty().get(), p.sections().size() - 1);
+        Section s = p.sections().get(index);
+        title.setText((index + 1) + "  " + s.name());
+        for (SectionField f : SectionField.values()) {
+            boolean picked = f.ordinal() == arrange.fieldProperty().get();
+            values[f.ordinal()].setText(f.value(p, s));
+            values[f.ordinal()].pseudoClassStateChanged(PICKED, picked);
+            names[f.ordinal()].pseudoClassStateChanged(PICKED, picked);
+        }
+        lift.setText(liftWords(index));
+        showNow(false, 0);
+        rubs();
+        registers.setText(registers(p));
+    }
+
+    private String liftWords(int index) {
+        List<Lift> all = arrange.lifts();
+        if (index == 0 || index >= all.size()) {
+            return all.isEmpty() ? "" : "The first section: others are set off against it.";
+        }
+        List<Double> db = arrange.loudness();
+        double before = index < db.size() ? db.get(index - 1) : Double.NaN;
+        double now = index < db.size() ? db.get(index) : Double.NaN;
+        return "Against the section before: "
+                + ArrangeWords.lift(all.get(index - 1), all.get(index), before, now)
+                + ".";
+    }
+
+    private void rubs() {
+        clashes.getChildren().clear();
+        Optional<Song> song = arrange.song();
+        if (song.isEmpty()) {
+            return;
+        }
+        List<Clash> all = arrange.clashes();
+        int at = arrange.clashNow().map(all::indexOf).orElse(0);
+        int from = Math.max(0, Math.min(at - MOST_CLASHES / 2, all.size() - MOST_CLASHES));
+        List<Label> rows = new ArrayList<>();
+        for (int i = from; i < Math.min(all.size(), from + MOST_CLASHES); i++) {
+            Clash c = all.get(i);
+            boolean meant = arrange.piece().meant().contains(c.key());
+            Label l =
+                    Choices.text(
+                            ArrangeWords.place(song.get(), c.from())
+                                    + "   "
+                                    + ArrangeWords.of(c, song.get())
+                                    + (c.times() > 1 ? ", " + c.times() + " times" : "")
+                                    + (meant ? "   meant" : ""),
+                            "field");
+            l.pseudoClassStateChanged(PICKED, i == at);
+            l.setMaxWidth(Double.MAX_VALUE);
+            l.setWrapText(false);
+            rows.add(l);
+        }
+        if (rows.isEmpty()) {
+            boolean alone = song.get().second().isEmpty();
+            rows.add(
+                    Choices.caption(
+                            alone && !arrange.piece().mix().bass().on()
+                                    ? "Guitar one plays alone. F finds a part for a second guitar."
+                                    : "Nothing rubs between the guitars, or with the bass."));
+        } else if (all.size() > MOST_CLASHES) {
+            rows.add(Choices.caption(all.size() + " in all; C goes to the next."));
+        }
+        clashes.getChildren().setAll(rows);
+    }
+
+    private String registers(Piece p) {
+        StringBuilder s = new StringBuilder();
+        Key key = p.riff().ground().key();
+        for (Part part : p.parts()) {
+            if (!part.register().equals(Part.Register.ALL)) {
+                s.append(s.length() == 0 ? "" : "; ")
+                        .append(part.name())
+                        .append(" keeps to ")
+                        .append(key.note(part.register().floor()).symbol())
+                        .append(" to ")
+                        .append(key.note(part.register().ceiling()).symbol());
+            }
+        }
+        return s.length() == 0 ? "" : s + ".";
+    }
+}

@@ -1,0 +1,398 @@
+package vocalis.desktop.arrange;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Paint;
+import javafx.scene.text.TextAlignment;
+import vocalis.core.arrange.Clash;
+import vocalis.core.arrange.Lift;
+import vocalis.core.arrange.Section;
+import vocalis.core.arrange.Song;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.riff.Derived;
+import vocalis.core.theory.Key;
+import vocalis.core.voicing.Sounding;
+import vocalis.desktop.model.ArrangeModel;
+import vocalis.desktop.view.Area;
+import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.TimeAxis;
+import vocalis.workbench.ArrangeWords;
+
+/** Paints the strip; time runs over all of it, however long the piece is. */
+final class SongStripSkin extends CanvasSkin<SongStrip> {
+
+    private static final double NAMES = 92;
+    private static final double RIGHT = 20;
+    private static final double HEAD = 46;
+    private static final double CLASHES = 20;
+    private static final double LIFT = 184;
+    private static final double LEAST_PART = 40;
+
+    private final ArrangeModel arrange;
+    private double width;
+
+    SongStripSkin(SongStrip strip) {
+        super(strip);
+        arrange = strip.model().arrange();
+        watch(arrange.changedProperty(), arrange.sectionProperty());
+        strip.setOnMousePressed(this::pressed);
+    }
+
+    @Override
+    public void dispose() {
+        if (getSkinnable() != null) {
+            getSkinnable().setOnMousePressed(null);
+        }
+        super.dispose();
+    }
+
+    private void pressed(MouseEvent e) {
+        getSkinnable().requestFocus();
+        arrange.song()
+                .ifPresent(
+                        s -> {
+                            double tick = axis(s).tick(e.getX());
+                            if (tick >= 0 && tick < s.length()) {
+                                arrange.sectionProperty().set(s.sectionAt((long) tick));
+                            }
+                        });
+    }
+
+    private TimeAxis axis(Song s) {
+        return new TimeAxis(NAMES, Math.max(NAMES + 10, width - RIGHT), 0, s.length());
+    }
+
+    void showNow(boolean playing, double tick) {
+        Optional<Song> s = arrange.song();
+        boolean shown = playing && s.isPresent();
+        double x = shown ? axis(s.get()).x(arrange.tick(tick)) : 0;
+        now(shown, x, HEAD, getSkinnable().getHeight() - 4);
+    }
+
+    @Override
+    public Optional<Area> caret() {
+        return arrange.song()
+                .filter(s -> arrange.sectionProperty().get() < s.piece().sections().size())
+                .map(
+                        s -> {
+                            int i = arrange.sectionProperty().get();
+                            double left = axis(s).x(s.start(i));
+                            double right = axis(s).x(s.end(i));
+                            return new Area(left, 0, right - left, HEAD, "");
+                        });
+    }
+
+    @Override
+    protected void paint(GraphicsContext g, double w, double h) {
+        width = w;
+        SongStrip c = getSkinnable();
+        Optional<Song> song = arrange.song();
+        if (song.isEmpty()) {
+            String words = arrange.wrong().orElse("Playing the piece through …");
+            text(g, words, NAMES, HEAD, c.textFont(), c.ink(), TextAlignment.LEFT);
+            return;
+        }
+        Song s = song.get();
+        TimeAxis axis = axis(s);
+        double part = Math.max(LEAST_PART, (h - HEAD - CLASHES - LIFT) / (parts(s)));
+        double y = HEAD;
+        sections(g, s, axis, h);
+        y = guitars(g, s, axis, y, part);
+        clashes(g, s, axis, y);
+        lift(g, s, axis, y + CLASHES, Math.max(60, h - y - CLASHES - 8));
+    }
+
+    private static int parts(Song s) {
+        return s.second().isPresent() ? 2 : 1;
+    }
+
+    private void sections(GraphicsContext g, Song s, TimeAxis axis, double h) {
+        SongStrip c = getSkinnable();
+        List<Section> all = s.piece().sections();
+        MeterMap meters = s.score().time().meters();
+        for (int i = 0; i < all.size(); i++) {
+            double left = axis.x(s.start(i));
+            double right = axis.x(s.end(i));
+            boolean caret = i == arrange.sectionProperty().get();
+            if (caret) {
+                g.setFill(c.raised());
+                g.fillRoundRect(left + 1, 3, right - left - 2, h - 8, 8, 8);
+                g.setStroke(c.isFocused() ? c.ink() : c.line());
+                g.setLineWidth(c.isFocused() ? 1.5 : 1);
+                g.strokeRoundRect(left + 1.5, 3.5, right - left - 3, h - 9, 8, 8);
+            }
+            String name = all.get(i).name();
+            double room = right - left - 12;
+            if (room > 14) {
+                text(
+                        g,
+                        fit(name, room, c.boldFont()),
+                        left + 8,
+                        16,
+                        c.boldFont(),
+                        c.ink(),
+                        TextAlignment.LEFT);
+                text(
+                        g,
+                        fit(under(s, i), room, c.smallFont()),
+                        left + 8,
+                        33,
+                        c.smallFont(),
+                        c.dim(),
+                        TextAlignment.LEFT);
+            }
+            means(left, 0, right - left, HEAD, name + ", " + under(s, i));
+            if (i > 0) {
+                stroke(g, c.line(), 1, Math.round(left) + 0.5, 6, Math.round(left) + 0.5, h - 6);
+            }
+        }
+        double last = -100;
+        int bars = meters.bars(s.length());
+        for (int b = 0; b < bars; b++) {
+            double x = axis.x(meters.start(b));
+            if (x - last > 26) {
+                stroke(g, c.faint(), 1, Math.round(x) + 0.5, HEAD - 3, Math.round(x) + 0.5, HEAD);
+                last = x;
+            }
+        }
+    }
+
+    private static String under(Song s, int section) {
+        Section x = s.piece().sections().get(section);
+        int bars = 0;
+        for (Song.Passage p : s.passages()) {
+            bars += p.turn().section() == section ? p.turn().riff().bars() : 0;
+        }
+        int tempo = s.score().time().tempos().at(s.start(section));
+        String often = x.times() == 1 ? "" : x.times() + " × ";
+        return often + bars / x.times() + " bars · " + tempo;
+    }
+
+    /** Voices of both guitars on one semitone scale, roots marked. */
+    private double guitars(GraphicsContext g, Song s, TimeAxis axis, double top, double part) {
+        SongStrip c = getSkinnable();
+        double y = top;
+        for (int p = 0; p < parts(s); p++) {
+            text(
+                    g,
+                    p == 0 ? "guitar one" : "guitar two",
+                    NAMES - 10,
+                    y + part / 2,
+                    c.smallFont(),
+                    c.dim(),
+                    TextAlignment.RIGHT);
+            int[] range = range(s, p);
+            double per = (part - 12) / Math.max(12, range[1] - range[0]);
+            for (Song.Passage q : s.passages()) {
+                Section section = s.piece().sections().get(q.turn().section());
+                String id = s.piece().parts().get(Math.min(p, s.piece().parts().size() - 1)).id();
+                if (section.playing(id).plays()) {
+                    chords(
+                            g,
+                            p == 0 ? q.first() : q.second().orElseThrow(),
+                            q,
+                            axis,
+                            y + part - 6,
+                            per,
+                            range[0]);
+                }
+            }
+            y += part;
+        }
+        return y;
+    }
+
+    private void chords(
+            GraphicsContext g,
+            Derived d,
+            Song.Passage q,
+            TimeAxis axis,
+            double bottom,
+            double per,
+            int lowest) {
+        SongStrip c = getSkinnable();
+        for (Derived.Chord chord : d.chords()) {
+            long from = Math.max(q.turn().start(), chord.start() + q.turn().shift());
+            long to = chord.end() + q.turn().shift();
+            if (to <= from || !strikes(d, chord)) {
+                continue;
+            }
+            double left = axis.x(from) + 1;
+            double right = Math.max(left + 1, axis.x(to) - 1);
+            for (Sounding n : chord.candidate().voicing().soundings()) {
+                boolean root = n.pitchClass() == chord.root();
+                Paint paint = root ? c.rootPaint() : n.open() ? c.openPaint() : c.ink();
+                double y = bottom - (n.midi() - lowest) * per;
+                stroke(g, paint, 2, left, y, right, y);
+            }
+        }
+        for (var n : d.score().notes()) {
+            boolean single = !n.rings();
+            if (single && n.at() >= q.turn().riff().loopStart()) {
+                int midi = d.score().board().midi(n.string(), n.fret());
+                double left = axis.x(n.at() + q.turn().shift());
+                double right = Math.max(left + 2, axis.x(n.end() + q.turn().shift()) - 1);
+                double y = bottom - (midi - lowest) * per;
+                stroke(g, c.ink(), 2, left, y, right, y);
+            }
+        }
+    }
+
+    private static boolean strikes(Derived d, Derived.Chord chord) {
+        return d.score().notes().stream()
+                .anyMatch(n -> n.rings() && n.at() >= chord.start() && n.at() < chord.end());
+    }
+
+    private static int[] range(Song s, int part) {
+        int low = 127;
+        int high = 0;
+        for (Song.Passage p : s.passages()) {
+            Derived d = part == 0 ? p.first() : p.second().orElseThrow();
+            for (var n : d.score().notes()) {
+                int midi = d.score().board().midi(n.string(), n.fret());
+                low = Math.min(low, midi);
+                high = Math.max(high, midi);
+            }
+            for (Derived.Chord c : d.chords()) {
+                for (int midi :
+                        strikes(d, c) ? c.candidate().voicing().midi() : List.<Integer>of()) {
+                    low = Math.min(low, midi);
+                    high = Math.max(high, midi);
+                }
+            }
+        }
+        return new int[] {low, Math.max(low, high)};
+    }
+
+    private void clashes(GraphicsContext g, Song s, TimeAxis axis, double top) {
+        SongStrip c = getSkinnable();
+        text(g, "clashes", NAMES - 10, top + 10, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+        Optional<Clash> now = arrange.clashNow();
+        for (Clash x : arrange.clashes()) {
+            boolean meant = arrange.piece().meant().contains(x.key());
+            double at = axis.x(x.from());
+            boolean caret = now.filter(x::equals).isPresent();
+            g.setStroke(meant ? c.line() : c.ink());
+            g.setFill(meant ? c.line() : c.ink());
+            g.setLineWidth(1.2);
+            double y = top + 10;
+            if (meant) {
+                g.strokeOval(at - 3, y - 3, 6, 6);
+            } else {
+                g.strokeLine(at - 4, y - 4, at + 4, y + 4);
+                g.strokeLine(at - 4, y + 4, at + 4, y - 4);
+            }
+            if (caret) {
+                g.strokeRoundRect(at - 8, y - 8, 16, 16, 4, 4);
+            }
+            means(
+                    at - 6,
+                    top,
+                    12,
+                    CLASHES,
+                    ArrangeWords.place(s, x.from())
+                            + ": "
+                            + ArrangeWords.of(x, s)
+                            + (meant ? ", meant" : ""));
+        }
+    }
+
+    /** Four figures of every section, each as a step between its least and its most. */
+    private void lift(GraphicsContext g, Song s, TimeAxis axis, double top, double height) {
+        SongStrip c = getSkinnable();
+        double row = height / NAMES_OF_LIFT.length;
+        for (int r = 0; r < NAMES_OF_LIFT.length; r++) {
+            double base = Math.round(top + (r + 1) * row - 6);
+            text(
+                    g,
+                    NAMES_OF_LIFT[r],
+                    NAMES - 10,
+                    base - row / 2 + 3,
+                    c.smallFont(),
+                    c.dim(),
+                    TextAlignment.RIGHT);
+            stroke(g, c.faint(), 1, NAMES, base + 0.5, width - RIGHT, base + 0.5);
+            double[] all = figures(r);
+            double least = Double.MAX_VALUE;
+            double most = -Double.MAX_VALUE;
+            for (double v : all) {
+                least = Double.isInfinite(v) ? least : Math.min(least, v);
+                most = Double.isInfinite(v) ? most : Math.max(most, v);
+            }
+            double range = Math.max(LEAST_RANGE[r], most - least);
+            double before = Double.NaN;
+            for (int i = 0; i < arrange.lifts().size(); i++) {
+                double left = axis.x(s.start(i));
+                double right = axis.x(s.end(i));
+                String value = i < all.length ? value(s, i, r, all[i]) : "…";
+                double part = i < all.length && !Double.isInfinite(all[i]) ? all[i] - least : 0;
+                double y = base - 4 - part / range * (row - 24);
+                if (i < all.length) {
+                    if (!Double.isNaN(before)) {
+                        stroke(g, c.line(), 1, left, before, left, y);
+                    }
+                    stroke(g, c.ink(), 2, left + 1, y, right - 1, y);
+                    before = y;
+                }
+                if (right - left > width(value, c.smallFont()) + 8) {
+                    text(
+                            g,
+                            value,
+                            (left + right) / 2,
+                            y - 9,
+                            c.smallFont(),
+                            c.dim(),
+                            TextAlignment.CENTER);
+                }
+                means(left, base - row + 6, right - left, row, meaning(r, value));
+            }
+        }
+    }
+
+    private static final String[] NAMES_OF_LIFT = {"loudness", "thickness", "register", "tension"};
+
+    /** Differences that fill a row at least: LU, notes, semitones, points. */
+    private static final double[] LEAST_RANGE = {4, 2, 6, 20};
+
+    /** A figure of each section; none while they are measured. */
+    private double[] figures(int row) {
+        List<Lift> all = arrange.lifts();
+        return row == 0
+                ? arrange.loudness().stream().mapToDouble(d -> d).toArray()
+                : all.stream()
+                        .mapToDouble(
+                                l ->
+                                        row == 1
+                                                ? l.thickness()
+                                                : row == 2 ? l.register() : l.tension())
+                        .toArray();
+    }
+
+    private static String value(Song s, int section, int row, double v) {
+        if (row == 2) {
+            Key key = s.first(section).turn().riff().ground().key();
+            return key.note((int) Math.round(v)).symbol();
+        }
+        if (row == 0) {
+            return Double.isInfinite(v)
+                    ? "silent"
+                    : String.format(Locale.ROOT, "%.1f", v).replace("-", "−");
+        }
+        return row == 1 ? String.format(Locale.ROOT, "%.1f", v) : String.valueOf(Math.round(v));
+    }
+
+    private static String meaning(int row, String value) {
+        return switch (row) {
+            case 0 ->
+                    value
+                            + ": how loud the section is in LKFS (ITU-R BS.1770), measured in what is"
+                            + " played, all at one setting";
+            case 1 -> value + " notes of the guitars sound together, on average";
+            case 2 -> value + ": the guitars' mean note, each weighted by how long it sounds";
+            default -> value + ": mean tension of guitar one's chords, 0 to 100";
+        };
+    }
+}

@@ -1,0 +1,47 @@
+package vocalis.desktop.practise;
+
+import java.util.Optional;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Skin;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Area;
+import vocalis.desktop.view.Explained;
+import vocalis.desktop.view.PaintedControl;
+
+/** What one looks at while practising: large tab, the next shape, the count, the ladder. */
+public final class PracticePage extends PaintedControl implements Explained {
+
+    private final WriteModel model;
+
+    public PracticePage(WriteModel model) {
+        super("practice-page");
+        this.model = model;
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.TEXT);
+        setAccessibleText("Practise");
+    }
+
+    public WriteModel model() {
+        return model;
+    }
+
+    /** Follows the player; counts its passes. */
+    public void showNow(boolean playing, double tick) {
+        model.practice().follow(playing, tick);
+        if (getSkin() instanceof PracticeSkin skin) {
+            skin.showNow(playing, tick);
+        }
+    }
+
+    @Override
+    public Optional<String> explain(double x, double y) {
+        return getSkin() instanceof PracticeSkin skin
+                ? skin.areaAt(x, y).map(Area::meaning)
+                : Optional.empty();
+    }
+
+    @Override
+    protected Skin<?> createDefaultSkin() {
+        return new PracticeSkin(this);
+    }
+}

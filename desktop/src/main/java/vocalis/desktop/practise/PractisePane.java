@@ -1,0 +1,41 @@
+package vocalis.desktop.practise;
+
+import javafx.geometry.Insets;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.view.Choices;
+
+/** The Practise screen: the page, and what the hands should be spared. */
+public final class PractisePane extends VBox {
+
+    private final PracticePage page;
+
+    public PractisePane(WriteModel model) {
+        page = new PracticePage(model);
+        page.setId("practice-page");
+        page.setMinHeight(0);
+        VBox.setVgrow(page, Priority.ALWAYS);
+        Label care = Choices.text("", "caption");
+        care.setId("practice-care");
+        care.setPadding(new Insets(4, 20, 8, 50));
+        care.setMinHeight(USE_PREF_SIZE);
+        getStyleClass().add("arrange");
+        getChildren().addAll(page, care);
+        model.practice()
+                .changedProperty()
+                .addListener(
+                        o -> {
+                            String words = model.practice().care();
+                            care.setText(words);
+                            care.setVisible(!words.isEmpty());
+                            care.setManaged(!words.isEmpty());
+                        });
+    }
+
+    /** What has the keys. */
+    public PracticePage page() {
+        return page;
+    }
+}

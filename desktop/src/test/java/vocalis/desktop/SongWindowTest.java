@@ -1,0 +1,247 @@
+package vocalis.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import vocalis.core.arrange.Clash;
+import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.Section;
+import vocalis.core.arrange.Song;
+import vocalis.core.practice.Entry;
+import vocalis.core.practice.Ladder;
+import vocalis.core.riff.Tone;
+import vocalis.desktop.model.ArrangeModel;
+import vocalis.desktop.model.PracticeModel;
+import vocalis.desktop.model.SectionField;
+import vocalis.desktop.model.Zone;
+import vocalis.workbench.Demo;
+import vocalis.workbench.PracticeLog;
+
+/** A song is arranged, mended and practised by keyboard alone in the real window. */
+@ExtendWith(ApplicationExtension.class)
+class SongWindowTest extends WindowDriver {
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
+
+    @Override
+    Piece first() {
+        return Demo.pieces().get(1);
+    }
+
+    private ArrangeModel arrange() {
+        return model().arrange();
+    }
+
+    private PracticeModel practice() {
+        return model().practice();
+    }
+
+    private Piece piece() {
+        return fx(() -> shell.workspace().content());
+    }
+
+    private List<Section> sections() {
+        return piece().sections();
+    }
+
+    /** Waits until the song on the screen is the piece as it is now. */
+    private Song played() {
+        await(
+                "the song",
+                () ->
+                        fx(
+                                () ->
+                                        arrange()
+                                                .song()
+                                                .filter(s -> s.piece().equals(piece()))
+                                                .isPresent()));
+        return fx(() -> arrange().song().orElseThrow());
+    }
+
+    private void opened(FxRobot robot) {
+        press(robot, KeyCode.SHIFT, KeyCode.F12);
+        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.ARRANGE);
+        played();
+    }
+
+    private void blank(FxRobot robot) {
+        press(robot, KeyCode.CONTROL, KeyCode.N);
+        settle();
+        assertThat(sections()).hasSize(1);
+    }
+
+    private void field(FxRobot robot, SectionField f) {
+        while (fx(() -> arrange().fieldProperty().get()) != f.ordinal()) {
+            press(robot, KeyCode.DOWN);
+        }
+    }
+
+    /** From an empty riff: three sections, the last set off by tone, repeats and a treatment. */
+    @Test
+    void threeSectionsFromAnEmptyRiff(FxRobot robot) {
+        blank(robot);
+        opened(robot);
+        press(robot, KeyCode.N);
+        press(robot, KeyCode.N);
+        assertThat(sections().stream().map(Section::name)).hasSize(3).doesNotHaveDuplicates();
+        assertThat(fx(() -> arrange().sectionProperty().get())).isEqualTo(2);
+        field(robot, SectionField.TIMES);
+        press(robot, KeyCode.PLUS);
+        assertThat(sections().get(2).times()).isEqualTo(2);
+        field(robot, SectionField.FIRST);
+        press(robot, KeyCode.PERIOD);
+        press(robot, KeyCode.PERIOD);
+        press(robot, KeyCode.PERIOD);
+        assertThat(sections().get(2).playing("guitar-1").tone()).contains(Tone.GAIN);
+        field(robot, SectionField.NAME);
+        press(robot, KeyCode.ENTER);
+        press(robot, KeyCode.CONTROL, KeyCode.A);
+        robot.write("the big one");
+        press(robot, KeyCode.ENTER);
+        assertThat(sections().get(2).name()).isEqualTo("the big one");
+        played();
+        press(robot, KeyCode.V);
+        press(robot, KeyCode.DOWN);
+        press(robot, KeyCode.ENTER);
+        await("the version", () -> sections().get(2).version().isPresent());
+        assertThat(piece().riff(sections().get(2).riff()).versions()).hasSize(1);
+        Song s = played();
+        assertThat(s.passages()).hasSize(4);
+        assertThat(s.first(2).turn().riff()).isNotEqualTo(s.first(0).turn().riff());
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(sections().get(2).version()).isEmpty();
+        press(robot, KeyCode.SHIFT, KeyCode.LEFT);
+        assertThat(sections().get(1).name()).isEqualTo("the big one");
+        press(robot, KeyCode.DELETE);
+        assertThat(sections()).hasSize(2);
+        await("no loudness left out", () -> fx(() -> arrange().loudness().size() == 2));
+    }
+
+    /** The demo's clash is heard alone, mended with what is offered, and comes back with undo. */
+    @Test
+    void aClashIsHeardAndMended(FxRobot robot) {
+        opened(robot);
+        List<Clash> before = fx(() -> arrange().clashes());
+        assertThat(before).isNotEmpty();
+        press(robot, KeyCode.C);
+        Clash c = fx(() -> arrange().clashNow().orElseThrow());
+        assertThat(fx(() -> arrange().sectionProperty().get())).isEqualTo(c.section());
+        robot.press(KeyCode.J);
+        await("sound", () -> shell.player().telemetry().latest().playing());
+        robot.release(KeyCode.J);
+        await("silence", () -> !shell.player().telemetry().latest().playing());
+        press(robot, KeyCode.X);
+        await("what mends it", () -> fx(() -> shell.sheets().top().isPresent()));
+        press(robot, KeyCode.ENTER);
+        played();
+        assertThat(fx(() -> arrange().clashes())).noneMatch(x -> x.key().equals(c.key()));
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        played();
+        press(robot, KeyCode.C);
+        press(robot, KeyCode.M);
+        assertThat(piece().meant()).containsExactly(c.key());
+    }
+
+    /** A part for the second guitar is found and taken; guitar one is held and comes round. */
+    @Test
+    void aSecondPartIsFoundAndLooped(FxRobot robot) {
+        blank(robot);
+        opened(robot);
+        assertThat(piece().mix().second().on()).isFalse();
+        press(robot, KeyCode.F);
+        await("parts", () -> fx(() -> shell.sheets().top().isPresent()));
+        press(robot, KeyCode.ENTER);
+        assertThat(piece().mix().second().on()).isTrue();
+        Song s = played();
+        assertThat(s.second().orElseThrow().notes()).isNotEmpty();
+        assertThat(fx(() -> arrange().clashes())).isEmpty();
+        press(robot, KeyCode.K);
+        assertThat(fx(() -> arrange().holding())).isTrue();
+        press(robot, KeyCode.SPACE);
+        await("round 1", () -> readout(robot, "loop-round").startsWith("round 1 of 4"));
+        assertThat(readout(robot, "loop-round"))
+                .contains("fill on 4")
+                .contains("guitar one is held");
+        press(robot, KeyCode.SPACE);
+        press(robot, KeyCode.L);
+        assertThat(fx(() -> arrange().holding())).isFalse();
+    }
+
+    /** A bar at a time up the ladder; a pass that fails is said with one key, two go back. */
+    @Test
+    void aLadderWithFailedPasses(FxRobot robot) throws IOException {
+        opened(robot);
+        press(robot, KeyCode.CONTROL, KeyCode.F12);
+        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.PRACTISE);
+        played();
+        for (int i = 0; i < 8; i++) {
+            press(robot, KeyCode.SHIFT, KeyCode.LEFT);
+        }
+        assertThat(fx(() -> practice().what())).isEqualTo("bar 1");
+        press(robot, KeyCode.L);
+        while (fx(() -> practice().climb().orElseThrow().ladder().passes()) != 1) {
+            press(robot, KeyCode.R);
+        }
+        Ladder ladder = fx(() -> practice().climb().orElseThrow().ladder());
+        press(robot, KeyCode.SPACE);
+        await("counting in", () -> shell.player().telemetry().latest().playing());
+        await("a clean pass", () -> fx(() -> practice().tempo()) == ladder.start() + ladder.step());
+        press(robot, KeyCode.X);
+        assertThat(fx(() -> practice().failing())).isTrue();
+        await("the first failed", () -> fx(() -> practice().failed()) == 1);
+        press(robot, KeyCode.X);
+        await("the second failed", () -> fx(() -> practice().failed()) == 2);
+        assertThat(fx(() -> practice().tempo())).isEqualTo(ladder.start());
+        press(robot, KeyCode.SPACE);
+        await("silence", () -> !shell.player().telemetry().latest().playing());
+        PracticeLog log = new PracticeLog(folder);
+        await("the log", () -> entries(log).size() == 1);
+        Entry e = entries(log).get(0);
+        assertThat(e.failed()).isEqualTo(2);
+        assertThat(e.passes()).isGreaterThanOrEqualTo(3);
+        assertThat(e.goal()).isEqualTo(126);
+        assertThat(e.best()).isEqualTo(ladder.start());
+        assertThat(e.what()).isEqualTo("bar 1");
+        press(robot, KeyCode.ESCAPE);
+        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.BAND);
+    }
+
+    private static List<Entry> entries(PracticeLog log) {
+        try {
+            return log.read().entries();
+        } catch (IOException e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    /** The song is what sounds in Arrange, from the section on; the riff again outside. */
+    @Test
+    void theSongSoundsInArrange(FxRobot robot) {
+        opened(robot);
+        press(robot, KeyCode.RIGHT);
+        press(robot, KeyCode.RIGHT);
+        press(robot, KeyCode.SPACE);
+        Song s = played();
+        await("play", () -> shell.player().telemetry().latest().playing());
+        await("the chorus", () -> shell.player().telemetry().latest().tick() >= s.start(2));
+        await("its section", () -> shell.player().telemetry().latest().section() == 2);
+        assertThat(readout(robot, "position")).startsWith("bar 13");
+        press(robot, KeyCode.ESCAPE);
+        await("silence", () -> !shell.player().telemetry().latest().playing());
+        press(robot, KeyCode.SPACE);
+        await("the riff", () -> shell.player().telemetry().latest().playing());
+        sleep(0.3);
+        assertThat(shell.player().telemetry().latest().tick()).isLessThan(riff().length());
+    }
+}
