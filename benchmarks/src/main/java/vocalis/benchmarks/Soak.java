@@ -12,6 +12,7 @@ import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Feel;
 import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.Song;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.riff.Derived;
@@ -25,15 +26,18 @@ import vocalis.sound.gain.Line;
 import vocalis.sound.gain.Spectrum;
 import vocalis.workbench.Demo;
 import vocalis.workbench.Edits;
+import vocalis.workbench.Heard;
 import vocalis.workbench.Player;
 import vocalis.workbench.Revoicing;
+import vocalis.workbench.Songs;
 import vocalis.workbench.Workspace;
 
 /**
  * Plays a demo riff through the machine's sound server and gives it another family in every bar, or
- * with {@code beat} another row of the Revoice screen on every beat; or checks what was recorded
- * meanwhile: {@code play SECONDS [beat]} and {@code check FILE.wav SECONDS}. Exits with 1 when the
- * buffer ran empty, something was allocated, a hole is found or a pitch is missing.
+ * with {@code beat} another row of the Revoice screen on every beat, or with {@code song} the
+ * demo's whole song with both guitars and its sections; or checks what was recorded meanwhile:
+ * {@code play SECONDS [beat|song]} and {@code check FILE.wav SECONDS}. Exits with 1 when the buffer
+ * ran empty, something was allocated, a hole is found or a pitch is missing.
  */
 public final class Soak {
 
@@ -52,9 +56,7 @@ public final class Soak {
     public static void main(String[] args) throws Exception {
         boolean well =
                 args[0].equals("play")
-                        ? play(
-                                Double.parseDouble(args[1]),
-                                args.length > 2 && args[2].equals("beat"))
+                        ? play(Double.parseDouble(args[1]), args.length > 2 ? args[2] : "bar")
                         : check(Path.of(args[1]), Double.parseDouble(args[2]));
         System.exit(well ? 0 : 1);
     }
@@ -102,11 +104,21 @@ public final class Soak {
         return all;
     }
 
-    private static boolean play(double seconds, boolean beat) throws InterruptedException {
-        List<Workspace> scores = beat ? rows() : voiced();
+    /** What is shown one after the other: families, every row, or a song's own sections. */
+    private static List<Heard> heard(String how) {
+        if (how.equals("song")) {
+            Song song = new Songs(new Catalogue()).of(Demo.pieces().get(1), Hand.MEDIUM);
+            return List.of(Heard.of(song), Heard.of(song));
+        }
+        List<Workspace> all = how.equals("beat") ? rows() : voiced();
+        return all.stream().map(Workspace::heard).toList();
+    }
+
+    private static boolean play(double seconds, String how) throws InterruptedException {
+        boolean beat = how.equals("beat");
+        List<Heard> scores = heard(how);
         Player player =
-                new Player(
-                        scores.get(0).heard(), Devices.opener(Devices.DEFAULT), Clock.system(), 1);
+                new Player(scores.get(0), Devices.opener(Devices.DEFAULT), Clock.system(), 1);
         AudioOutput output = player.output();
         output.use(Devices.opener(Devices.DEFAULT), BUFFER);
         output.mute(false);
@@ -134,7 +146,7 @@ public final class Soak {
         int bars = 0;
         while (System.nanoTime() < end) {
             Thread.sleep((long) (every * 1000));
-            player.show(scores.get(++bars % scores.size()).heard());
+            player.show(scores.get(++bars % scores.size()));
         }
         long dry = output.underruns() - dryBefore;
         long allocated = threads.getThreadAllocatedBytes(id) - allocatedBefore;

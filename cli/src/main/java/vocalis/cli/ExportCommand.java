@@ -16,6 +16,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
+import vocalis.workbench.Away;
 import vocalis.workbench.Exchange;
 import vocalis.workbench.PieceFiles;
 import vocalis.workbench.Places;
@@ -60,6 +61,11 @@ final class ExportCommand implements Callable<Integer> {
             paramLabel = "N",
             description = "Rounds of the loop, for sound.")
     private int times;
+
+    @Option(
+            names = "--song",
+            description = "All sections as they are arranged, instead of the riff worked on.")
+    private boolean song;
 
     @Option(
             names = "--practice",
@@ -159,13 +165,13 @@ final class ExportCommand implements Callable<Integer> {
                     throw new IllegalArgumentException("sound goes into a file, not to -");
                 }
                 OutputStream raw = System.out;
-                raw.write(exchange.away(piece).bytes(target));
+                raw.write(away(exchange, piece).bytes(target));
                 raw.flush();
             } else if (SafeFiles.same(file, to)) {
                 throw new IllegalArgumentException(
                         "it would be written over the riff " + file + "; name another file");
             } else {
-                exchange.away(piece).write(target, to, times, () -> false);
+                away(exchange, piece).write(target, to, times, () -> false);
             }
         } catch (FileSystemException e) {
             String why = e.getReason() == null ? "the folder does not exist" : e.getReason();
@@ -173,6 +179,10 @@ final class ExportCommand implements Callable<Integer> {
         } catch (IOException e) {
             throw new IllegalArgumentException(to + " was not written: " + e.getMessage(), e);
         }
+    }
+
+    private Away away(Exchange exchange, Piece piece) {
+        return song ? exchange.song(piece) : exchange.away(piece);
     }
 
     /** Reads a target's name, whatever its case. */

@@ -15,6 +15,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.Section;
@@ -269,12 +270,19 @@ final class RenderCommand implements Callable<Integer> {
                 }
                 yield OfflineRender.Stem.SECOND;
             }
-            case "bass" -> OfflineRender.Stem.BASS;
-            case "kit" -> OfflineRender.Stem.KIT;
+            case "bass" -> along("bass", heard.mix().bass(), OfflineRender.Stem.BASS);
+            case "kit" -> along("kit", heard.mix().kit(), OfflineRender.Stem.KIT);
             default ->
                     throw new IllegalArgumentException(
                             "\"" + part + "\" is no part; write guitar-1, guitar-2, bass or kit");
         };
+    }
+
+    private static OfflineRender.Stem along(String who, Fader f, OfflineRender.Stem stem) {
+        if (!f.on()) {
+            throw new IllegalArgumentException("the " + who + " does not play along");
+        }
+        return stem;
     }
 
     /** Each who plays into a file of its own, named after the file that was asked for. */

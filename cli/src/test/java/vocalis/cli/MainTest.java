@@ -308,4 +308,99 @@ class MainTest {
         output("render", riff, "--intent", "smooth-top", "-o", wav.toString());
         assertThat(wav).isNotEmptyFile();
     }
+
+    /** Sections, clashes, lift; a clash that is meant is told no more. */
+    @Test
+    void anArrangementIsChecked() throws Exception {
+        java.io.StringWriter out = new java.io.StringWriter();
+        assertThat(Main.run(new java.io.PrintWriter(out), "check", demo(1).toString()))
+                .isEqualTo(1);
+        assertThat(out.toString())
+                .contains("breakdown, bar 24 beat 3: a minor seventh")
+                .contains("chorus against before: ")
+                .contains("louder")
+                .contains("verse against before: ");
+        out = new java.io.StringWriter();
+        Main.run(new java.io.PrintWriter(out), "check", demo(1).toString(), "--json");
+        JsonNode found = new ObjectMapper().readTree(out.toString().lines().findFirst().get());
+        assertThat(found.get("kind").asText()).isEqualTo("Rubs");
+        assertThat(found.get("section").asText()).isEqualTo("breakdown");
+        assertThat(found.get("bar").asInt()).isEqualTo(24);
+        Piece piece = Demo.pieces().get(1);
+        var song =
+                new vocalis.workbench.Songs(new vocalis.core.choice.Catalogue())
+                        .of(piece, vocalis.core.hands.Hand.MEDIUM);
+        for (var c : vocalis.core.arrange.Clashes.of(song)) {
+            piece = piece.meaning(c.key(), true);
+        }
+        Path meant = folder.resolve("meant.vocalis.json");
+        PieceFiles.write(piece, Extras.NONE, meant, null);
+        assertThat(Main.run("check", meant.toString())).isZero();
+        var register =
+                piece.with(
+                        piece.second()
+                                .orElseThrow()
+                                .keepingTo(new vocalis.core.arrange.Part.Register(40, 50)));
+        PieceFiles.write(register, Extras.NONE, meant, PieceFiles.read(meant).stamp());
+        out = new java.io.StringWriter();
+        assertThat(Main.run(new java.io.PrintWriter(out), "check", meant.toString())).isEqualTo(1);
+        assertThat(out.toString()).contains("Guitar two leaves its register");
+    }
+
+    /** A song, a section, a part: as long as their bars say, and refused where there is none. */
+    @Test
+    void songsSectionsAndPartsAreRendered() throws Exception {
+        String riff = demo(1).toString();
+        Path wav = folder.resolve("s.wav");
+        output("render", riff, "--section", "Intro", "--part", "guitar-1", "-o", wav.toString());
+        double bars = 4 * 4 * 60.0 / 126;
+        assertThat(seconds(wav)).isBetween(bars + 2, bars + 3);
+        output("render", riff, "--section", "4", "--part", "kit", "-o", wav.toString());
+        assertThat(seconds(wav)).isBetween(16 * 60.0 / 116 + 2, 16 * 60.0 / 116 + 3);
+        assertThat(Main.run("render", riff, "--section", "bridge", "-o", wav.toString()))
+                .isEqualTo(2);
+        assertThat(Main.run("render", riff, "--part", "drums", "-o", wav.toString())).isEqualTo(2);
+        assertThat(Main.run("render", riff, "--song", "--section", "1", "-o", wav.toString()))
+                .isEqualTo(2);
+        String alone = demo(0).toString();
+        assertThat(Main.run("render", alone, "--part", "guitar-2", "-o", wav.toString()))
+                .isEqualTo(2);
+        assertThat(Main.run("render", alone, "--part", "bass", "-o", wav.toString())).isEqualTo(2);
+    }
+
+    private static double seconds(Path wav) throws Exception {
+        return AudioSystem.getAudioFileFormat(wav.toFile()).getFrameLength() / 48000.0;
+    }
+
+    /** The practice log as a table: all of it, or of one piece. */
+    @Test
+    void practiceIsExported() throws Exception {
+        String before = System.getProperty("vocalis.data");
+        System.setProperty("vocalis.data", folder.toString());
+        try {
+            var log =
+                    new vocalis.workbench.PracticeLog(vocalis.workbench.Places.ofPlatform().data());
+            for (var e : Demo.practice()) {
+                log.add(e);
+            }
+            Path csv = folder.resolve("log.csv");
+            assertThat(Main.run("export", "--practice", "-o", csv.toString())).isZero();
+            List<String> lines = Files.readAllLines(csv);
+            assertThat(lines).hasSize(12);
+            assertThat(lines.get(0)).startsWith("begun,title,what,goal tempo");
+            assertThat(lines.get(1)).contains("Wet Slate,verse,126,88");
+            assertThat(Main.run("export", demo(0).toString(), "--practice", "-o", csv.toString()))
+                    .isZero();
+            assertThat(Files.readAllLines(csv)).hasSize(1);
+            assertThat(Main.run("export", "-o", csv.toString())).isEqualTo(2);
+            assertThat(Main.run("export", "--practice", "--to", "midi", "-o", csv.toString()))
+                    .isEqualTo(2);
+        } finally {
+            if (before == null) {
+                System.clearProperty("vocalis.data");
+            } else {
+                System.setProperty("vocalis.data", before);
+            }
+        }
+    }
 }

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Supplier;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
@@ -35,6 +36,7 @@ import vocalis.desktop.view.SheetHost;
 import vocalis.formats.FormatException;
 import vocalis.formats.sheet.Imported;
 import vocalis.formats.tab.TabText;
+import vocalis.workbench.Away;
 import vocalis.workbench.Exchange;
 import vocalis.workbench.Library;
 import vocalis.workbench.Log;
@@ -67,14 +69,21 @@ final class ExchangeDesk implements AutoCloseable {
     /** What the riff can be taken away as. */
     void export() {
         Piece piece = model.workspace().content();
-        Exchange exchange = exchange();
+        boolean song = model.ofSong();
+        Supplier<Away> away = away(piece, song);
         ExportSheet.show(
-                piece.title(),
-                () -> exchange.away(piece),
+                song ? piece.title() + ", the whole song" : piece.title(),
+                away,
                 background,
                 ExchangeDesk::firstPage,
                 host,
-                t -> export(piece, exchange, t));
+                t -> export(piece, away, t));
+    }
+
+    /** The riff goes, or from the screens of the song the whole of it. */
+    private Supplier<Away> away(Piece piece, boolean song) {
+        Exchange exchange = exchange();
+        return () -> song ? exchange.song(piece) : exchange.away(piece);
     }
 
     private static byte[] firstPage(byte[] pdf) {
@@ -89,7 +98,7 @@ final class ExchangeDesk implements AutoCloseable {
         }
     }
 
-    private void export(Piece piece, Exchange exchange, Exchange.Target target) {
+    private void export(Piece piece, Supplier<Away> away, Exchange.Target target) {
         String name = Library.stem(piece.title()) + target.ending();
         Optional<Path> file = prompts.fileToExport(stage, name, target.words());
         if (file.isEmpty()) {
@@ -102,7 +111,7 @@ final class ExchangeDesk implements AutoCloseable {
                 "an export",
                 () -> {
                     try {
-                        exchange.away(piece).write(target, file.get(), 1, cancelled::get);
+                        away.get().write(target, file.get(), 1, cancelled::get);
                     } catch (IOException e) {
                         trouble[0] = cancelled.get() ? "" : reason(e);
                     } catch (FormatException | IllegalArgumentException e) {
@@ -152,12 +161,11 @@ final class ExchangeDesk implements AutoCloseable {
 
     /** The tab of the riff on the clipboard. */
     void copyTab() {
-        Piece piece = model.workspace().content();
-        Exchange exchange = exchange();
+        Supplier<Away> away = away(model.workspace().content(), model.ofSong());
         String[] tab = new String[1];
         background.run(
                 "copying the riff as tab",
-                () -> tab[0] = exchange.away(piece).tab(TabText.USUAL_WIDTH),
+                () -> tab[0] = away.get().tab(TabText.USUAL_WIDTH),
                 () -> {
                     ClipboardContent content = new ClipboardContent();
                     content.putString(tab[0]);

@@ -11,6 +11,7 @@ import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
 import javafx.stage.Stage;
@@ -21,8 +22,10 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.Section;
 import vocalis.core.riff.Chords;
 import vocalis.core.riff.Riff;
+import vocalis.desktop.model.Zone;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.Written;
 import vocalis.workbench.Demo;
@@ -132,31 +135,7 @@ class SightTest extends WindowDriver {
             List<String> weak = new ArrayList<>();
             int measured = 0;
             for (String id : DRAWN) {
-                Node node = robot.lookup(id).query();
-                WritableImage image = picture(node);
-                for (Written t : fx(() -> skin(id).written())) {
-                    boolean inside =
-                            t.x() >= 0
-                                    && t.y() >= 0
-                                    && t.x() + t.width() < image.getWidth()
-                                    && t.y() + t.height() < image.getHeight();
-                    if (!inside || t.text().isBlank() || t.width() < 2) {
-                        continue;
-                    }
-                    measured++;
-                    double c =
-                            contrast(
-                                    luminance(t.paint()),
-                                    ground(
-                                            image.getPixelReader(),
-                                            (int) t.x(),
-                                            (int) t.y(),
-                                            (int) Math.ceil(t.width()),
-                                            (int) Math.ceil(t.height())));
-                    if (c < 4.5) {
-                        weak.add(theme + " " + id + " \"" + t.text() + "\" " + c);
-                    }
-                }
+                measured += weak(theme + " ", id, weak);
             }
             WritableImage all = fx(() -> stage.getScene().snapshot(null));
             for (Label l : robot.lookup(".label").queryAllAs(Label.class)) {
@@ -171,6 +150,41 @@ class SightTest extends WindowDriver {
                     });
             WaitForAsyncUtils.waitForFxEvents();
         }
+    }
+
+    private int weak(String id, List<String> weak) {
+        return weak("", id, weak);
+    }
+
+    /** Measures the texts of a drawn place; tells those that stand out too little. */
+    private int weak(String theme, String id, List<String> weak) {
+        Node node = fx(() -> stage.getScene().lookup(id));
+        WritableImage image = picture(node);
+        int measured = 0;
+        for (Written t : fx(() -> skin(id).written())) {
+            boolean inside =
+                    t.x() >= 0
+                            && t.y() >= 0
+                            && t.x() + t.width() < image.getWidth()
+                            && t.y() + t.height() < image.getHeight();
+            if (!inside || t.text().isBlank() || t.width() < 2) {
+                continue;
+            }
+            measured++;
+            double c =
+                    contrast(
+                            luminance(t.paint()),
+                            ground(
+                                    image.getPixelReader(),
+                                    (int) t.x(),
+                                    (int) t.y(),
+                                    (int) Math.ceil(t.width()),
+                                    (int) Math.ceil(t.height())));
+            if (c < 4.5) {
+                weak.add(theme + id + " \"" + t.text() + "\" " + c);
+            }
+        }
+        return measured;
     }
 
     private boolean label(Label l, WritableImage all, String theme, List<String> weak) {
@@ -298,27 +312,87 @@ class SightTest extends WindowDriver {
             for (double[] s : SIZES) {
                 size(s);
                 for (String id : DRAWN) {
-                    List<Written> all = fx(() -> skin(id).written());
-                    for (int i = 0; i < all.size(); i++) {
-                        for (int j = i + 1; j < all.size(); j++) {
-                            if (all.get(i).collides(all.get(j))) {
-                                clashes.add(
-                                        p.title()
-                                                + " "
-                                                + s[0]
-                                                + " "
-                                                + id
-                                                + ": "
-                                                + all.get(i)
-                                                + " and "
-                                                + all.get(j));
-                            }
-                        }
-                    }
+                    collisions(p.title() + " " + s[0], id, clashes);
                 }
             }
         }
         assertThat(clashes).isEmpty();
+    }
+
+    private void collisions(String where, String id, List<String> clashes) {
+        List<Written> all = fx(() -> skin(id).written());
+        for (int i = 0; i < all.size(); i++) {
+            for (int j = i + 1; j < all.size(); j++) {
+                if (all.get(i).collides(all.get(j))) {
+                    clashes.add(where + " " + id + ": " + all.get(i) + " and " + all.get(j));
+                }
+            }
+        }
+    }
+
+    /** A song with a section for every second bar, some of one bar: as dense as songs get. */
+    private static Piece dense() {
+        Piece p = longer(4);
+        List<Section> sections = new ArrayList<>();
+        for (int i = 0; i < 24; i++) {
+            Section like = p.sections().get(0);
+            sections.add(like.as("s" + i).named("part " + i).repeated(1 + i % 3));
+        }
+        return p.arranged(sections);
+    }
+
+    /** The screens of the song: no text on another, every text 4.5 to 1, in both themes. */
+    @Test
+    void songScreensCanBeRead(FxRobot robot) {
+        Map<Zone, String> screens =
+                Map.of(Zone.ARRANGE, "#song-strip", Zone.PRACTISE, "#practice-page");
+        for (Piece p : List.of(oneBar(), Demo.pieces().get(1), longer(64), dense())) {
+            open(p);
+            List<String> clashes = new ArrayList<>();
+            List<String> weak = new ArrayList<>();
+            int measured = 0;
+            for (Zone zone : screens.keySet()) {
+                fx(
+                        () -> {
+                            model().zoneProperty().set(zone);
+                            return null;
+                        });
+                String id = screens.get(zone);
+                await(
+                        "the song",
+                        () ->
+                                fx(
+                                        () ->
+                                                model().arrange()
+                                                        .song()
+                                                        .filter(s -> s.piece().equals(p))
+                                                        .isPresent()));
+                if (zone == Zone.PRACTISE) {
+                    press(robot, KeyCode.L);
+                }
+                for (double[] s : SIZES) {
+                    size(s);
+                    collisions(p.title() + " " + s[0], id, clashes);
+                }
+                for (int theme = 0; theme < 2; theme++) {
+                    measured += weak(id, weak);
+                    fx(
+                            () -> {
+                                shell.switchTheme();
+                                return null;
+                            });
+                    WaitForAsyncUtils.waitForFxEvents();
+                }
+            }
+            fx(
+                    () -> {
+                        model().zoneProperty().set(Zone.BAND);
+                        return null;
+                    });
+            assertThat(clashes).isEmpty();
+            assertThat(weak).isEmpty();
+            assertThat(measured).isGreaterThan(20);
+        }
     }
 
     /** At every size all places, menus and transport are inside the window, whole. */

@@ -167,7 +167,7 @@ class SongWindowTest extends WindowDriver {
         assertThat(s.second().orElseThrow().notes()).isNotEmpty();
         assertThat(fx(() -> arrange().clashes())).isEmpty();
         press(robot, KeyCode.K);
-        assertThat(fx(() -> arrange().holding())).isTrue();
+        assertThat(fx(() -> arrange().hearing().holding())).isTrue();
         press(robot, KeyCode.SPACE);
         await("round 1", () -> readout(robot, "loop-round").startsWith("round 1 of 4"));
         assertThat(readout(robot, "loop-round"))
@@ -175,7 +175,7 @@ class SongWindowTest extends WindowDriver {
                 .contains("guitar one is held");
         press(robot, KeyCode.SPACE);
         press(robot, KeyCode.L);
-        assertThat(fx(() -> arrange().holding())).isFalse();
+        assertThat(fx(() -> arrange().hearing().holding())).isFalse();
     }
 
     /** A bar at a time up the ladder; a pass that fails is said with one key, two go back. */

@@ -4,9 +4,11 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import vocalis.core.arrange.Part;
 import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.Song;
 import vocalis.formats.FormatException;
 import vocalis.formats.pdf.PdfSheet;
 import vocalis.formats.sheet.Loss;
@@ -22,11 +24,36 @@ public final class Away {
     private static final double TAIL_SECONDS = 2.5;
 
     private final Deriving.Answer derived;
+    private final Optional<Song> song;
     private final Sheet sheet;
 
+    /** The riff that is worked on. */
     Away(Deriving.Answer derived) {
+        this(derived, Optional.empty());
+    }
+
+    /**
+     * @param song the whole piece played through, which goes instead of the riff; the sheet for the
+     *     stand and the table are the riff's in any case
+     */
+    Away(Deriving.Answer derived, Optional<Song> song) {
         this.derived = derived;
-        this.sheet = scores(derived);
+        this.song = song;
+        this.sheet = song.map(Away::scores).orElseGet(() -> scores(derived));
+    }
+
+    private static Sheet scores(Song s) {
+        Piece piece = s.piece();
+        List<Sheet.Guitar> guitars = new ArrayList<>();
+        guitars.add(new Sheet.Guitar(piece.parts().get(0).name(), s.score()));
+        s.second()
+                .ifPresent(
+                        x ->
+                                guitars.add(
+                                        new Sheet.Guitar(
+                                                piece.second().map(Part::name).orElse("Guitar two"),
+                                                x)));
+        return new Sheet(piece.title(), piece.riff().ground(), guitars);
     }
 
     private static Sheet scores(Deriving.Answer a) {
@@ -76,7 +103,7 @@ public final class Away {
      */
     public byte[] bytes(Exchange.Target target) throws FormatException {
         return switch (target) {
-            case PDF -> PdfSheet.write(StandSheets.of(derived.first(), sheet));
+            case PDF -> PdfSheet.write(StandSheets.of(derived.first(), scores(derived)));
             case CSV -> ChordTable.csv(derived.first());
             case WAV, FLAC -> throw new IllegalArgumentException("sound is written as it comes");
             default -> target.format().orElseThrow().write(sheet);
@@ -95,7 +122,11 @@ public final class Away {
             SafeFiles.write(file, bytes(target));
             return;
         }
-        OfflineRender render = OfflineRender.of(Workspace.heard(derived), times, TAIL_SECONDS);
+        OfflineRender render =
+                OfflineRender.of(
+                        song.map(Heard::of).orElseGet(() -> Workspace.heard(derived)),
+                        times,
+                        TAIL_SECONDS);
         SafeFiles.write(
                 file,
                 out -> {

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.Song;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.Context;
@@ -96,6 +97,13 @@ public final class Exchange {
     public Away away(Piece piece) {
         Deriving deriving = new Deriving(catalogue, Runnable::run, Runnable::run, a -> {});
         return new Away(deriving.derive(0, piece, hand));
+    }
+
+    /** The same of the whole piece, its sections played through. */
+    public Away song(Piece piece) {
+        Deriving deriving = new Deriving(catalogue, Runnable::run, Runnable::run, a -> {});
+        Song song = new Songs(catalogue).of(piece, hand);
+        return new Away(deriving.derive(0, piece, hand), Optional.of(song));
     }
 
     /**

@@ -135,4 +135,23 @@ class ExchangeTest {
         assertThat(csv.lines().count()).isEqualTo(1 + piece.riff().roots().size());
         assertThat(csv).startsWith("bar,beat,root,chord").contains("F fourth");
     }
+
+    /** A whole song goes out and comes back: both guitars, every section, its tempos. */
+    @Test
+    void aSongIsTakenAway() throws Exception {
+        Catalogue catalogue = new Catalogue();
+        Piece piece = Demo.pieces().get(1);
+        var song = new Songs(catalogue).of(piece, Hand.MEDIUM);
+        Away away = new Exchange(catalogue, Hand.MEDIUM).song(piece);
+        for (Exchange.Target t : List.of(Exchange.Target.MUSICXML, Exchange.Target.MIDI)) {
+            var back = Exchange.read(away.bytes(t));
+            var guitars = back.sheet().guitars();
+            assertThat(guitars).as("%s", t).hasSize(2);
+            assertThat(guitars.get(0).score().notes()).hasSameSizeAs(song.score().notes());
+            assertThat(guitars.get(1).score().notes())
+                    .hasSameSizeAs(song.second().orElseThrow().notes());
+            assertThat(guitars.get(0).score().time().tempos())
+                    .isEqualTo(song.score().time().tempos());
+        }
+    }
 }

@@ -95,7 +95,7 @@ class SoundEventsTest {
 
     @Test
     void aNewChordAndARestDampWhatRang() {
-        Workspace w = new Workspace(new Catalogue(), Demo.pieces().get(1));
+        Workspace w = new Workspace(new Catalogue(), Demo.pieces().get(1).mixed(Mix.ALONE));
         Program p = SoundEvents.program(w.heard());
         for (int e = 0; e < p.events(); e++) {
             boolean keeps = false;
@@ -255,7 +255,7 @@ class SoundEventsTest {
 
     @Test
     void aRiffRendersOfflineToSoundThatEnds() {
-        Workspace w = new Workspace(new Catalogue(), Demo.pieces().get(1));
+        Workspace w = new Workspace(new Catalogue(), Demo.pieces().get(1).mixed(Mix.ALONE));
         float[] x = OfflineRender.of(w.heard(), 1, 2).samples();
         double seconds = x.length / 2 / Player.RATE;
         assertThat(seconds).isCloseTo(16 * 60.0 / 126 + 2, within(0.01));

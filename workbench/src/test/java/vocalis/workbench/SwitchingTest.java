@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
@@ -36,7 +37,7 @@ class SwitchingTest {
      */
     @Test
     void fiveMinutesOfSwitchingOnEveryBeat() {
-        Piece piece = Demo.pieces().get(1);
+        Piece piece = Demo.pieces().get(1).mixed(Mix.ALONE);
         List<Program> programs = new ArrayList<>();
         List<Heard> all = new ArrayList<>();
         for (Row r : rows(piece)) {

@@ -21,6 +21,7 @@ import vocalis.core.arrange.Song;
 import vocalis.core.theory.Key;
 import vocalis.desktop.model.ArrangeModel;
 import vocalis.desktop.model.SectionField;
+import vocalis.desktop.model.SongHearing;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.workbench.ArrangeWords;
@@ -106,20 +107,22 @@ public final class ArrangePane extends VBox {
     /** Follows the loop's rounds. */
     public void showNow(boolean playing, double tick) {
         strip.showNow(playing, tick);
-        Optional<Integer> n = playing ? arrange.round(tick) : Optional.empty();
+        Optional<Integer> n = playing ? arrange.hearing().round(tick) : Optional.empty();
         String words =
                 n.map(
                                 i ->
                                         "round "
                                                 + i
                                                 + " of "
-                                                + ArrangeModel.ROUNDS
-                                                + (i == ArrangeModel.ROUNDS
+                                                + SongHearing.ROUNDS
+                                                + (i == SongHearing.ROUNDS
                                                         ? ": the fill comes now"
-                                                        : ", the fill on " + ArrangeModel.ROUNDS))
-                        .orElse(arrange.looping() ? "this section comes round" : "");
+                                                        : ", the fill on " + SongHearing.ROUNDS))
+                        .orElse(arrange.hearing().looping() ? "this section comes round" : "");
         String held =
-                arrange.holding() ? (words.isEmpty() ? "" : " · ") + "guitar one is held" : "";
+                arrange.hearing().holding()
+                        ? (words.isEmpty() ? "" : " · ") + "guitar one is held"
+                        : "";
         String all = words + held;
         if (!all.equals(round.getText())) {
             round.setText(all);

@@ -57,6 +57,7 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
                             double tick = axis(s).tick(e.getX());
                             if (tick >= 0 && tick < s.length()) {
                                 arrange.sectionProperty().set(s.sectionAt((long) tick));
+                                arrange.hearing().goTo((long) tick);
                             }
                         });
     }
@@ -68,7 +69,7 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
     void showNow(boolean playing, double tick) {
         Optional<Song> s = arrange.song();
         boolean shown = playing && s.isPresent();
-        double x = shown ? axis(s.get()).x(arrange.tick(tick)) : 0;
+        double x = shown ? axis(s.get()).x(arrange.hearing().tick(tick)) : 0;
         now(shown, x, HEAD, getSkinnable().getHeight() - 4);
     }
 
@@ -149,6 +150,7 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
                 stroke(g, c.line(), 1, Math.round(left) + 0.5, 6, Math.round(left) + 0.5, h - 6);
             }
         }
+        place(g, axis);
         double last = -100;
         int bars = meters.bars(s.length());
         for (int b = 0; b < bars; b++) {
@@ -157,6 +159,22 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
                 stroke(g, c.faint(), 1, Math.round(x) + 0.5, HEAD - 3, Math.round(x) + 0.5, HEAD);
                 last = x;
             }
+        }
+    }
+
+    /** Where play begins, and the stretch that is marked from there. */
+    private void place(GraphicsContext g, TimeAxis axis) {
+        SongStrip c = getSkinnable();
+        if (arrange.hearing().placeNow().isEmpty()) {
+            return;
+        }
+        double x = axis.x(arrange.hearing().placeNow().getAsLong());
+        g.setFill(c.ink());
+        g.fillPolygon(new double[] {x, x + 8, x}, new double[] {HEAD - 8, HEAD - 4, HEAD}, 3);
+        if (arrange.hearing().stretchNow().isPresent()) {
+            double to = axis.x(arrange.hearing().stretchNow().getAsLong());
+            stroke(g, c.ink(), 2, x, HEAD - 1, to, HEAD - 1);
+            stroke(g, c.ink(), 2, to, HEAD - 6, to, HEAD - 1);
         }
     }
 

@@ -28,6 +28,8 @@ public final class SongCommands {
         void register(int part);
 
         void practiceLog();
+
+        void along();
     }
 
     private final Commands commands;
@@ -45,11 +47,12 @@ public final class SongCommands {
         SongCommands c = new SongCommands(commands, model, screen);
         c.arrange();
         c.practise();
+        c.along();
     }
 
     /** The keys that are held. */
     public static void holds(Keyboard keyboard, WriteModel model) {
-        keyboard.hold(KeyCode.J, Zone.ARRANGE, () -> model.arrange().hearClash());
+        keyboard.hold(KeyCode.J, Zone.ARRANGE, () -> model.arrange().hearing().hearClash());
     }
 
     private void arrange() {
@@ -65,6 +68,30 @@ public final class SongCommands {
                 .repeats()
                 .does(() -> a.move(-1));
         commands.walk(z, "section-next", "next section", "RIGHT", () -> a.move(1));
+        commands.walk(
+                z,
+                "song-bar-before",
+                "play from a bar earlier",
+                "alt LEFT",
+                () -> a.hearing().movePlace(-1));
+        commands.walk(
+                z,
+                "song-bar-next",
+                "play from a bar later",
+                "alt RIGHT",
+                () -> a.hearing().movePlace(1));
+        commands.walk(
+                z,
+                "stretch-of-song-less",
+                "mark a bar less to loop",
+                "shift alt LEFT",
+                () -> a.hearing().moveStretch(-1));
+        commands.walk(
+                z,
+                "stretch-of-song-more",
+                "mark a bar more to loop",
+                "shift alt RIGHT",
+                () -> a.hearing().moveStretch(1));
         commands.walk(z, "field-up", "line above", "UP", () -> a.moveField(-1));
         commands.walk(z, "field-down", "line below", "DOWN", () -> a.moveField(1));
         commands.add("field-less", "one less, the one before")
@@ -97,17 +124,17 @@ public final class SongCommands {
                 .brief("V vary")
                 .does(screen::vary);
         commands.once(z, "section-work", "work on the section's riff", "W", this::work);
-        commands.add("section-loop", "loop the section, or the whole goes on")
+        commands.add("section-loop", "loop the section or the marked bars, or the whole goes on")
                 .in(z)
                 .keys("L")
                 .brief("L loop")
-                .does(a::toggleLoop);
+                .does(a.hearing()::toggleLoop);
         commands.once(
                 z,
                 "section-hold",
                 "hold guitar one while another part is tried",
                 "K",
-                a::toggleHold);
+                a.hearing()::toggleHold);
         commands.add("clash-next", "next clash")
                 .in(z)
                 .keys("C")
@@ -138,6 +165,14 @@ public final class SongCommands {
                 "floor and ceiling of guitar two",
                 "shift R",
                 () -> screen.register(1));
+    }
+
+    /** Who plays along is set on both screens. */
+    private void along() {
+        commands.add("song-along", "who plays along: guitar two, bass, kit")
+                .in(Zone.ARRANGE, Zone.PRACTISE)
+                .keys("B")
+                .does(screen::along);
     }
 
     private void work() {

@@ -18,17 +18,12 @@ import vocalis.core.arrange.SecondParts;
 import vocalis.core.arrange.Section;
 import vocalis.core.arrange.SectionChange;
 import vocalis.core.arrange.Song;
-import vocalis.core.arrange.Stretch;
-import vocalis.core.practice.Rounds;
-import vocalis.core.practice.Vanishing;
 import vocalis.core.revoice.Revoicer;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
-import vocalis.core.score.Score;
 import vocalis.desktop.view.Background;
 import vocalis.workbench.ArrangeWords;
 import vocalis.workbench.Edit;
-import vocalis.workbench.Heard;
 import vocalis.workbench.Levels;
 import vocalis.workbench.SectionLevels;
 import vocalis.workbench.Songs;
@@ -39,9 +34,6 @@ import vocalis.workbench.Songs;
  */
 public final class ArrangeModel implements AutoCloseable {
 
-    /** Rounds that the looper lays end to end; the fill comes on the last. */
-    public static final int ROUNDS = 4;
-
     /** What is known of the piece played through. */
     private record Played(Song song, List<Clash> clashes, List<Lift> lifts) {}
 
@@ -50,6 +42,7 @@ public final class ArrangeModel implements AutoCloseable {
     private final Background measuring = new Background("vocalis-arrange-levels");
     private final Songs songs;
     private final Levels levels = new Levels();
+    private final SongHearing hearing;
     private final AtomicLong newest = new AtomicLong();
     private final ReadOnlyLongWrapper changed = new ReadOnlyLongWrapper();
     private final IntegerProperty section = new SimpleIntegerProperty();
@@ -58,15 +51,11 @@ public final class ArrangeModel implements AutoCloseable {
     private List<Double> loudness = List.of();
     private Optional<String> wrong = Optional.empty();
     private int clash;
-    private boolean looping;
-    private Optional<Score> held = Optional.empty();
-    private Optional<Rounds> rounds = Optional.empty();
-    private long from;
-    private boolean previewing;
 
     ArrangeModel(WriteModel model) {
         this.model = model;
         songs = new Songs(model.catalogue());
+        hearing = new SongHearing(this, model, songs, background);
         section.addListener(o -> sectionMoved());
     }
 
@@ -121,14 +110,9 @@ public final class ArrangeModel implements AutoCloseable {
         return wrong;
     }
 
-    /** Whether the section under the caret is looped. */
-    public boolean looping() {
-        return looping;
-    }
-
-    /** Whether the first guitar is held as it was while others are tried. */
-    public boolean holding() {
-        return held.isPresent();
+    /** What is heard of the song. */
+    public SongHearing hearing() {
+        return hearing;
     }
 
     /** Plays the piece through anew, on a worker, and lets it be heard. */
@@ -161,9 +145,7 @@ public final class ArrangeModel implements AutoCloseable {
         wrong = why;
         section.set(Math.min(section.get(), piece().sections().size() - 1));
         clash = Math.max(0, Math.min(clash, clashes().size() - 1));
-        if (sounds()) {
-            show();
-        }
+        hearing.songChanged();
         model.practice().songChanged();
         tell();
         what.ifPresent(p -> measure(p.song(), mine));
@@ -186,204 +168,23 @@ public final class ArrangeModel implements AutoCloseable {
                 });
     }
 
-    private void tell() {
+    void tell() {
         changed.set(changed.get() + 1);
     }
 
     /** What is under way is given up; the riff sounds again. */
     void leave() {
         newest.incrementAndGet();
-        model.player().stop();
-        held = Optional.empty();
-        looping = false;
-        rounds = Optional.empty();
-        model.player().show(model.workspace().heard());
+        hearing.leave();
     }
 
     /** Whether the song, not the riff, is what sounds. */
-    private boolean sounds() {
+    boolean sounds() {
         return model.screen() == Zone.ARRANGE;
     }
 
-    // What is heard.
-
-    private void show() {
-        song().ifPresent(s -> model.player().show(heard(s)));
-    }
-
-    private Heard heard(Song s) {
-        Song sounding = s;
-        Heard all;
-        if (!looping || section.get() >= s.piece().sections().size()) {
-            rounds = Optional.empty();
-            from = 0;
-            all = Heard.of(sounding);
-        } else {
-            int i = section.get();
-            from = i == 0 ? s.score().time().meters().pickup() : s.start(i);
-            Rounds r = new Rounds(s.score().time(), from, s.end(i), ROUNDS, 0, 100);
-            rounds = Optional.of(r);
-            all = looped(s, r);
-        }
-        if (held.isPresent() && held.get().length() == all.score().length()) {
-            all =
-                    new Heard(
-                            held.get(),
-                            all.second(),
-                            all.ground(),
-                            all.mix(),
-                            all.stretches(),
-                            all.clicks());
-        }
-        return all;
-    }
-
-    /** A section in rounds; the kit fills on the last of them only. */
-    private Heard looped(Song s, Rounds r) {
-        List<Heard.Part> parts = new ArrayList<>();
-        long last = r.of(s.score()).length();
-        for (Stretch x : r.of(s.stretches())) {
-            int tonic =
-                    s.passageAt(r.whole(x.from()))
-                            .turn()
-                            .riff()
-                            .ground()
-                            .key()
-                            .tonic()
-                            .pitchClass();
-            parts.add(new Heard.Part(x.to() == last ? x : x.goingOn(), tonic));
-        }
-        return new Heard(
-                r.of(s.score()),
-                s.second().map(r::of),
-                s.piece().riff().ground(),
-                s.piece().mix(),
-                parts,
-                new Heard.Clicks(0, Vanishing.NEVER));
-    }
-
-    /** Plays from the section under the caret, or its loop; or stops. */
-    void togglePlay() {
-        if (model.player().telemetry().latest().playing()) {
-            model.player().stop();
-        } else {
-            playFromSection();
-        }
-    }
-
-    private void playFromSection() {
-        song().ifPresent(s -> model.player().play(looping ? 0 : start(s)));
-    }
-
-    private long start(Song s) {
-        return section.get() < s.piece().sections().size() ? s.start(section.get()) : 0;
-    }
-
-    /** Plays the section under the caret until {@link #endHearing}. */
-    boolean beginHearing() {
-        if (!previewing && song().isPresent()) {
-            previewing = true;
-            playFromSection();
-        }
-        return previewing;
-    }
-
-    void endHearing() {
-        if (previewing) {
-            previewing = false;
-            model.player().stop();
-            show();
-        }
-    }
-
-    /** Plays the bar of the clash under the caret, both guitars and the bass alone. */
-    public boolean hearClash() {
-        Optional<Clash> c = clashNow();
-        Optional<Song> s = song();
-        if (c.isPresent() && s.isPresent() && !previewing) {
-            previewing = true;
-            var meters = s.get().score().time().meters();
-            int bar = Math.max(0, meters.bar(c.get().from()));
-            long to = Math.min(s.get().length(), meters.end(bar));
-            var mix = s.get().piece().mix();
-            Heard h = Heard.of(s.get(), meters.start(bar), to);
-            model.player().show(h.mixed(mix.withKit(mix.kit().on(false), mix.feel())));
-            model.player().play(0);
-        }
-        return previewing;
-    }
-
-    /** Plays the section under the caret of another piece until {@link #endHearing}. */
-    public void preview(Piece other) {
-        previewing = true;
-        Song[] made = new Song[1];
-        background.run(
-                "playing it through",
-                () -> made[0] = songs.of(other, model.hand()),
-                () -> {
-                    if (previewing && made[0] != null) {
-                        int i = Math.min(section.get(), other.sections().size() - 1);
-                        Song s = made[0];
-                        long begin = i == 0 ? s.score().time().meters().pickup() : s.start(i);
-                        model.player().show(Heard.of(s, begin, s.end(i)));
-                        model.player().play(0);
-                    }
-                });
-    }
-
-    /** Ends what a sheet sounds. */
-    public void endPreview() {
-        endHearing();
-    }
-
-    /** Where the player is in the song; the beginning of a loop's section while it counts. */
-    public double tick(double ofPlayer) {
-        return rounds.map(r -> (double) r.whole(ofPlayer)).orElse(ofPlayer);
-    }
-
-    /** The round of the loop that plays, from 1; empty where nothing is looped. */
-    public Optional<Integer> round(double ofPlayer) {
-        return rounds.map(r -> r.round(ofPlayer) % ROUNDS + 1);
-    }
-
-    /** Loops the section under the caret, or the whole goes on. */
-    public void toggleLoop() {
-        looping = !looping;
-        held = looping ? held : Optional.empty();
-        boolean playing = model.player().telemetry().latest().playing();
-        model.player().stop();
-        show();
-        if (playing) {
-            playFromSection();
-        }
-        model.say(
-                looping
-                        ? current().name()
-                                + " comes round: four rounds, the fill on the fourth. K holds guitar one."
-                        : "The whole song again.");
-        tell();
-    }
-
-    /** Holds the first guitar as it sounds while something else is tried, or lets it go. */
-    public void toggleHold() {
-        if (held.isPresent()) {
-            held = Optional.empty();
-            show();
-            model.say("Guitar one follows the piece again.");
-        } else if (song().isPresent()) {
-            looping = true;
-            held = Optional.of(heard(song().get()).score());
-            show();
-            model.say("Guitar one is held as it is: try the other part, it loops on.");
-        }
-        tell();
-    }
-
     private void sectionMoved() {
-        if (looping && sounds()) {
-            held = Optional.empty();
-            show();
-        }
+        hearing.sectionMoved();
         tell();
     }
 
@@ -614,16 +415,10 @@ public final class ArrangeModel implements AutoCloseable {
                 () -> made.forEach(then));
     }
 
-    /** Plays the section varied until {@link #endPreview}. */
+    /** Plays the section varied until the preview ends. */
     public void hear(SectionChange c) {
-        previewing = true;
-        vary(
-                c,
-                p -> {
-                    if (previewing) {
-                        preview(p);
-                    }
-                });
+        hearing.beginPreview();
+        vary(c, hearing::preview);
     }
 
     /** Takes a variation of the section. */

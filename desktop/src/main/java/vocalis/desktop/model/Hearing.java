@@ -42,7 +42,7 @@ public final class Hearing {
     public void togglePlay() {
         Zone zone = model.screen();
         if (zone == Zone.ARRANGE) {
-            model.arrange().togglePlay();
+            model.arrange().hearing().togglePlay();
         } else if (zone == Zone.PRACTISE) {
             model.practice().togglePlay();
         } else if (model.player().telemetry().latest().playing()) {
@@ -66,7 +66,7 @@ public final class Hearing {
             return model.revoice().hearRow();
         }
         if (model.screen() == Zone.ARRANGE) {
-            return model.arrange().beginHearing();
+            return model.arrange().hearing().beginHearing();
         }
         if (model.screen() == Zone.PRACTISE) {
             return false;
@@ -117,7 +117,7 @@ public final class Hearing {
 
     public void endHearing() {
         if (model.screen() == Zone.ARRANGE) {
-            model.arrange().endHearing();
+            model.arrange().hearing().endHearing();
         }
         if (model.zoneProperty().get() == Zone.REVOICE && !model.revoice().otherSounds()) {
             endPreview();

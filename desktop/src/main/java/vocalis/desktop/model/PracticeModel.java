@@ -4,7 +4,9 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
@@ -51,6 +53,10 @@ public final class PracticeModel implements AutoCloseable {
     private long to;
     private String what = "";
     private double hundredths = 100;
+
+    /** What goes at a tempo of its own keeps it while others are practised. */
+    private final Map<String, Double> tempos = new HashMap<>();
+
     private Optional<Ladder.Climb> climb = Optional.empty();
     private int countIn = 1;
     private boolean click = true;
@@ -302,9 +308,11 @@ public final class PracticeModel implements AutoCloseable {
     private void aim(long begin, long end, String words) {
         if (begin != from || end != to) {
             stopAndKeep();
+            tempos.put(what, hundredths);
             from = begin;
             to = end;
             what = words;
+            hundredths = tempos.getOrDefault(words, 100.0);
             climb = climb.map(c -> c.ladder().foot());
             publish();
         }
@@ -422,7 +430,7 @@ public final class PracticeModel implements AutoCloseable {
 
     public void otherPart() {
         if (song.flatMap(Song::second).isEmpty()) {
-            model.say("The second guitar does not play along (F7).");
+            model.say("The second guitar does not play along (B).");
             return;
         }
         secondShown = !secondShown;

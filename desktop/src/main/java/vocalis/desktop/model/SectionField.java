@@ -53,18 +53,18 @@ public enum SectionField {
             case FIRST -> part(p, s, 0);
             case SECOND ->
                     !p.mix().second().on()
-                            ? "does not play along (F7)"
+                            ? "does not play along (B)"
                             : p.parts().size() < 2 ? "none" : part(p, s, 1);
             case KIT ->
                     !p.mix().kit().on()
-                            ? "does not play along (F7)"
+                            ? "does not play along (B)"
                             : s.band().kit()
                                     ? s.band().feel().map(Feel::label).orElse("as the piece")
                                     : "silent";
             case FILL -> s.band().fill() ? "yes" : "no";
             case BASS ->
                     !p.mix().bass().on()
-                            ? "does not play along (F7)"
+                            ? "does not play along (B)"
                             : s.band().bass()
                                     ? s.band().line().map(l -> l.text()).orElse("as the piece")
                                     : "silent";

@@ -304,7 +304,7 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
                     outside ? c.dim() : n.open() ? c.openPaint() : c.ink(),
                     TextAlignment.CENTER);
         }
-        muted(g, score, axis, bottom + 13);
+        muted(g, score, axis, bottom + font.getSize() / 2 + 9);
     }
 
     private void muted(GraphicsContext g, Score score, TimeAxis axis, double y) {

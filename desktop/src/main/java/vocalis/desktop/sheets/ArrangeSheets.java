@@ -93,7 +93,7 @@ public final class ArrangeSheets {
                         + HOW,
                 "This riff gives it nothing to vary.",
                 rows,
-                a::endPreview);
+                a.hearing()::endHearing);
     }
 
     private static PickSheet.Row row(
@@ -102,7 +102,10 @@ public final class ArrangeSheets {
         return new PickSheet.Row(
                 name,
                 what,
-                () -> a.preview(piece),
+                () -> {
+                    a.hearing().beginPreview();
+                    a.hearing().preview(piece);
+                },
                 () -> {
                     if (a.changePiece(label, p -> piece)) {
                         model.say(name + ": " + what + ".");
@@ -135,7 +138,7 @@ public final class ArrangeSheets {
                             "Nothing that is offered mends it without bringing another: M says that it"
                                     + " is meant, or change the part itself.",
                             rows,
-                            a::endPreview);
+                            a.hearing()::endHearing);
                 });
     }
 
@@ -169,7 +172,7 @@ public final class ArrangeSheets {
                                             ? "."
                                             : ", or everything there rubs: Shift F looks among those too."),
                             rows,
-                            a::endPreview);
+                            a.hearing()::endHearing);
                 });
     }
 

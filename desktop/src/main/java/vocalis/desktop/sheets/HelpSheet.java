@@ -23,7 +23,9 @@ public final class HelpSheet {
                     Zone.TYPING, "Writing in the lane (L)",
                     Zone.REVOICE, "Revoice (F12)",
                     Zone.CARDS, "Voicings",
-                    Zone.NECK, "Neck");
+                    Zone.NECK, "Neck",
+                    Zone.ARRANGE, "Arrange (Shift F12)",
+                    Zone.PRACTISE, "Practise (Ctrl F12)");
 
     /*
      * Rows: step | how. The order in which a riff is made; pattern and chords in either order.
@@ -35,7 +37,19 @@ public final class HelpSheet {
             Write the pattern | F6 to the lane: Enter puts a stroke, ↑↓ chooses the voices struck, M mutes, A accents, E embellishes. An edit holds at every pass of the figure; O makes it hold here alone.
             Choose the voicings | Back on the chords: 1 to 9 voices a chord, Ctrl with the digit the whole riff. Enter goes in to the shapes.
             Hear it | Space plays. H held sounds what the caret is on.
+            Make it a song | Shift F12: N adds a section, arrows walk its lines, + and − change them; V sets it off from the one before, F finds a part for a second guitar, C goes to what rubs.
+            Practise it | Ctrl F12: Space counts in, L climbs a ladder, X says that the pass failed, T takes the hardest change alone.
             Keep it | Ctrl S saves. Ctrl Z takes back anything.
+            """;
+
+    /* Rows: what | why. Common practice; general advice, no medical one. */
+    private static final String CARE =
+            """
+            Warm up | A few minutes slowly before anything fast. Press no harder than the note needs: more makes it sharp and tires the hand.
+            Rest | Five minutes after every twenty. After two failed passes in a row the ladder goes back by itself.
+            Pain | Stop at pain. If it stays, see a clinician.
+            Reach | A wide reach that returns often is load: a place higher up the neck, or a thinner shape, is narrower.
+            Ears | Gain at length is loud. Safe listening (WHO and ITU, H.870) is a matter of level and time together; Vocalis cannot measure the sound pressure at your ear.
             """;
 
     /* Rows: word | meaning. Standard terms; the plain meanings are ours. */
@@ -53,6 +67,8 @@ public final class HelpSheet {
             mud | how much of that roughness lies low, below 250 Hz
             bite | where the middle of the spectrum lies after the cabinet
             seam | the change from the last chord of the loop to its first
+            clash | two notes of two players that rub for longer than a passing moment
+            lift | what sets a section off from the one before: loudness, thickness, register, tension
             palm mute | the striking hand laid on the strings at the bridge
             """;
 
@@ -65,6 +81,7 @@ public final class HelpSheet {
                         16,
                         section("The order of the work", table(WORK, 1040, "help-step")),
                         keys(commands),
+                        section("Hands and ears", table(CARE, 1040, "help-step")),
                         section("Words", table(GLOSSARY, 1040, "help-key")));
         content.getStyleClass().add("help");
         host.open("Help", content, 1140);
@@ -99,9 +116,18 @@ public final class HelpSheet {
         GridPane grid = (GridPane) held.getChildren().get(1);
         row(grid, "H held", "hear what the caret is on, until released");
         row(grid, "M held", "on the neck: with the silenced string let ring");
+        row(grid, "J held", "in Arrange: the clash alone; in Revoice: the cell");
         columns.getChildren().add(held);
         for (Zone z :
-                List.of(Zone.BAND, Zone.LANE, Zone.TYPING, Zone.REVOICE, Zone.CARDS, Zone.NECK)) {
+                List.of(
+                        Zone.BAND,
+                        Zone.LANE,
+                        Zone.TYPING,
+                        Zone.REVOICE,
+                        Zone.CARDS,
+                        Zone.NECK,
+                        Zone.ARRANGE,
+                        Zone.PRACTISE)) {
             columns.getChildren()
                     .add(
                             list(

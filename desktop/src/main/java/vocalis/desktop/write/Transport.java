@@ -214,7 +214,8 @@ final class Transport extends HBox {
         Optional<Song> song = model.ofSong() ? model.arrange().song() : Optional.empty();
         if (song.isPresent()) {
             boolean practises = model.screen() == Zone.PRACTISE;
-            double at = practises ? model.practice().tick(tick) : model.arrange().tick(tick);
+            double at =
+                    practises ? model.practice().tick(tick) : model.arrange().hearing().tick(tick);
             return place(song.get().score().time().meters(), (long) at);
         }
         return place(model.riff().meters(), (long) clipped(tick));

@@ -39,7 +39,6 @@ import vocalis.desktop.practise.PractisePane;
 import vocalis.desktop.readout.ReadoutPane;
 import vocalis.desktop.revoice.RevoicePane;
 import vocalis.desktop.sheets.AlongSheet;
-import vocalis.desktop.sheets.ArrangeSheets;
 import vocalis.desktop.sheets.BlindSheet;
 import vocalis.desktop.sheets.Compare;
 import vocalis.desktop.sheets.ExplainSheet;
@@ -47,7 +46,6 @@ import vocalis.desktop.sheets.FigureSheets;
 import vocalis.desktop.sheets.FindingsSheet;
 import vocalis.desktop.sheets.ListenSheets;
 import vocalis.desktop.sheets.OutputSheet;
-import vocalis.desktop.sheets.PracticeSheet;
 import vocalis.desktop.sheets.Sheets;
 import vocalis.desktop.sheets.ToneSheet;
 import vocalis.desktop.sheets.WritingSheets;
@@ -107,7 +105,7 @@ public final class WritePane extends BorderPane {
         transport =
                 new Transport(model, () -> OutputSheet.show(model, host()), List.of(this::showNow));
         WriteCommands.addTo(commands, model, new Deeds());
-        SongCommands.addTo(commands, model, new SongDeeds());
+        SongCommands.addTo(commands, model, new SongDeeds(model, host, this::go));
         setTop(top());
         setCenter(middle());
         setBottom(statusLine());
@@ -499,53 +497,6 @@ public final class WritePane extends BorderPane {
             Zone zone = model.zoneProperty().get();
             int now = List.of(order).indexOf(zone == Zone.TYPING ? Zone.LANE : zone);
             model.zoneProperty().set(order[Math.floorMod(now + direction, order.length)]);
-        }
-    }
-
-    private final class SongDeeds implements SongCommands.Screen {
-        @Override
-        public void arrange() {
-            go(model.zoneProperty().get() == Zone.ARRANGE ? Zone.BAND : Zone.ARRANGE);
-        }
-
-        @Override
-        public void practise() {
-            go(model.zoneProperty().get() == Zone.PRACTISE ? Zone.BAND : Zone.PRACTISE);
-        }
-
-        @Override
-        public void editField() {
-            ArrangeSheets.edit(model, host());
-        }
-
-        @Override
-        public void vary() {
-            ArrangeSheets.vary(model, host());
-        }
-
-        @Override
-        public void mend() {
-            ArrangeSheets.mend(model, host());
-        }
-
-        @Override
-        public void second(boolean clashesToo) {
-            ArrangeSheets.second(model, host(), clashesToo);
-        }
-
-        @Override
-        public void bring() {
-            ArrangeSheets.bring(model, host());
-        }
-
-        @Override
-        public void register(int part) {
-            ArrangeSheets.register(model, host(), part);
-        }
-
-        @Override
-        public void practiceLog() {
-            PracticeSheet.show(model, host());
         }
     }
 

@@ -1,0 +1,344 @@
+package vocalis.desktop.model;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import vocalis.core.arrange.Clash;
+import vocalis.core.arrange.Piece;
+import vocalis.core.arrange.Song;
+import vocalis.core.arrange.Stretch;
+import vocalis.core.practice.Rounds;
+import vocalis.core.practice.Vanishing;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.score.Score;
+import vocalis.desktop.view.Background;
+import vocalis.workbench.Heard;
+import vocalis.workbench.Songs;
+
+/**
+ * What is heard of a song in Arrange: all of it from a place on, a stretch round and round with one
+ * guitar held, a clash alone, or another piece while a key is held. Used on the FX thread.
+ */
+public final class SongHearing {
+
+    /** Rounds that the looper lays end to end; the fill comes on the last. */
+    public static final int ROUNDS = 4;
+
+    private final ArrangeModel arrange;
+    private final WriteModel model;
+    private final Songs songs;
+    private final Background background;
+    private boolean looping;
+    private Optional<Score> held = Optional.empty();
+    private Optional<Rounds> rounds = Optional.empty();
+    private OptionalLong place = OptionalLong.empty();
+    private OptionalLong stretchEnd = OptionalLong.empty();
+    private boolean previewing;
+
+    SongHearing(ArrangeModel arrange, WriteModel model, Songs songs, Background background) {
+        this.arrange = arrange;
+        this.model = model;
+        this.songs = songs;
+        this.background = background;
+    }
+
+    /** Whether a section or a stretch is looped. */
+    public boolean looping() {
+        return looping;
+    }
+
+    /** Whether the first guitar is held as it was while others are tried. */
+    public boolean holding() {
+        return held.isPresent();
+    }
+
+    /** Another state of the song. */
+    void songChanged() {
+        if (arrange.sounds() && !previewing) {
+            show();
+        }
+    }
+
+    /** Nothing of the song is heard any more. */
+    void leave() {
+        model.player().stop();
+        held = Optional.empty();
+        looping = false;
+        rounds = Optional.empty();
+        previewing = false;
+        model.player().show(model.workspace().heard());
+    }
+
+    /** Another section is under the caret. */
+    void sectionMoved() {
+        place = OptionalLong.empty();
+        stretchEnd = OptionalLong.empty();
+        if (looping && arrange.sounds()) {
+            held = Optional.empty();
+            show();
+        }
+    }
+
+    /** What is made for it will be heard, unless the key is let go before. */
+    public void beginPreview() {
+        previewing = true;
+    }
+
+    private void show() {
+        arrange.song().ifPresent(s -> model.player().show(heard(s)));
+    }
+
+    private Heard heard(Song s) {
+        Song sounding = s;
+        Heard all;
+        if (!looping || arrange.sectionProperty().get() >= s.piece().sections().size()) {
+            rounds = Optional.empty();
+            all = Heard.of(sounding);
+        } else {
+            long[] loop = loop(s);
+            Rounds r = new Rounds(s.score().time(), loop[0], loop[1], ROUNDS, 0, 100);
+            rounds = Optional.of(r);
+            all = looped(s, r);
+        }
+        if (held.isPresent() && held.get().length() == all.score().length()) {
+            all =
+                    new Heard(
+                            held.get(),
+                            all.second(),
+                            all.ground(),
+                            all.mix(),
+                            all.stretches(),
+                            all.clicks());
+        }
+        return all;
+    }
+
+    /** What is looped: the stretch that is marked, else the section under the caret. */
+    private long[] loop(Song s) {
+        int i = arrange.sectionProperty().get();
+        long from = i == 0 ? s.score().time().meters().pickup() : s.start(i);
+        return stretchEnd.isPresent()
+                ? new long[] {place(s), Math.min(s.length(), stretchEnd.getAsLong())}
+                : new long[] {from, s.end(i)};
+    }
+
+    /** Where play begins: the place under the caret, else the section's beginning. */
+    private long place(Song s) {
+        long at = place.orElse(start(s));
+        return at < s.length() ? at : start(s);
+    }
+
+    /** Where play begins, where that is not the section's beginning. */
+    public OptionalLong placeNow() {
+        return place;
+    }
+
+    /** Tick past the stretch that is marked from there. */
+    public OptionalLong stretchNow() {
+        return stretchEnd;
+    }
+
+    /** Moves by bars to where play begins, into other sections too. */
+    public void movePlace(int bars) {
+        arrange.song()
+                .ifPresent(
+                        s -> {
+                            MeterMap meters = s.score().time().meters();
+                            int last = meters.bars(s.length()) - 1;
+                            int bar = Math.max(0, meters.bar(place(s)));
+                            int to = Math.max(0, Math.min(last, bar + bars));
+                            long at = to == 0 ? 0 : meters.start(to);
+                            arrange.sectionProperty().set(s.sectionAt(at));
+                            place = OptionalLong.of(at);
+                            stretchEnd = OptionalLong.empty();
+                            again();
+                        });
+    }
+
+    /** Play begins at the bar of a tick. */
+    public void goTo(long tick) {
+        arrange.song()
+                .ifPresent(
+                        s -> {
+                            MeterMap meters = s.score().time().meters();
+                            int bar = meters.bar(tick);
+                            place = OptionalLong.of(bar <= 0 ? 0 : meters.start(bar));
+                            stretchEnd = OptionalLong.empty();
+                            again();
+                        });
+    }
+
+    /** Marks bars from there on, to be looped. */
+    public void moveStretch(int bars) {
+        arrange.song()
+                .ifPresent(
+                        s -> {
+                            MeterMap meters = s.score().time().meters();
+                            int first = Math.max(0, meters.bar(place(s)));
+                            long end = stretchEnd.orElse(meters.start(first));
+                            int bar = end >= s.length() ? meters.bars(s.length()) : meters.bar(end);
+                            int to = Math.max(first, Math.min(meters.bars(s.length()), bar + bars));
+                            place =
+                                    OptionalLong.of(
+                                            first == 0 ? meters.pickup() : meters.start(first));
+                            stretchEnd =
+                                    to == first
+                                            ? OptionalLong.empty()
+                                            : OptionalLong.of(meters.start(to));
+                            again();
+                        });
+    }
+
+    private void again() {
+        if (looping && arrange.sounds()) {
+            held = Optional.empty();
+            show();
+        }
+        arrange.tell();
+    }
+
+    /** A section in rounds; the kit fills on the last of them only. */
+    private Heard looped(Song s, Rounds r) {
+        List<Heard.Part> parts = new ArrayList<>();
+        long last = r.of(s.score()).length();
+        for (Stretch x : r.of(s.stretches())) {
+            int tonic =
+                    s.passageAt(r.whole(x.from()))
+                            .turn()
+                            .riff()
+                            .ground()
+                            .key()
+                            .tonic()
+                            .pitchClass();
+            parts.add(new Heard.Part(x.to() == last ? x : x.goingOn(), tonic));
+        }
+        return new Heard(
+                r.of(s.score()),
+                s.second().map(r::of),
+                s.piece().riff().ground(),
+                s.piece().mix(),
+                parts,
+                new Heard.Clicks(0, Vanishing.NEVER));
+    }
+
+    /** Plays from the section under the caret, or its loop; or stops. */
+    void togglePlay() {
+        if (model.player().telemetry().latest().playing()) {
+            model.player().stop();
+        } else {
+            playFromSection();
+        }
+    }
+
+    private void playFromSection() {
+        arrange.song().ifPresent(s -> model.player().play(looping ? 0 : place(s)));
+    }
+
+    private long start(Song s) {
+        return arrange.sectionProperty().get() < s.piece().sections().size()
+                ? s.start(arrange.sectionProperty().get())
+                : 0;
+    }
+
+    /** Plays the section under the caret until {@link #endHearing}. */
+    boolean beginHearing() {
+        if (!previewing && arrange.song().isPresent()) {
+            previewing = true;
+            playFromSection();
+        }
+        return previewing;
+    }
+
+    /** Ends what is heard while a key is held. */
+    public void endHearing() {
+        if (previewing) {
+            previewing = false;
+            model.player().stop();
+            show();
+        }
+    }
+
+    /** Plays the bar of the clash under the caret, both guitars and the bass alone. */
+    public boolean hearClash() {
+        Optional<Clash> c = arrange.clashNow();
+        Optional<Song> s = arrange.song();
+        if (c.isPresent() && s.isPresent() && !previewing) {
+            previewing = true;
+            var meters = s.get().score().time().meters();
+            int bar = Math.max(0, meters.bar(c.get().from()));
+            long to = Math.min(s.get().length(), meters.end(bar));
+            var mix = s.get().piece().mix();
+            Heard h = Heard.of(s.get(), meters.start(bar), to);
+            model.player().show(h.mixed(mix.withKit(mix.kit().on(false), mix.feel())));
+            model.player().play(0);
+        }
+        return previewing;
+    }
+
+    /** Plays the section under the caret of another piece until {@link #endHearing}. */
+    public void preview(Piece other) {
+        if (!previewing) {
+            return;
+        }
+        Song[] made = new Song[1];
+        background.run(
+                "playing it through",
+                () -> made[0] = songs.of(other, model.hand()),
+                () -> {
+                    if (previewing && made[0] != null) {
+                        int i =
+                                Math.min(
+                                        arrange.sectionProperty().get(),
+                                        other.sections().size() - 1);
+                        Song s = made[0];
+                        long begin = i == 0 ? s.score().time().meters().pickup() : s.start(i);
+                        model.player().show(Heard.of(s, begin, s.end(i)));
+                        model.player().play(0);
+                    }
+                });
+    }
+
+    /** Where the player is in the song; the beginning of a loop's section while it counts. */
+    public double tick(double ofPlayer) {
+        return rounds.map(r -> (double) r.whole(ofPlayer)).orElse(ofPlayer);
+    }
+
+    /** The round of the loop that plays, from 1; empty where nothing is looped. */
+    public Optional<Integer> round(double ofPlayer) {
+        return rounds.map(r -> r.round(ofPlayer) % ROUNDS + 1);
+    }
+
+    /** Loops the section under the caret, or the whole goes on. */
+    public void toggleLoop() {
+        looping = !looping;
+        held = looping ? held : Optional.empty();
+        boolean playing = model.player().telemetry().latest().playing();
+        model.player().stop();
+        show();
+        if (playing) {
+            playFromSection();
+        }
+        model.say(
+                looping
+                        ? (stretchEnd.isPresent() ? "The stretch" : arrange.current().name())
+                                + " comes round: four rounds, the fill on the fourth. K holds guitar one."
+                        : "The whole song again.");
+        arrange.tell();
+    }
+
+    /** Holds the first guitar as it sounds while something else is tried, or lets it go. */
+    public void toggleHold() {
+        if (held.isPresent()) {
+            held = Optional.empty();
+            show();
+            model.say("Guitar one follows the piece again.");
+        } else if (arrange.song().isPresent()) {
+            looping = true;
+            held = Optional.of(heard(arrange.song().get()).score());
+            show();
+            model.say("Guitar one is held as it is: try the other part, it loops on.");
+        }
+        arrange.tell();
+    }
+}
