@@ -118,7 +118,7 @@ public final class ArrangePane extends VBox {
                                                 + (i == SongHearing.ROUNDS
                                                         ? ": the fill comes now"
                                                         : ", the fill on " + SongHearing.ROUNDS))
-                        .orElse(arrange.hearing().looping() ? "this section comes round" : "");
+                        .orElse(looped());
         String held =
                 arrange.hearing().holding()
                         ? (words.isEmpty() ? "" : " · ") + "guitar one is held"
@@ -129,6 +129,13 @@ public final class ArrangePane extends VBox {
             round.setVisible(!all.isEmpty());
             round.setManaged(!all.isEmpty());
         }
+    }
+
+    private String looped() {
+        boolean stretch = arrange.hearing().stretchNow().isPresent();
+        return !arrange.hearing().looping()
+                ? ""
+                : stretch ? "the marked bars come round" : "this section comes round";
     }
 
     private void refresh() {
