@@ -373,9 +373,13 @@ class SightTest extends WindowDriver {
                 for (double[] s : SIZES) {
                     size(s);
                     collisions(p.title() + " " + s[0], id, clashes);
+                    if (zone == Zone.PRACTISE) {
+                        collisions(p.title() + " " + s[0], "#practice-side", clashes);
+                    }
                 }
                 for (int theme = 0; theme < 2; theme++) {
                     measured += weak(id, weak);
+                    measured += zone == Zone.PRACTISE ? weak("#practice-side", weak) : 0;
                     fx(
                             () -> {
                                 shell.switchTheme();

@@ -217,6 +217,28 @@ class SongWindowTest extends WindowDriver {
         assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.BAND);
     }
 
+    /** A window that is closed while one practises has written down what was played. */
+    @Test
+    void closingWritesPracticeDown(FxRobot robot) throws IOException {
+        opened(robot);
+        press(robot, KeyCode.CONTROL, KeyCode.F12);
+        played();
+        for (int i = 0; i < 8; i++) {
+            press(robot, KeyCode.SHIFT, KeyCode.LEFT);
+        }
+        press(robot, KeyCode.N);
+        press(robot, KeyCode.N);
+        press(robot, KeyCode.PAGE_UP);
+        assertThat(fx(() -> practice().countIn())).isZero();
+        assertThat(fx(() -> practice().tempo())).isEqualTo(136);
+        press(robot, KeyCode.SPACE);
+        await("a pass", () -> fx(() -> practice().passes()) == 1);
+        close();
+        assertThat(entries(new PracticeLog(folder)))
+                .singleElement()
+                .matches(e -> e.best() == 136 && e.passes() >= 1 && e.failed() == 0);
+    }
+
     private static List<Entry> entries(PracticeLog log) {
         try {
             return log.read().entries();

@@ -190,8 +190,23 @@ public record Piece(
                 .orElse(this);
     }
 
-    /** Without a version. */
+    /**
+     * Without a version.
+     *
+     * @throws IllegalArgumentException naming the section that plays it
+     */
     public Piece dropping(String version) {
+        for (Section s : sections) {
+            boolean plays =
+                    s.version().filter(version::equals).isPresent()
+                            || s.ending().filter(version::equals).isPresent();
+            if (plays && s.riff().equals(riffs.get(0).id())) {
+                throw new IllegalArgumentException(
+                        "section \""
+                                + s.name()
+                                + "\" plays this version; let it play another one first");
+            }
+        }
         return withFirst(riffs.get(0).dropping(version));
     }
 

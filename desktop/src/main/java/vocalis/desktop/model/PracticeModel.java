@@ -1,9 +1,7 @@
 package vocalis.desktop.model;
 
-import java.io.IOException;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,10 +18,8 @@ import vocalis.core.practice.Vanishing;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.TempoMap;
 import vocalis.core.rhythm.Ticks;
-import vocalis.desktop.view.Background;
 import vocalis.workbench.ArrangeWords;
 import vocalis.workbench.Drill;
-import vocalis.workbench.Log;
 import vocalis.workbench.PracticeLog;
 import vocalis.workbench.PracticeWords;
 
@@ -44,10 +40,8 @@ public final class PracticeModel implements AutoCloseable {
 
     private final WriteModel model;
     private final Clock clock;
-    private final Background background = new Background("vocalis-practice");
+    private final PracticeDiary diary = new PracticeDiary(this::tell);
     private final ReadOnlyLongWrapper changed = new ReadOnlyLongWrapper();
-    private PracticeLog log;
-    private List<Entry> entries = List.of();
     private Optional<Song> song = Optional.empty();
     private long from;
     private long to;
@@ -81,23 +75,9 @@ public final class PracticeModel implements AutoCloseable {
         this.clock = clock;
     }
 
-    /** Where practice is written down; read at once on a worker. */
+    /** Where practice is written down. */
     public void keepIn(PracticeLog where) {
-        log = where;
-        List<Entry> all = new ArrayList<>();
-        background.run(
-                "reading the practice log",
-                () -> {
-                    try {
-                        all.addAll(where.read().entries());
-                    } catch (IOException e) {
-                        Log.failed("reading the practice log", e);
-                    }
-                },
-                () -> {
-                    entries = List.copyOf(all);
-                    tell();
-                });
+        diary.keepIn(where);
     }
 
     /** Counts what there is to show anew. */
@@ -154,8 +134,7 @@ public final class PracticeModel implements AutoCloseable {
 
     /** What has been practised of this piece, oldest first. */
     public List<Entry> entries() {
-        String id = model.workspace().content().id();
-        return entries.stream().filter(e -> e.piece().equals(id)).toList();
+        return diary.of(model.workspace().content().id());
     }
 
     /** Length of what is counted. */
@@ -552,27 +531,9 @@ public final class PracticeModel implements AutoCloseable {
                             passes,
                             failed,
                             song.map(s -> passes * seconds(s) * 100 / hundredths()).orElse(0.0));
-            write(e);
+            diary.write(e);
         }
         begun = null;
-    }
-
-    private void write(Entry e) {
-        List<Entry> more = new ArrayList<>(entries);
-        more.add(e);
-        entries = List.copyOf(more);
-        if (log != null) {
-            background.run(
-                    "writing the practice log",
-                    () -> {
-                        try {
-                            log.add(e);
-                        } catch (IOException x) {
-                            Log.failed("writing the practice log", x);
-                        }
-                    },
-                    () -> {});
-        }
     }
 
     /** What the riff asks of the hands at this tempo, in words; empty where it is little. */
@@ -613,6 +574,6 @@ public final class PracticeModel implements AutoCloseable {
     @Override
     public void close() {
         stopAndKeep();
-        background.close();
+        diary.close();
     }
 }

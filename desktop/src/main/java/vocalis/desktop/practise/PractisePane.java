@@ -2,6 +2,7 @@ package vocalis.desktop.practise;
 
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.model.WriteModel;
@@ -11,18 +12,26 @@ import vocalis.desktop.view.Choices;
 public final class PractisePane extends VBox {
 
     private final PracticePage page;
+    private final PracticeSide side;
 
     public PractisePane(WriteModel model) {
         page = new PracticePage(model);
         page.setId("practice-page");
         page.setMinHeight(0);
-        VBox.setVgrow(page, Priority.ALWAYS);
+        page.setMinWidth(0);
+        side = new PracticeSide(model);
+        side.setId("practice-side");
+        side.setMinHeight(0);
+        HBox.setHgrow(page, Priority.ALWAYS);
+        HBox both = new HBox(page, side);
+        both.setMinHeight(0);
+        VBox.setVgrow(both, Priority.ALWAYS);
         Label care = Choices.text("", "caption");
         care.setId("practice-care");
         care.setPadding(new Insets(4, 20, 8, 50));
         care.setMinHeight(USE_PREF_SIZE);
         getStyleClass().add("arrange");
-        getChildren().addAll(page, care);
+        getChildren().addAll(both, care);
         model.practice()
                 .changedProperty()
                 .addListener(
@@ -32,6 +41,12 @@ public final class PractisePane extends VBox {
                             care.setVisible(!words.isEmpty());
                             care.setManaged(!words.isEmpty());
                         });
+    }
+
+    /** Follows the player; passes are counted by it. */
+    public void showNow(boolean playing, double tick) {
+        page.showNow(playing, tick);
+        side.showNow(playing, tick);
     }
 
     /** What has the keys. */

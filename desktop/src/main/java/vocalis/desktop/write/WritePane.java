@@ -148,7 +148,7 @@ public final class WritePane extends BorderPane {
         overview.showNow(riff, at);
         revoice.grid().showNow(riff, at);
         arrange.showNow(playing && zone == Zone.ARRANGE, tick);
-        practise.page().showNow(playing && zone == Zone.PRACTISE, tick);
+        practise.showNow(playing && zone == Zone.PRACTISE, tick);
     }
 
     private Node top() {

@@ -30,29 +30,44 @@ final class Spacing {
                         ? columns.get(0) - from
                         : Math.min(1, columns.get(0) - from);
         double width = Math.max(1, to - from - lead);
-        List<Long> best = null;
+        Fit best = null;
         for (int per : PER_BEAT) {
-            int slots = per * meter.beats();
-            List<Long> times = new ArrayList<>();
-            double worst = 0;
-            boolean apart = true;
-            long before = -1;
-            for (int c : columns) {
-                double exact = (c - from - lead) / width * slots;
-                long slot = Math.min(slots - 1, Math.max(0, Math.round(exact)));
-                worst = Math.max(worst, Math.abs(exact - slot));
-                apart &= slot > before;
-                before = slot;
-                times.add(slot * meter.barTicks() / slots);
+            Fit fit = fit(columns, from + lead, width, per, meter);
+            boolean fits = fit.apart && fit.worst <= TOLERANCE;
+            if (fits && per % 3 == 0 && fit.worst > EXACT) {
+                // Few strokes of sixteenths lie near triplets: what lies on them exactly is theirs.
+                Fit binary = fit(columns, from + lead, width, per / 3 * 4, meter);
+                fit = binary.apart && binary.worst <= EXACT ? binary : fit;
             }
-            if (apart && (best == null || worst <= TOLERANCE)) {
-                best = times;
-                if (worst <= TOLERANCE) {
-                    return best;
-                }
+            if (fits) {
+                return fit.times;
             }
+            best = best == null && fit.apart ? fit : best;
         }
-        return best != null ? best : even(columns.size(), meter);
+        return best != null ? best.times : even(columns.size(), meter);
+    }
+
+    /** How far something typed on a grid may stand from it, in slots. */
+    private static final double EXACT = 0.02;
+
+    /** Columns on a grid: their times, the farthest from its place, whether each has its own. */
+    private record Fit(List<Long> times, double worst, boolean apart) {}
+
+    private static Fit fit(List<Integer> columns, int from, double width, int per, Meter meter) {
+        int slots = per * meter.beats();
+        List<Long> times = new ArrayList<>();
+        double worst = 0;
+        boolean apart = true;
+        long before = -1;
+        for (int c : columns) {
+            double exact = (c - from) / width * slots;
+            long slot = Math.min(slots - 1, Math.max(0, Math.round(exact)));
+            worst = Math.max(worst, Math.abs(exact - slot));
+            apart &= slot > before;
+            before = slot;
+            times.add(slot * meter.barTicks() / slots);
+        }
+        return new Fit(times, worst, apart);
     }
 
     /** Too many for any grid: one after another, evenly. */

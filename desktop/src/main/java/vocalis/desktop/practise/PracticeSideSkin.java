@@ -1,0 +1,304 @@
+package vocalis.desktop.practise;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+import javafx.scene.text.TextAlignment;
+import vocalis.core.arrange.Song;
+import vocalis.core.instrument.Shape;
+import vocalis.core.practice.Entry;
+import vocalis.core.practice.Ladder;
+import vocalis.core.riff.Derived;
+import vocalis.desktop.model.PracticeModel;
+import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.PaintedControl;
+
+/** Paints tempo, ladder, the shape held and the next, and the log; anew where a chord changes. */
+final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
+
+    /** How wide it is, in pixels. */
+    static final double WIDTH = 300;
+
+    private final PracticeModel practice;
+    private double at = -1;
+    private int painted = -1;
+
+    PracticeSideSkin(PracticeSide side) {
+        super(side);
+        practice = side.model().practice();
+        watch(practice.changedProperty());
+    }
+
+    void showNow(boolean plays, double tick) {
+        Optional<Song> song = practice.song();
+        if (song.isPresent()) {
+            at = plays ? practice.tick(tick) : practice.from();
+            if (chord(song.get()) != painted) {
+                getSkinnable().requestLayout();
+            }
+        }
+    }
+
+    private int chord(Song s) {
+        return s.score().harmonyAt((long) Math.max(0, at));
+    }
+
+    @Override
+    protected void paint(GraphicsContext g, double w, double h) {
+        practice.song()
+                .ifPresent(
+                        s -> {
+                            boolean within = at >= practice.from() && at < practice.to();
+                            at = within ? at : practice.from();
+                            painted = chord(s);
+                            side(g, s, h, at);
+                        });
+    }
+
+    /** Tempo and ladder, the next shape, the log. */
+    private void side(GraphicsContext g, Song s, double h, double at) {
+        PracticeSide c = getSkinnable();
+        stroke(g, c.faint(), 1, 0.5, 8, 0.5, h - 8);
+        double left = 22;
+        Font huge = Font.font(PaintedControl.SANS, FontWeight.BOLD, 42);
+        String tempo = String.valueOf(practice.tempo());
+        text(g, tempo, left, 34, huge, c.ink(), TextAlignment.LEFT);
+        double after = left + width(tempo, huge) + 12;
+        String goal =
+                practice.climb().map(k -> "of " + k.ladder().goal()).orElse("quarters a minute");
+        text(g, goal, after, 26, c.textFont(), c.dim(), TextAlignment.LEFT);
+        String passes =
+                practice.passes()
+                        + (practice.passes() == 1 ? " pass" : " passes")
+                        + (practice.failed() > 0 ? ", " + practice.failed() + " failed" : "");
+        text(g, passes, after, 44, c.textFont(), c.ink(), TextAlignment.LEFT);
+        text(
+                g,
+                fit(practice.what(), WIDTH - 40, c.boldFont()),
+                left,
+                76,
+                c.boldFont(),
+                c.ink(),
+                TextAlignment.LEFT);
+        String who =
+                practice.who().words() + (practice.failing() ? " · this pass does not count" : "");
+        text(
+                g,
+                fit(who, WIDTH - 40, c.textFont()),
+                left,
+                96,
+                c.textFont(),
+                c.dim(),
+                TextAlignment.LEFT);
+        double y = 118;
+        if (practice.climb().isPresent()) {
+            ladder(g, practice.climb().get(), left, y, WIDTH - 46, 64);
+            y += 84;
+        }
+        y = next(g, s, left, y, at);
+        if (h - y > 96) {
+            log(g, left, y + 10, WIDTH - 46, Math.min(150, h - y - 40));
+        }
+    }
+
+    private void ladder(
+            GraphicsContext g, Ladder.Climb climb, double x, double y, double w, double h) {
+        PracticeSide c = getSkinnable();
+        Ladder l = climb.ladder();
+        List<Integer> rungs = new ArrayList<>();
+        for (int t = l.start(); t < l.goal(); t += l.step()) {
+            rungs.add(t);
+        }
+        rungs.add(l.goal());
+        double step = w / rungs.size();
+        for (int i = 0; i < rungs.size(); i++) {
+            double top = y + h - (h - 10) * (i + 1) / rungs.size();
+            boolean done = climb.best() >= rungs.get(i);
+            boolean here = rungs.get(i) == climb.tempo();
+            g.setFill(done ? c.line() : c.raised());
+            g.fillRect(x + i * step + 1, top, Math.max(1, step - 2), y + h - top);
+            if (here) {
+                g.setStroke(c.ink());
+                g.setLineWidth(2);
+                g.strokeRect(x + i * step + 1, top, Math.max(1, step - 2), y + h - top);
+                text(
+                        g,
+                        climb.clean() + " of " + l.passes(),
+                        Math.max(x + 14, Math.min(x + w - 20, x + (i + 0.5) * step)),
+                        top - 9,
+                        c.smallFont(),
+                        c.ink(),
+                        TextAlignment.CENTER);
+            }
+        }
+        text(
+                g,
+                String.valueOf(l.start()),
+                x,
+                y + h + 10,
+                c.smallFont(),
+                c.dim(),
+                TextAlignment.LEFT);
+        text(
+                g,
+                String.valueOf(l.goal()),
+                x + w,
+                y + h + 10,
+                c.smallFont(),
+                c.dim(),
+                TextAlignment.RIGHT);
+        means(
+                x,
+                y,
+                w,
+                h + 16,
+                "The ladder: a rung is done after so many clean passes; two failed in a row go back one");
+    }
+
+    /** The shape that comes next, on a neck of its own. */
+    private double next(GraphicsContext g, Song s, double x, double y, double at) {
+        PracticeSide c = getSkinnable();
+        Song.Passage p = s.passageAt((long) at);
+        Derived d = practice.secondShown() ? p.second().orElse(p.first()) : p.first();
+        double in = at - p.turn().shift();
+        int now = 0;
+        for (int i = 0; i < d.chords().size(); i++) {
+            now = d.chords().get(i).start() <= in ? i : now;
+        }
+        int next = (now + 1) % d.chords().size();
+        double half = (WIDTH - 60) / 2;
+        shape(g, d, now, "now", x, y + 8, half);
+        shape(g, d, next, "next", x + half + 14, y + 8, half);
+        return y + 8 + 150;
+    }
+
+    private void shape(
+            GraphicsContext g, Derived d, int chord, String when, double x, double y, double w) {
+        PracticeSide c = getSkinnable();
+        Derived.Chord k = d.chords().get(chord);
+        Shape shape = k.candidate().voicing().shape();
+        text(g, when, x, y, c.smallFont(), c.dim(), TextAlignment.LEFT);
+        text(
+                g,
+                fit(d.score().harmonies().get(chord).symbol(), w - 34, c.nameFont()),
+                x + 34,
+                y,
+                c.nameFont(),
+                c.ink(),
+                TextAlignment.LEFT);
+        int strings = shape.strings();
+        int low = Math.max(1, shape.lowestFretted());
+        int frets = Math.max(4, shape.highestFretted() - low + 1);
+        double top = y + 20;
+        double gap = 90.0 / (strings - 1);
+        double step = (w - 16) / frets;
+        for (int i = 0; i < strings; i++) {
+            double sy = top + i * gap;
+            stroke(g, c.line(), 1, x + 14, sy, x + 14 + frets * step, sy);
+        }
+        for (int f = 0; f <= frets; f++) {
+            double fx = Math.round(x + 14 + f * step) + 0.5;
+            stroke(
+                    g,
+                    f == 0 && low == 1 ? c.ink() : c.faint(),
+                    f == 0 && low == 1 ? 3 : 1,
+                    fx,
+                    top,
+                    fx,
+                    top + 90);
+        }
+        for (int i = 0; i < strings; i++) {
+            int fret = shape.fret(i);
+            double sy = top + (strings - 1 - i) * gap;
+            if (fret < 0) {
+                text(g, "×", x + 4, sy, c.smallFont(), c.dim(), TextAlignment.CENTER);
+            } else if (fret == 0) {
+                g.setStroke(c.openPaint());
+                g.setLineWidth(1.5);
+                g.strokeOval(x, sy - 4, 8, 8);
+            } else {
+                int pc = Math.floorMod(d.riff().ground().board().midi(i, fret), 12);
+                g.setFill(pc == k.root() ? c.rootPaint() : c.ink());
+                double cx = x + 14 + (fret - low + 0.5) * step;
+                g.fillOval(cx - 6, sy - 6, 12, 12);
+            }
+        }
+        String where = "fret " + low;
+        text(g, where, x + 14, top + 104, c.smallFont(), c.dim(), TextAlignment.LEFT);
+        means(x, y - 8, w, 130, d.score().harmonies().get(chord).symbol() + ": " + shape.text());
+    }
+
+    /** The best clean tempo of every time that the piece was practised. */
+    private void log(GraphicsContext g, double x, double y, double w, double h) {
+        PracticeSide c = getSkinnable();
+        List<Entry> all = practice.entries().stream().filter(e -> e.best() > 0).toList();
+        text(g, "clean tempo, time by time", x, y, c.smallFont(), c.dim(), TextAlignment.LEFT);
+        if (all.isEmpty()) {
+            text(
+                    g,
+                    "Nothing practised yet: a clean pass",
+                    x,
+                    y + 22,
+                    c.textFont(),
+                    c.dim(),
+                    TextAlignment.LEFT);
+            text(
+                    g,
+                    "of this piece is the first point.",
+                    x,
+                    y + 40,
+                    c.textFont(),
+                    c.dim(),
+                    TextAlignment.LEFT);
+            return;
+        }
+        int least = all.stream().mapToInt(Entry::best).min().orElseThrow();
+        int most = all.stream().mapToInt(e -> Math.max(e.best(), e.goal())).max().orElseThrow();
+        double top = y + 16;
+        double bottom = y + h;
+        double per = (bottom - top) / Math.max(8, most - least);
+        int goal = all.get(all.size() - 1).goal();
+        if (goal > 0) {
+            double gy = Math.round(bottom - (goal - least) * per) + 0.5;
+            g.setLineDashes(3, 4);
+            stroke(g, c.line(), 1, x + 26, gy, x + w, gy);
+            g.setLineDashes();
+            text(g, String.valueOf(goal), x + 20, gy, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+        }
+        text(g, String.valueOf(least), x + 20, bottom, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+        double px = 0;
+        double py = 0;
+        for (int i = 0; i < all.size(); i++) {
+            double ex = x + 30 + (w - 40) * (all.size() == 1 ? 0.5 : (double) i / (all.size() - 1));
+            double ey = bottom - (all.get(i).best() - least) * per;
+            if (i > 0) {
+                stroke(g, c.line(), 1.2, px, py, ex, ey);
+            }
+            g.setFill(c.ink());
+            g.fillOval(ex - 3, ey - 3, 6, 6);
+            means(
+                    ex - 6,
+                    ey - 6,
+                    12,
+                    12,
+                    all.get(i).at().toString().substring(0, 10)
+                            + ": "
+                            + all.get(i).what()
+                            + ", clean at "
+                            + all.get(i).best());
+            px = ex;
+            py = ey;
+        }
+        text(
+                g,
+                String.valueOf(all.get(all.size() - 1).best()),
+                Math.min(x + w - 10, px),
+                py - 12,
+                c.boldFont(),
+                c.ink(),
+                TextAlignment.CENTER);
+    }
+}
