@@ -67,9 +67,9 @@ public record Drill(
             throw new IllegalArgumentException(
                     "a stretch to practise lasts some time, not from " + from + " to " + to);
         }
-        if (!(hundredths >= 5 && hundredths <= 400) || countIn < 0 || countIn > 8) {
+        if (!(hundredths >= 5 && hundredths <= 2000) || countIn < 0 || countIn > 8) {
             throw new IllegalArgumentException(
-                    "one practises at 5 to 400 hundredths of the tempo and counts 0 to 8 bars in,"
+                    "one practises at 5 to 2000 hundredths of the tempo and counts 0 to 8 bars in,"
                             + " not "
                             + hundredths
                             + " and "

@@ -7,6 +7,7 @@ import vocalis.core.arrange.Song;
 import vocalis.core.hands.Move;
 import vocalis.core.instrument.Shape;
 import vocalis.core.rhythm.MeterMap;
+import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Derived;
 
 /**
@@ -22,6 +23,9 @@ import vocalis.core.riff.Derived;
  */
 public record HardChange(
         long at, long from, long to, Shape fromShape, Shape toShape, double mm, double seconds) {
+
+    /** A loop of its own that is no whole number of these is widened to its bars. */
+    private static final long THIRTY_SECOND = Ticks.WHOLE / 32;
 
     /** How fast the hand must be, in mm a second. */
     public double speed() {
@@ -78,6 +82,11 @@ public record HardChange(
         long beat = meters.meter(Math.max(0, meters.bar(at))).beatTicks();
         long from = Math.max(before.start() + shift, at - 2 * beat);
         long to = Math.min(at + c.length(), at + 2 * beat);
-        all.add(new HardChange(at, Math.max(0, from), to, one, two, mm, seconds));
+        from = Math.max(0, from);
+        if ((to - from) % THIRTY_SECOND != 0) {
+            from = meters.start(Math.max(0, meters.bar(from)));
+            to = Math.min(song.length(), meters.end(meters.bar(to - 1)));
+        }
+        all.add(new HardChange(at, from, to, one, two, mm, seconds));
     }
 }

@@ -1,7 +1,9 @@
 package vocalis.desktop.arrange;
 
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
@@ -13,6 +15,7 @@ import vocalis.core.arrange.Section;
 import vocalis.core.arrange.Song;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.riff.Derived;
+import vocalis.core.score.ScoreNote;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Sounding;
 import vocalis.desktop.model.ArrangeModel;
@@ -97,6 +100,10 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
             return;
         }
         Song s = song.get();
+        if (s != knownFor) {
+            struck.clear();
+            knownFor = s;
+        }
         TimeAxis axis = axis(s);
         double part = Math.max(LEAST_PART, (h - HEAD - CLASHES - LIFT) / (parts(s)));
         double y = HEAD;
@@ -232,10 +239,12 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
             double per,
             int lowest) {
         SongStrip c = getSkinnable();
-        for (Derived.Chord chord : d.chords()) {
+        boolean[] hit = struck(d).chords();
+        for (int i = 0; i < hit.length; i++) {
+            Derived.Chord chord = d.chords().get(i);
             long from = Math.max(q.turn().start(), chord.start() + q.turn().shift());
             long to = chord.end() + q.turn().shift();
-            if (to <= from || !strikes(d, chord)) {
+            if (to <= from || !hit[i]) {
                 continue;
             }
             double left = axis.x(from) + 1;
@@ -259,28 +268,46 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
         }
     }
 
-    private static boolean strikes(Derived d, Derived.Chord chord) {
-        return d.score().notes().stream()
-                .anyMatch(n -> n.rings() && n.at() >= chord.start() && n.at() < chord.end());
+    /** Which chords of a riff are struck, and its notes' range; found once for each. */
+    private record Struck(boolean[] chords, int lowest, int highest) {}
+
+    private final Map<Derived, Struck> struck = new IdentityHashMap<>();
+    private Song knownFor;
+
+    private Struck struck(Derived d) {
+        return struck.computeIfAbsent(d, SongStripSkin::find);
     }
 
-    private static int[] range(Song s, int part) {
+    private static Struck find(Derived d) {
+        boolean[] chords = new boolean[d.chords().size()];
         int low = 127;
         int high = 0;
-        for (Song.Passage p : s.passages()) {
-            Derived d = part == 0 ? p.first() : p.second().orElseThrow();
-            for (var n : d.score().notes()) {
-                int midi = d.score().board().midi(n.string(), n.fret());
-                low = Math.min(low, midi);
-                high = Math.max(high, midi);
+        for (ScoreNote n : d.score().notes()) {
+            int midi = d.score().board().midi(n.string(), n.fret());
+            low = Math.min(low, midi);
+            high = Math.max(high, midi);
+            if (n.rings()) {
+                chords[d.riff().chordAt(n.at())] = true;
             }
-            for (Derived.Chord c : d.chords()) {
-                for (int midi :
-                        strikes(d, c) ? c.candidate().voicing().midi() : List.<Integer>of()) {
+        }
+        for (int i = 0; i < chords.length; i++) {
+            if (chords[i]) {
+                for (int midi : d.chords().get(i).candidate().voicing().midi()) {
                     low = Math.min(low, midi);
                     high = Math.max(high, midi);
                 }
             }
+        }
+        return new Struck(chords, low, high);
+    }
+
+    private int[] range(Song s, int part) {
+        int low = 127;
+        int high = 0;
+        for (Song.Passage p : s.passages()) {
+            Struck k = struck(part == 0 ? p.first() : p.second().orElseThrow());
+            low = Math.min(low, k.lowest());
+            high = Math.max(high, k.highest());
         }
         return new int[] {low, Math.max(low, high)};
     }
