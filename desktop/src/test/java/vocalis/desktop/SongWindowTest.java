@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.util.List;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -237,6 +238,30 @@ class SongWindowTest extends WindowDriver {
         assertThat(entries(new PracticeLog(folder)))
                 .singleElement()
                 .matches(e -> e.best() == 136 && e.passes() >= 1 && e.failed() == 0);
+    }
+
+    /** From the song's screens the whole song is taken away, from the chords the riff. */
+    @Test
+    void theWholeSongIsTakenAway(FxRobot robot) {
+        opened(robot);
+        press(robot, KeyCode.CONTROL, KeyCode.E);
+        await("the sheet", () -> fx(() -> shell.sheets().top().isPresent()));
+        assertThat(fx(() -> robot.lookup(".sheet-title").queryAs(Label.class).getText()))
+                .isEqualTo("Export Wet Slate, the whole song");
+        await("its tab", () -> preview(robot).contains("Wet Slate"));
+        int song = preview(robot).length();
+        press(robot, KeyCode.ESCAPE);
+        press(robot, KeyCode.ESCAPE);
+        press(robot, KeyCode.CONTROL, KeyCode.E);
+        assertThat(fx(() -> robot.lookup(".sheet-title").queryAs(Label.class).getText()))
+                .isEqualTo("Export Wet Slate");
+        await("its tab", () -> preview(robot).contains("Wet Slate"));
+        assertThat(preview(robot).length()).isLessThan(song / 2);
+        press(robot, KeyCode.ESCAPE);
+    }
+
+    private String preview(FxRobot robot) {
+        return fx(() -> robot.lookup("#export-preview").queryAs(Label.class).getText());
     }
 
     private static List<Entry> entries(PracticeLog log) {

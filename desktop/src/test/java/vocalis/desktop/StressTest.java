@@ -31,6 +31,7 @@ import vocalis.sound.device.AudioOutput;
 import vocalis.sound.device.Devices;
 import vocalis.sound.device.OutputLine;
 import vocalis.workbench.Log;
+import vocalis.workbench.Player;
 import vocalis.workbench.Subscription;
 
 /**
@@ -305,6 +306,12 @@ class StressTest extends WindowDriver {
                             AudioOutput.Sink.FROZEN);
         }
         tap.present(true);
+        // The monkey may have chosen another device.
+        fx(
+                () -> {
+                    shell.player().output().use(device(), Player.BUFFER);
+                    return null;
+                });
         await("the device again", () -> shell.player().output().sink() == AudioOutput.Sink.DEVICE);
         told.close();
     }

@@ -179,8 +179,9 @@ abstract class WindowDriver {
         settle();
     }
 
-    /** One press and release of all the keys, without the pauses between that nobody needs. */
+    /** One press and release of all the keys, once what was asked before has come to rest. */
     void press(FxRobot robot, KeyCode... keys) {
+        WaitForAsyncUtils.waitForFxEvents(2);
         var keyboard = robot.robotContext().getKeyboardRobot();
         keyboard.pressNoWait(keys);
         List<KeyCode> up = new ArrayList<>(List.of(keys));

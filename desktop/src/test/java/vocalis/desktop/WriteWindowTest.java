@@ -338,7 +338,9 @@ class WriteWindowTest extends WindowDriver {
             Files.writeString(bad, text, StandardCharsets.UTF_8);
             chosenFile = bad;
             Platform.runLater(() -> shell.open(bad));
-            await("message", () -> robot.lookup("#ask-ok").tryQuery().isPresent());
+            await(
+                    "message",
+                    () -> robot.lookup("#ask-ok").tryQuery().filter(Node::isFocused).isPresent());
             assertThat(robot.lookup(".sheet-title").queryAs(Label.class).getText())
                     .isEqualTo("This riff was not opened");
             assertThat(robot.lookup(".sheet .label").queryAllAs(Label.class))

@@ -120,14 +120,15 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         shortest = model.now().roots().stream().mapToLong(r -> r.length()).min().orElse(1);
         int chords = model.now().roots().size();
         columns = Math.max(1, Math.min(chords, (int) ((w - NAMES - FIGURES) / LEAST_COLUMN)));
-        int column = revoice.columnProperty().get();
+        // The riff may have become shorter since the caret was set.
+        int column = Math.min(revoice.columnProperty().get(), chords - 1);
         firstColumn = Math.max(0, Math.min(firstColumn, chords - columns));
         firstColumn = column < firstColumn ? column : firstColumn;
         firstColumn = column >= firstColumn + columns ? column - columns + 1 : firstColumn;
         int rows = revoice.rows().size();
         rowHeight = Math.max(LEAST_ROW, Math.min(MOST_ROW, (h - HEAD) / Math.max(1, rows)));
         shownRows = Math.max(1, Math.min(rows, (int) ((h - HEAD) / rowHeight)));
-        int row = revoice.rowProperty().get();
+        int row = Math.max(0, Math.min(revoice.rowProperty().get(), rows - 1));
         firstRow = Math.max(0, Math.min(firstRow, rows - shownRows));
         firstRow = row < firstRow ? row : firstRow;
         firstRow = row >= firstRow + shownRows ? row - shownRows + 1 : firstRow;
