@@ -20,8 +20,8 @@ import vocalis.sound.engine.Telemetry;
 
 /**
  * Plays the open riff: keeps the engine's program and settings in step with the score and passes on
- * what the player asks for. Called from one thread. The tables of a new instrument, and what brings
- * riffs and voicings to one loudness, are computed on workers.
+ * what the player asks for; the engine is asked by one thread at a time. The tables of a new
+ * instrument, and what brings riffs and voicings to one loudness, are computed on workers.
  */
 public final class Player implements AutoCloseable {
 
@@ -94,12 +94,26 @@ public final class Player implements AutoCloseable {
      * done on a worker; of several states in a row only the newest counts.
      */
     public synchronized void show(Heard next) {
-        heard = next;
-        long mine = ++newest;
-        execute(worker, "preparing the sound", () -> serve(next, mine));
+        show(next, NOT_AT_ONCE);
     }
 
-    private void serve(Heard next, long mine) {
+    /**
+     * The same, and plays it from a tick as soon as it is ready: nothing of what was there before
+     * is heard. A newer state takes both back.
+     */
+    public synchronized void showAndPlay(Heard next, long fromTick) {
+        show(next, fromTick);
+    }
+
+    private static final long NOT_AT_ONCE = -1;
+
+    private void show(Heard next, long fromTick) {
+        heard = next;
+        long mine = ++newest;
+        execute(worker, "preparing the sound", () -> serve(next, mine, fromTick));
+    }
+
+    private void serve(Heard next, long mine, long fromTick) {
         if (mine != newest) {
             return;
         }
@@ -111,6 +125,9 @@ public final class Player implements AutoCloseable {
                 rigs = ready;
                 publish();
                 engine.publish(program);
+                if (fromTick != NOT_AT_ONCE) {
+                    engine.play(fromTick);
+                }
                 level(next, mine);
             }
         }
@@ -152,11 +169,11 @@ public final class Player implements AutoCloseable {
     }
 
     /** Starts the loop at a tick. */
-    public void play(long fromTick) {
+    public synchronized void play(long fromTick) {
         engine.play(fromTick);
     }
 
-    public void stop() {
+    public synchronized void stop() {
         engine.stop();
     }
 
@@ -181,7 +198,7 @@ public final class Player implements AutoCloseable {
      * @param cents how far each string is drawn out of tune; empty for none
      * @param under a power chord sounded with it, to prove its root
      */
-    public void hear(Shape shape, double[] cents, Optional<Shape> under) {
+    public synchronized void hear(Shape shape, double[] cents, Optional<Shape> under) {
         int[] frets = frets(shape);
         Sample plain = new Sample(frets, cents, 1, new int[0]);
         double gain = levels.known(settings.first(), plain) / Math.max(0.05, match);
@@ -193,7 +210,7 @@ public final class Player implements AutoCloseable {
         return shape.toArray();
     }
 
-    public void release() {
+    public synchronized void release() {
         engine.release();
     }
 

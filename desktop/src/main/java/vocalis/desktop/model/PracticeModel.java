@@ -445,14 +445,15 @@ public final class PracticeModel implements AutoCloseable {
         if (playing()) {
             stopAndKeep();
         } else if (song.isPresent()) {
-            publish();
             passes = 0;
             failed = 0;
             best = 0;
             failing = false;
             last = -1;
             begun = clock.instant();
-            model.player().play(0);
+            Drill d = drill();
+            rounds = Optional.of(d.rounds(song.get()));
+            model.player().showAndPlay(d.heard(song.get()), 0);
         }
         tell();
     }

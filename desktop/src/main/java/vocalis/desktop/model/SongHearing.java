@@ -90,11 +90,10 @@ public final class SongHearing {
     }
 
     private Heard heard(Song s) {
-        Song sounding = s;
         Heard all;
         if (!looping || arrange.sectionProperty().get() >= s.piece().sections().size()) {
             rounds = Optional.empty();
-            all = Heard.of(sounding);
+            all = Heard.of(s);
         } else {
             long[] loop = loop(s);
             Rounds r = new Rounds(s.score().time(), loop[0], loop[1], ROUNDS, 0, 100);
@@ -270,8 +269,7 @@ public final class SongHearing {
             long to = Math.min(s.get().length(), meters.end(bar));
             var mix = s.get().piece().mix();
             Heard h = Heard.of(s.get(), meters.start(bar), to);
-            model.player().show(h.mixed(mix.withKit(mix.kit().on(false), mix.feel())));
-            model.player().play(0);
+            model.player().showAndPlay(h.mixed(mix.withKit(mix.kit().on(false), mix.feel())), 0);
         }
         return previewing;
     }
@@ -293,8 +291,7 @@ public final class SongHearing {
                                         other.sections().size() - 1);
                         Song s = made[0];
                         long begin = i == 0 ? s.score().time().meters().pickup() : s.start(i);
-                        model.player().show(Heard.of(s, begin, s.end(i)));
-                        model.player().play(0);
+                        model.player().showAndPlay(Heard.of(s, begin, s.end(i)), 0);
                     }
                 });
     }
@@ -315,9 +312,11 @@ public final class SongHearing {
         held = looping ? held : Optional.empty();
         boolean playing = model.player().telemetry().latest().playing();
         model.player().stop();
-        show();
-        if (playing) {
-            playFromSection();
+        if (playing && arrange.song().isPresent()) {
+            Song s = arrange.song().get();
+            model.player().showAndPlay(heard(s), looping ? 0 : place(s));
+        } else {
+            show();
         }
         model.say(
                 looping
