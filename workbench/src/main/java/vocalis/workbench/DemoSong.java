@@ -116,7 +116,7 @@ final class DemoSong {
             int passes = 14 + 3 * (i % 4);
             all.add(
                     new Entry(
-                            first.plus(2L * i + i / 3, ChronoUnit.DAYS),
+                            first.plus(2L * i + i / 3, ChronoUnit.DAYS).toEpochMilli(),
                             "demo-wet-slate",
                             "Wet Slate",
                             i % 3 == 1 ? "chorus" : "verse",

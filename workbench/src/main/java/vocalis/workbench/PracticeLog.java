@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import vocalis.core.practice.Entry;
@@ -102,7 +103,7 @@ public final class PracticeLog {
         for (Entry e : entries) {
             rows.add(
                     List.of(
-                            e.at().toString(),
+                            Instant.ofEpochMilli(e.at()).toString(),
                             e.title(),
                             e.what(),
                             e.goal() == 0 ? "" : e.goal(),

@@ -1,12 +1,11 @@
 package vocalis.core.practice;
 
-import java.time.Instant;
 import java.util.Objects;
 
 /**
  * What was practised once.
  *
- * @param at when it began
+ * @param at when it began, in milliseconds since 1970-01-01T00:00Z
  * @param piece id of the piece
  * @param title of the piece then
  * @param what of it: a section, a stretch of bars, a change
@@ -18,7 +17,7 @@ import java.util.Objects;
  * @param seconds how long it sounded
  */
 public record Entry(
-        Instant at,
+        long at,
         String piece,
         String title,
         String what,
@@ -29,7 +28,6 @@ public record Entry(
         int failed,
         double seconds) {
     public Entry {
-        Objects.requireNonNull(at, "at");
         Objects.requireNonNull(piece, "piece");
         Objects.requireNonNull(title, "title");
         Objects.requireNonNull(what, "what");

@@ -1,7 +1,6 @@
 package vocalis.desktop.model;
 
 import java.time.Clock;
-import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -66,7 +65,7 @@ public final class PracticeModel implements AutoCloseable {
     private int passes;
     private int failed;
     private int best;
-    private Instant begun;
+    private long begun = -1;
     private double sounded;
     private boolean rested;
 
@@ -450,7 +449,7 @@ public final class PracticeModel implements AutoCloseable {
             best = 0;
             failing = false;
             last = -1;
-            begun = clock.instant();
+            begun = clock.millis();
             Drill d = drill();
             rounds = Optional.of(d.rounds(song.get()));
             model.player().showAndPlay(d.heard(song.get()), 0);
@@ -460,7 +459,7 @@ public final class PracticeModel implements AutoCloseable {
 
     /** Follows the player: counts passes. */
     public void follow(boolean plays, double ofPlayer) {
-        if (!plays || rounds.isEmpty() || begun == null) {
+        if (!plays || rounds.isEmpty() || begun < 0) {
             return;
         }
         Rounds r = rounds.get();
@@ -519,7 +518,7 @@ public final class PracticeModel implements AutoCloseable {
         if (playing()) {
             model.player().stop();
         }
-        if (begun != null && passes > 0) {
+        if (begun >= 0 && passes > 0) {
             Entry e =
                     new Entry(
                             begun,
@@ -534,7 +533,7 @@ public final class PracticeModel implements AutoCloseable {
                             song.map(s -> passes * seconds(s) * 100 / hundredths()).orElse(0.0));
             diary.write(e);
         }
-        begun = null;
+        begun = -1;
     }
 
     /** What the riff asks of the hands at this tempo, in words; empty where it is little. */

@@ -1,5 +1,6 @@
 package vocalis.desktop.practise;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -284,7 +285,7 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
                     ey - 6,
                     12,
                     12,
-                    all.get(i).at().toString().substring(0, 10)
+                    Instant.ofEpochMilli(all.get(i).at()).toString().substring(0, 10)
                             + ": "
                             + all.get(i).what()
                             + ", clean at "

@@ -256,6 +256,14 @@ public final class LogbookSheet {
         Row() {
             line.setAlignment(Pos.CENTER_LEFT);
             tempo.setAlignment(Pos.CENTER_RIGHT);
+            // A narrow window cuts words, not columns.
+            title.setMinWidth(120);
+            key.setMinWidth(88);
+            tuning.setMinWidth(96);
+            roots.setMinWidth(90);
+            status.setMinWidth(72);
+            line.setMinWidth(0);
+            setPrefWidth(0);
         }
 
         private static Label cell(double width, String... styles) {

@@ -1,5 +1,6 @@
 package vocalis.desktop.sheets;
 
+import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -37,7 +38,7 @@ public final class PracticeSheet {
                             + " min";
             rows.add(
                     new PickSheet.Row(
-                            DAY.format(e.at().atZone(ZoneId.systemDefault())),
+                            DAY.format(Instant.ofEpochMilli(e.at()).atZone(ZoneId.systemDefault())),
                             what,
                             () -> {},
                             () -> {},

@@ -151,10 +151,16 @@ public final class SheetHost extends StackPane {
     private final Node content;
     private final Deque<Sheet> sheets = new ArrayDeque<>();
 
+    private boolean pressing;
+    private boolean opened;
+
     public SheetHost(Node content) {
         this.content = content;
         getChildren().add(content);
+        addEventFilter(KeyEvent.KEY_PRESSED, e -> pressed(true));
         addEventFilter(KeyEvent.KEY_PRESSED, this::escaped);
+        addEventFilter(KeyEvent.KEY_TYPED, this::typed);
+        addEventFilter(KeyEvent.KEY_RELEASED, e -> pressed(false));
         sceneProperty()
                 .addListener(
                         (o, was, is) -> {
@@ -163,6 +169,19 @@ public final class SheetHost extends StackPane {
                                         .addListener((p, before, now) -> revealed(now));
                             }
                         });
+    }
+
+    private void pressed(boolean down) {
+        pressing = down;
+        opened = false;
+    }
+
+    /** The key that opened a sheet is not typed into its field. */
+    private void typed(KeyEvent e) {
+        if (opened) {
+            opened = false;
+            e.consume();
+        }
     }
 
     private void revealed(Node node) {
@@ -200,6 +219,7 @@ public final class SheetHost extends StackPane {
     public Sheet open(String title, Node body, double width) {
         Node before = getScene() == null || !sheets.isEmpty() ? null : getScene().getFocusOwner();
         Sheet sheet = new Sheet(title, body, width, before);
+        opened = pressing;
         sheets.push(sheet);
         getChildren().add(sheet.layer);
         // What scrolls is in the scene once its skin is made: then keys typed at once reach it.

@@ -19,7 +19,9 @@ public final class PracticeCodec {
     /** An entry as a line, its end included. */
     public static byte[] line(Entry e) {
         ObjectNode o = Json.MAPPER.createObjectNode();
-        o.put("format", "vocalis-practice").put("at", e.at().toString()).put("piece", e.piece());
+        o.put("format", "vocalis-practice")
+                .put("at", Instant.ofEpochMilli(e.at()).toString())
+                .put("piece", e.piece());
         o.put("title", e.title()).put("what", e.what()).put("goal", e.goal());
         o.put("best", e.best()).put("last", e.last()).put("passes", e.passes());
         o.put("failed", e.failed()).put("seconds", Math.round(e.seconds() * 10) / 10.0);
@@ -61,10 +63,10 @@ public final class PracticeCodec {
                                 f.get("seconds").number(0, MOST)));
     }
 
-    private static Instant instant(Field f) throws FormatException {
+    private static long instant(Field f) throws FormatException {
         try {
-            return Instant.parse(f.text());
-        } catch (DateTimeException e) {
+            return Instant.parse(f.text()).toEpochMilli();
+        } catch (DateTimeException | ArithmeticException e) {
             throw f.wrong("must be a time such as 2026-01-31T18:00:00Z");
         }
     }
