@@ -13,6 +13,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import vocalis.core.arrange.Clash;
+import vocalis.core.arrange.Part;
 import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.Section;
 import vocalis.core.arrange.Song;
@@ -112,6 +113,13 @@ class SongWindowTest extends WindowDriver {
         press(robot, KeyCode.ENTER);
         assertThat(sections().get(2).name()).isEqualTo("the big one");
         played();
+        press(robot, KeyCode.SHIFT, KeyCode.R);
+        assertThat(fx(() -> robot.lookup("#ask-line").queryTextInputControl().getText()))
+                .as("the key that opened the field is not in it")
+                .isEmpty();
+        robot.write("E3 B4");
+        press(robot, KeyCode.ENTER);
+        assertThat(piece().second().orElseThrow().register()).isEqualTo(new Part.Register(52, 71));
         press(robot, KeyCode.V);
         press(robot, KeyCode.DOWN);
         press(robot, KeyCode.ENTER);

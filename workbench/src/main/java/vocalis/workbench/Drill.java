@@ -1,13 +1,10 @@
 package vocalis.workbench;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Song;
-import vocalis.core.arrange.Stretch;
 import vocalis.core.practice.Rounds;
 import vocalis.core.practice.Vanishing;
 import vocalis.core.score.Score;
@@ -88,25 +85,22 @@ public record Drill(
 
     /** All that sounding it needs. */
     public Heard heard(Song song) {
-        Rounds rounds = rounds(song);
+        return heard(song, rounds(song));
+    }
+
+    /** The same in rounds that are laid already. */
+    public Heard heard(Song song, Rounds rounds) {
         boolean one = heard == Who.ALL || heard == Who.FIRST;
         boolean two = heard == Who.ALL || heard == Who.SECOND;
         boolean band = heard == Who.ALL || heard == Who.BAND;
         Score first = rounds.of(song.score());
         Optional<Score> second = two ? song.second().map(rounds::of) : Optional.empty();
-        List<Heard.Part> parts = new ArrayList<>();
-        List<Stretch> cut = rounds.of(song.stretches());
-        for (Stretch s : cut) {
-            long at = rounds.whole(s.from());
-            int tonic = song.passageAt(at).turn().riff().ground().key().tonic().pitchClass();
-            parts.add(new Heard.Part(s, tonic));
-        }
         return new Heard(
                 one ? first : first.silent(),
                 second,
                 song.piece().riff().ground(),
                 mix(song.piece().mix(), band),
-                parts,
+                rounds.of(song.stretches()),
                 new Heard.Clicks(rounds.loopFrom(), click ? vanishing : Vanishing.SILENT));
     }
 

@@ -1,6 +1,5 @@
 package vocalis.workbench;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -18,8 +17,8 @@ import vocalis.core.score.Score;
  * @param second of the second guitar, where it plays
  * @param ground instrument, key, tone
  * @param mix who plays along, and how the guitars are turned
- * @param stretches where band and tones are what, with the tonic of each; empty where they stay
- *     throughout as the mix has them
+ * @param stretches where band and tones are what; empty where they stay throughout as the mix has
+ *     them
  * @param clicks when the click is heard, and where the loop comes back to
  */
 public record Heard(
@@ -27,15 +26,8 @@ public record Heard(
         Optional<Score> second,
         Ground ground,
         Mix mix,
-        List<Part> stretches,
+        List<Stretch> stretches,
         Clicks clicks) {
-
-    /**
-     * A stretch and its key.
-     *
-     * @param tonic pitch class that a pedal takes there
-     */
-    public record Part(Stretch stretch, int tonic) {}
 
     /**
      * When the click is heard.
@@ -72,7 +64,7 @@ public record Heard(
                 song.second(),
                 song.piece().riff().ground(),
                 song.piece().mix(),
-                parts(song, 0, song.length()),
+                song.stretches(),
                 new Clicks(song.score().time().meters().pickup(), Vanishing.NEVER));
     }
 
@@ -83,19 +75,8 @@ public record Heard(
                 song.second().map(s -> s.between(from, to)),
                 song.piece().riff().ground(),
                 song.piece().mix(),
-                parts(song, from, to),
+                Stretch.between(song.stretches(), from, to),
                 new Clicks(0, Vanishing.NEVER));
-    }
-
-    private static List<Part> parts(Song song, long from, long to) {
-        List<Part> all = new ArrayList<>();
-        for (Stretch s : song.stretches()) {
-            int tonic = song.passageAt(s.from()).turn().riff().ground().key().tonic().pitchClass();
-            for (Stretch cut : Stretch.between(List.of(s), from, to)) {
-                all.add(new Part(cut, tonic));
-            }
-        }
-        return all;
     }
 
     /** The same with another mix. */

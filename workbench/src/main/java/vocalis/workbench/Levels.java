@@ -12,6 +12,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import vocalis.core.arrange.Controls;
 import vocalis.core.arrange.Fader;
 import vocalis.core.arrange.Mix;
+import vocalis.core.arrange.Stretch;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
 import vocalis.core.score.Score;
@@ -124,9 +125,9 @@ public final class Levels {
     Map<Tone, Double> tones(Heard heard) {
         Map<Tone, Double> all = new EnumMap<>(Tone.class);
         Set<Tone> asked = EnumSet.noneOf(Tone.class);
-        for (Heard.Part p : heard.stretches()) {
-            asked.add(p.stretch().first());
-            asked.add(p.stretch().second().orElse(heard.mix().secondTone()));
+        for (Stretch s : heard.stretches()) {
+            asked.add(s.first());
+            asked.add(s.second().orElse(heard.mix().secondTone()));
         }
         if (asked.isEmpty()) {
             return all;

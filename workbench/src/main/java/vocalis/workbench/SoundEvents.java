@@ -94,8 +94,7 @@ public final class SoundEvents {
     private static void tones(Program.Builder b, Heard heard, ToDoubleFunction<Tone> levels) {
         Mix mix = heard.mix();
         boolean before = true;
-        for (Heard.Part p : heard.stretches()) {
-            Stretch s = p.stretch();
+        for (Stretch s : heard.stretches()) {
             long at = before ? 0 : s.from();
             before = false;
             b.section(at, s.section());
@@ -174,8 +173,7 @@ public final class SoundEvents {
             return Groove.kit(meters, heard.score().length(), heard.mix().feel());
         }
         List<Groove.Hit> all = new ArrayList<>();
-        for (Heard.Part p : heard.stretches()) {
-            Stretch s = p.stretch();
+        for (Stretch s : heard.stretches()) {
             if (s.band().kit()) {
                 Feel feel = s.band().feel().orElse(heard.mix().feel());
                 boolean fill = s.turns() && s.band().fill();
@@ -187,9 +185,9 @@ public final class SoundEvents {
 
     private static Feel feelAt(Heard heard, long at) {
         Feel feel = heard.mix().feel();
-        for (Heard.Part p : heard.stretches()) {
-            boolean here = at >= p.stretch().from() && at < p.stretch().to();
-            feel = here ? p.stretch().band().feel().orElse(heard.mix().feel()) : feel;
+        for (Stretch s : heard.stretches()) {
+            boolean here = at >= s.from() && at < s.to();
+            feel = here ? s.band().feel().orElse(heard.mix().feel()) : feel;
         }
         return feel;
     }
@@ -200,11 +198,7 @@ public final class SoundEvents {
             int tonic = heard.ground().key().tonic().pitchClass();
             return Groove.bass(heard.score(), mix.bassLine(), tonic);
         }
-        return Song.bass(
-                heard.score(),
-                heard.stretches().stream().map(Heard.Part::stretch).toList(),
-                mix.bassLine(),
-                heard.stretches().stream().map(Heard.Part::tonic).toList());
+        return Song.bass(heard.score(), heard.stretches(), mix.bassLine());
     }
 
     private static void guitar(Program.Builder b, int part, Score score, LongUnaryOperator time) {

@@ -89,8 +89,7 @@ class DrillTest {
         assertThat(r.round(0)).isEqualTo(-1);
         assertThat(r.round(2 * Ticks.WHOLE + once)).isEqualTo(1);
         assertThat(r.whole(2 * Ticks.WHOLE + once + 5)).isEqualTo(song.start(1) + 5);
-        for (Heard.Part part : h.stretches()) {
-            Stretch s = part.stretch();
+        for (Stretch s : h.stretches()) {
             assertThat(s.section()).isEqualTo(1);
             assertThat(s.to() - s.from()).isEqualTo(once);
         }

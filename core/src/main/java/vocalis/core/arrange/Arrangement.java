@@ -3,7 +3,6 @@ package vocalis.core.arrange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import vocalis.core.riff.Chords;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
 
@@ -69,7 +68,7 @@ public final class Arrangement {
                         last && section.ending().isPresent() ? section.ending() : section.version();
                 PieceRiff played = piece.riff(section.riff());
                 Riff riff = on(ground, played.at(version));
-                Riff second = on(ground, second(piece, played, version));
+                Riff second = on(ground, piece.secondOf(section.riff(), version));
                 at = at < 0 ? riff.loopStart() : at;
                 turns.add(new Turn(s, time, riff, second, at));
                 at += riff.length() - riff.loopStart();
@@ -85,16 +84,6 @@ public final class Arrangement {
                             + ": repeat them less often");
         }
         return turns;
-    }
-
-    private static Riff second(Piece piece, PieceRiff played, Optional<String> version) {
-        return played.secondAt(version)
-                .orElseGet(
-                        () ->
-                                piece.second()
-                                        .flatMap(Part::family)
-                                        .map(f -> Chords.familyOfAll(played.at(version), f))
-                                        .orElse(played.at(version)));
     }
 
     /** A riff on the instrument of another's ground. */

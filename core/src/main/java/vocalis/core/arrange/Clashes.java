@@ -156,7 +156,8 @@ public final class Clashes {
     }
 
     private static boolean sounds(List<Sound> all, int midi, long from, long to) {
-        for (int i = from(all, to) - 1; i >= 0 && i >= from(all, from) - NEAR; i--) {
+        int oldest = Math.max(0, from(all, from) - NEAR);
+        for (int i = from(all, to) - 1; i >= oldest; i--) {
             Sound s = all.get(i);
             if (Math.floorMod(s.midi() - midi, 12) == 0 && s.from() < to && s.to() > from) {
                 return true;

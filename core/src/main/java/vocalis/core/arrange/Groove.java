@@ -186,9 +186,18 @@ public final class Groove {
 
     /** The bass: its note on every pulse of the bar, new with every chord. */
     public static List<BassNote> bass(Score score, Mix.BassLine line, int tonic) {
+        return bass(score, 0, score.length(), line, tonic);
+    }
+
+    /** The same in a stretch: the notes that begin in it. */
+    static List<BassNote> bass(Score score, long from, long to, Mix.BassLine line, int tonic) {
         List<BassNote> notes = new ArrayList<>();
         MeterMap meters = score.time().meters();
-        for (Harmony chord : score.harmonies()) {
+        int first = Math.max(0, score.harmonyAt(from));
+        for (Harmony chord : score.harmonies().subList(first, score.harmonies().size())) {
+            if (chord.at() >= to) {
+                break;
+            }
             int root = line == Mix.BassLine.PEDAL ? tonic : chord.bass();
             int midi = LOWEST_BASS + Math.floorMod(root - LOWEST_BASS, 12);
             long at = chord.at();
@@ -199,7 +208,9 @@ public final class Groove {
                         bar < 0 ? meters.pickup() - meters.meter(0).barTicks() : meters.start(bar);
                 long next = origin + ((at - origin) / pulse + 1) * pulse;
                 next = Math.min(chord.end(), Math.min(next, meters.end(bar)));
-                notes.add(new BassNote(at, next - at, midi, at == chord.at() ? 0.9 : 0.75));
+                if (at >= from && at < to) {
+                    notes.add(new BassNote(at, next - at, midi, at == chord.at() ? 0.9 : 0.75));
+                }
                 at = next;
             }
         }

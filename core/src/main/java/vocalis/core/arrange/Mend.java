@@ -1,6 +1,7 @@
 package vocalis.core.arrange;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -10,7 +11,6 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
 import vocalis.core.revoice.Rub;
-import vocalis.core.riff.Chords;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Deriver;
 import vocalis.core.riff.LineNote;
@@ -78,26 +78,15 @@ public record Mend(How how, Optional<Shape> shape, Piece piece, int left) {
                 good.add(new Mend(m.how, m.shape, m.piece, after.size()));
             }
         }
-        good.sort(java.util.Comparator.comparingInt(Mend::left));
+        good.sort(Comparator.comparingInt(Mend::left));
         return good;
-    }
-
-    private static Riff own(Piece piece, String riffId) {
-        PieceRiff r = piece.riff(riffId);
-        return r.second()
-                .orElseGet(
-                        () ->
-                                piece.second()
-                                        .flatMap(Part::family)
-                                        .map(f -> Chords.familyOfAll(r.riff(), f))
-                                        .orElse(r.riff()));
     }
 
     private static List<Mend> second(Song song, Clash clash, Hand hand, Catalogue catalogue) {
         List<Mend> all = new ArrayList<>();
         Song.Passage p = song.passageAt(clash.from());
         String riffId = clash.key().riff();
-        Riff own = own(song.piece(), riffId);
+        Riff own = song.piece().secondOf(riffId, Optional.empty());
         long tick = Math.min(own.length() - 1, clash.key().at());
         int chord = own.chordAt(tick);
         Derived now = p.second().orElse(p.first());

@@ -257,10 +257,16 @@ public record Piece(
 
     /** What the second guitar plays of the riff that is worked on, were it to play. */
     public Riff secondRiff() {
-        Optional<Family> family = second().flatMap(Part::family);
-        return riffs.get(0)
-                .second()
-                .orElseGet(() -> family.map(f -> Chords.familyOfAll(riff(), f)).orElse(riff()));
+        return secondOf(riffs.get(0).id(), Optional.empty());
+    }
+
+    /** What it plays of one of the riffs, or of a version of it: its own, a family, the same. */
+    public Riff secondOf(String riffId, Optional<String> version) {
+        PieceRiff played = riff(riffId);
+        Riff shared = played.at(version);
+        return played.secondAt(version)
+                .or(() -> second().flatMap(Part::family).map(f -> Chords.familyOfAll(shared, f)))
+                .orElse(shared);
     }
 
     /** With a riff of the second guitar's own on the roots of the one that is worked on. */
@@ -277,7 +283,9 @@ public record Piece(
         List<PieceRiff> changed = new ArrayList<>();
         for (PieceRiff r : riffs) {
             Optional<Riff> kept =
-                    r.second().or(() -> family.map(f -> Chords.familyOfAll(r.riff(), f)));
+                    family.isPresent()
+                            ? Optional.of(secondOf(r.id(), Optional.empty()))
+                            : r.second();
             changed.add(r.withSecond(r.id().equals(riffId) ? Optional.of(own) : kept));
         }
         List<Part> free = secondVoicedIn(Optional.empty()).parts();
@@ -350,6 +358,11 @@ public record Piece(
             changed.add(clash);
         }
         return new Piece(id, title, about, tags, riffs, parts, sections, mix, standing, changed);
+    }
+
+    /** An id that none of its sections has. */
+    public String freeSection() {
+        return fresh("section", sections.stream().map(Section::id));
     }
 
     /** An id that none of those taken has. */

@@ -58,7 +58,7 @@ public record PieceRiff(String id, Riff riff, List<Version> versions, Optional<R
     }
 
     /** What the second guitar has of its own over a version. */
-    public Optional<Riff> secondAt(Optional<String> version) {
+    Optional<Riff> secondAt(Optional<String> version) {
         return second.map(s -> version.isEmpty() ? s : following(s, at(version)));
     }
 

@@ -117,11 +117,17 @@ public final class Song {
 
     /** The time through a riff that plays at a tick. */
     public Passage passageAt(long tick) {
-        Passage found = passages.get(0);
-        for (Passage p : passages) {
-            found = p.turn().start() <= tick ? p : found;
+        int low = 0;
+        int high = passages.size() - 1;
+        while (low < high) {
+            int mid = (low + high + 1) >>> 1;
+            if (passages.get(mid).turn().start() <= tick) {
+                low = mid;
+            } else {
+                high = mid - 1;
+            }
         }
-        return found;
+        return passages.get(low);
     }
 
     /** The first time through a section's riff. */
@@ -134,43 +140,23 @@ public final class Song {
 
     /** The notes of the bass, where it plays. */
     public List<Groove.BassNote> bass() {
-        return bass(score, stretches, piece.mix().bassLine(), tonics());
+        return bass(score, stretches, piece.mix().bassLine());
     }
 
-    /** The tonic's pitch class of every stretch's key. */
-    private List<Integer> tonics() {
-        List<Integer> all = new ArrayList<>();
-        for (Stretch s : stretches) {
-            all.add(passageAt(s.from()).turn().riff().ground().key().tonic().pitchClass());
-        }
-        return all;
-    }
-
-    /**
-     * The notes of the bass over a score.
-     *
-     * @param tonics pitch class of the tonic of each stretch
-     */
+    /** The notes of the bass over a score. */
     public static List<Groove.BassNote> bass(
-            Score score, List<Stretch> stretches, Mix.BassLine line, List<Integer> tonics) {
+            Score score, List<Stretch> stretches, Mix.BassLine line) {
         List<Groove.BassNote> all = new ArrayList<>();
-        for (int i = 0; i < stretches.size(); i++) {
-            Stretch s = stretches.get(i);
-            if (!s.band().bass()) {
-                continue;
-            }
-            List<Groove.BassNote> notes =
-                    s.band()
-                            .line()
-                            .map(f -> Groove.bass(score, s.from(), s.to(), f))
-                            .orElseGet(() -> Groove.bass(score, line, 0));
-            if (s.band().line().isEmpty() && line == Mix.BassLine.PEDAL) {
-                notes = Groove.bass(score, line, tonics.get(i));
-            }
-            for (Groove.BassNote n : notes) {
-                if (n.at() >= s.from() && n.at() < s.to()) {
-                    all.add(n);
-                }
+        for (Stretch s : stretches) {
+            if (s.band().bass()) {
+                all.addAll(
+                        s.band()
+                                .line()
+                                .map(f -> Groove.bass(score, s.from(), s.to(), f))
+                                .orElseGet(
+                                        () ->
+                                                Groove.bass(
+                                                        score, s.from(), s.to(), line, s.tonic())));
             }
         }
         return all;
@@ -192,21 +178,11 @@ public final class Song {
                             s.band(),
                             own,
                             playing(piece, s, 1).tone(),
+                            t.riff().ground().key().tonic().pitchClass(),
                             turns);
             Stretch before = all.isEmpty() ? null : all.get(all.size() - 1);
-            if (before != null
-                    && before.section() == next.section()
-                    && before.first() == next.first()) {
-                all.set(
-                        all.size() - 1,
-                        new Stretch(
-                                next.section(),
-                                before.from(),
-                                next.to(),
-                                next.band(),
-                                next.first(),
-                                next.second(),
-                                turns));
+            if (before != null && before.goesOnIn(next)) {
+                all.set(all.size() - 1, before.until(next.to(), turns));
             } else {
                 all.add(next);
             }

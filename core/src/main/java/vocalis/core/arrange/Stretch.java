@@ -16,6 +16,7 @@ import vocalis.core.riff.Tone;
  * @param band what bass and kit do
  * @param first amplifier of the first guitar
  * @param second amplifier of the second; empty for the one of the mix
+ * @param tonic pitch class of the tonic of its key, 0 to 11
  * @param turns whether the section ends here
  */
 public record Stretch(
@@ -25,6 +26,7 @@ public record Stretch(
         Section.Band band,
         Tone first,
         Optional<Tone> second,
+        int tonic,
         boolean turns) {
 
     public Stretch {
@@ -39,12 +41,22 @@ public record Stretch(
 
     /** The same where the section goes on after it. */
     public Stretch goingOn() {
-        return new Stretch(section, from, to, band, first, second, false);
+        return new Stretch(section, from, to, band, first, second, tonic, false);
     }
 
     /** The same so many ticks later. */
     public Stretch later(long ticks) {
-        return new Stretch(section, from + ticks, to + ticks, band, first, second, turns);
+        return new Stretch(section, from + ticks, to + ticks, band, first, second, tonic, turns);
+    }
+
+    /** The same until a later tick; the section ends there or not. */
+    Stretch until(long tick, boolean ends) {
+        return new Stretch(section, from, tick, band, first, second, tonic, ends);
+    }
+
+    /** Whether another stretch goes on with the same band and tones. */
+    boolean goesOnIn(Stretch next) {
+        return section == next.section && first == next.first && tonic == next.tonic;
     }
 
     /** What of some stretches lies between two ticks, the first of which becomes 0. */
@@ -62,6 +74,7 @@ public record Stretch(
                                 s.band,
                                 s.first,
                                 s.second,
+                                s.tonic,
                                 s.turns && end == s.to));
             }
         }

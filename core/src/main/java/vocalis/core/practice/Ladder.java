@@ -44,6 +44,23 @@ public record Ladder(int start, int goal, int step, int passes) {
         return new Ladder(Math.min(start, goal), goal, 4, 4);
     }
 
+    /** From another tempo on, as far as the goal and the slowest allow. */
+    public Ladder startingAt(int tempo) {
+        int inside = Math.max(TempoMap.SLOWEST, Math.min(goal, tempo));
+        return new Ladder(inside, goal, step, passes);
+    }
+
+    /** Up to another tempo, as far as the start and the fastest allow. */
+    public Ladder upTo(int tempo) {
+        int inside = Math.max(start, Math.min(TempoMap.FASTEST, tempo));
+        return new Ladder(start, inside, step, passes);
+    }
+
+    /** With other passes to a rung. */
+    public Ladder taking(int each) {
+        return new Ladder(start, goal, step, each);
+    }
+
     /** At its foot. */
     public Climb foot() {
         return new Climb(this, start, 0, 0, 0);

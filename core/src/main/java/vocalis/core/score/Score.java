@@ -192,11 +192,6 @@ public final class Score {
         return new Score(board, time, length, List.of(), harmonies);
     }
 
-    /** The same on another time line of the same bars: other tempos. */
-    public Score timed(TimeLine other) {
-        return new Score(board, other, length, notes, harmonies);
-    }
-
     @Override
     public boolean equals(Object o) {
         return o instanceof Score s

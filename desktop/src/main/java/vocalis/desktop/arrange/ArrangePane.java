@@ -57,8 +57,8 @@ public final class ArrangePane extends VBox {
         arrange.changedProperty().addListener(o -> refresh());
         arrange.sectionProperty().addListener(o -> refresh());
         arrange.fieldProperty().addListener(o -> refresh());
+        visibleProperty().addListener(o -> refresh());
         model.workspace().onChange(this::refresh);
-        refresh();
     }
 
     /** What has the keys. */
@@ -139,6 +139,9 @@ public final class ArrangePane extends VBox {
     }
 
     private void refresh() {
+        if (!isVisible()) {
+            return;
+        }
         Piece p = arrange.piece();
         int index = Math.min(arrange.sectionProperty().get(), p.sections().size() - 1);
         Section s = p.sections().get(index);

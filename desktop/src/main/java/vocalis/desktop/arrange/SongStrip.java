@@ -1,15 +1,12 @@
 package vocalis.desktop.arrange;
 
-import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
 import vocalis.desktop.model.WriteModel;
-import vocalis.desktop.view.Area;
-import vocalis.desktop.view.Explained;
 import vocalis.desktop.view.PaintedControl;
 
 /** The whole piece in one strip: sections, voices of both guitars, band, clashes, lift. */
-public final class SongStrip extends PaintedControl implements Explained {
+public final class SongStrip extends PaintedControl {
 
     private final WriteModel model;
 
@@ -30,13 +27,6 @@ public final class SongStrip extends PaintedControl implements Explained {
         if (getSkin() instanceof SongStripSkin skin) {
             skin.showNow(playing, tick);
         }
-    }
-
-    @Override
-    public Optional<String> explain(double x, double y) {
-        return getSkin() instanceof SongStripSkin skin
-                ? skin.areaAt(x, y).map(Area::meaning)
-                : Optional.empty();
     }
 
     @Override

@@ -1,20 +1,17 @@
 package vocalis.desktop.band;
 
-import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Skin;
 import vocalis.desktop.model.WriteModel;
-import vocalis.desktop.view.Area;
-import vocalis.desktop.view.Explained;
 import vocalis.desktop.view.PaintedControl;
 
 /**
  * The riff as stacks of rungs on one semitone scale, with the way of each voice from chord to
  * chord. The caret is a chord.
  */
-public final class VoiceBand extends PaintedControl implements Explained {
+public final class VoiceBand extends PaintedControl {
 
     private final WriteModel model;
     private Supplier<ContextMenu> menu;
@@ -51,13 +48,6 @@ public final class VoiceBand extends PaintedControl implements Explained {
         if (getSkin() instanceof VoiceBandSkin skin) {
             skin.showNow(playing, tick);
         }
-    }
-
-    @Override
-    public Optional<String> explain(double x, double y) {
-        return getSkin() instanceof VoiceBandSkin skin
-                ? skin.areaAt(x, y).map(Area::meaning)
-                : Optional.empty();
     }
 
     @Override

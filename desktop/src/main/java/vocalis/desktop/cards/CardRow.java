@@ -1,15 +1,12 @@
 package vocalis.desktop.cards;
 
-import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
 import vocalis.desktop.model.WriteModel;
-import vocalis.desktop.view.Area;
-import vocalis.desktop.view.Explained;
 import vocalis.desktop.view.PaintedControl;
 
 /** The cards of the chosen family, each a shape class with its places on the neck. */
-public final class CardRow extends PaintedControl implements Explained {
+public final class CardRow extends PaintedControl {
 
     private final WriteModel model;
 
@@ -23,13 +20,6 @@ public final class CardRow extends PaintedControl implements Explained {
 
     public WriteModel model() {
         return model;
-    }
-
-    @Override
-    public Optional<String> explain(double x, double y) {
-        return getSkin() instanceof CardRowSkin skin
-                ? skin.areaAt(x, y).map(Area::meaning)
-                : Optional.empty();
     }
 
     @Override

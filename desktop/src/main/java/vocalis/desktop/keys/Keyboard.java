@@ -40,7 +40,6 @@ public final class Keyboard {
     private final Map<Node, Zone> places = new java.util.HashMap<>();
     private Runnable endHold = () -> {};
     private KeyCode held;
-    private boolean obeyed;
     private Consumer<Command> watcher = c -> {};
 
     /**
@@ -109,12 +108,8 @@ public final class Keyboard {
         }
     }
 
-    /** A key that was a command is not typed as well, into a field that it opened. */
+    /** A space that plays is not typed as well. */
     private void typed(Scene scene, KeyEvent e) {
-        if (obeyed) {
-            e.consume();
-            return;
-        }
         if (" ".equals(e.getCharacter()) && holder(scene) != Holder.FIELD && !busy(scene)) {
             e.consume();
         }
@@ -167,7 +162,6 @@ public final class Keyboard {
             return;
         }
         boolean repeated = !down.add(e.getCode());
-        obeyed = false;
         Combo combo = Combo.of(e);
         Holder holder = holder(scene);
         boolean sheet = sheetOpen.getAsBoolean();
@@ -180,7 +174,6 @@ public final class Keyboard {
             return;
         }
         e.consume();
-        obeyed = true;
         if (!repeated || command.get().repeats()) {
             watcher.accept(command.get());
             command.get().action().run();

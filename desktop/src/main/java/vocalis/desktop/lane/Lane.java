@@ -1,15 +1,12 @@
 package vocalis.desktop.lane;
 
-import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
 import vocalis.desktop.model.WriteModel;
-import vocalis.desktop.view.Area;
-import vocalis.desktop.view.Explained;
 import vocalis.desktop.view.PaintedControl;
 
 /** Tab with its rhythm and the stroke pattern; the caret is a step in time. */
-public final class Lane extends PaintedControl implements Explained {
+public final class Lane extends PaintedControl {
 
     private final WriteModel model;
 
@@ -37,13 +34,6 @@ public final class Lane extends PaintedControl implements Explained {
         if (getSkin() instanceof LaneSkin skin) {
             skin.embellish();
         }
-    }
-
-    @Override
-    public Optional<String> explain(double x, double y) {
-        return getSkin() instanceof LaneSkin skin
-                ? skin.areaAt(x, y).map(Area::meaning)
-                : Optional.empty();
     }
 
     @Override

@@ -1,6 +1,5 @@
 package vocalis.desktop.lane;
 
-import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Skin;
@@ -10,14 +9,12 @@ import vocalis.core.riff.Derived;
 import vocalis.core.score.Harmony;
 import vocalis.desktop.model.ViewModel;
 import vocalis.desktop.model.WriteModel;
-import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
-import vocalis.desktop.view.Explained;
 import vocalis.desktop.view.PaintedControl;
 import vocalis.desktop.view.TimeAxis;
 
 /** The whole riff on one strip: its chords, what of it is on the screen, where it plays. */
-public final class Overview extends PaintedControl implements Explained {
+public final class Overview extends PaintedControl {
 
     private static final double HEIGHT = 18;
 
@@ -29,11 +26,6 @@ public final class Overview extends PaintedControl implements Explained {
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         setAccessibleText("Overview of the whole riff");
         setFocusTraversable(false);
-    }
-
-    @Override
-    public Optional<String> explain(double x, double y) {
-        return getSkin() instanceof Strip s ? s.areaAt(x, y).map(Area::meaning) : Optional.empty();
     }
 
     /** Moves the now-line. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ReadOnlyLongProperty;
@@ -24,7 +25,6 @@ import vocalis.core.riff.Riff;
 import vocalis.desktop.view.Background;
 import vocalis.workbench.ArrangeWords;
 import vocalis.workbench.Edit;
-import vocalis.workbench.Levels;
 import vocalis.workbench.SectionLevels;
 import vocalis.workbench.Songs;
 
@@ -41,7 +41,6 @@ public final class ArrangeModel implements AutoCloseable {
     private final Background background = new Background("vocalis-arrange");
     private final Background measuring = new Background("vocalis-arrange-levels");
     private final Songs songs;
-    private final Levels levels = new Levels();
     private final SongHearing hearing;
     private final AtomicLong newest = new AtomicLong();
     private final ReadOnlyLongWrapper changed = new ReadOnlyLongWrapper();
@@ -157,7 +156,9 @@ public final class ArrangeModel implements AutoCloseable {
                 "measuring how loud sections are",
                 () -> {
                     if (newest.get() == mine) {
-                        all.addAll(SectionLevels.of(song, levels, () -> newest.get() != mine));
+                        all.addAll(
+                                SectionLevels.of(
+                                        song, model.player().levels(), () -> newest.get() != mine));
                     }
                 },
                 () -> {
@@ -239,24 +240,12 @@ public final class ArrangeModel implements AutoCloseable {
                         p -> {
                             List<Section> all = new ArrayList<>(p.sections());
                             Section like = all.get(Math.min(at - 1, all.size() - 1));
-                            all.add(at, like.as(free(all)).named(next(all)));
+                            all.add(at, like.as(p.freeSection()).named(next(all)));
                             return p.arranged(all);
                         });
         if (done) {
             section.set(at);
         }
-    }
-
-    private static String free(List<Section> all) {
-        int n = all.size() + 1;
-        while (taken(all, "section-" + n)) {
-            n++;
-        }
-        return "section-" + n;
-    }
-
-    private static boolean taken(List<Section> all, String id) {
-        return all.stream().anyMatch(s -> s.id().equals(id));
     }
 
     /** The names that sections usually have, in the order in which they usually come. */
@@ -357,7 +346,7 @@ public final class ArrangeModel implements AutoCloseable {
     }
 
     /** What would mend the clash under the caret, found on a worker. */
-    public void mends(java.util.function.Consumer<List<Mend>> then) {
+    public void mends(Consumer<List<Mend>> then) {
         Optional<Clash> c = clashNow();
         Optional<Song> s = song();
         if (c.isEmpty() || s.isEmpty()) {
@@ -398,7 +387,7 @@ public final class ArrangeModel implements AutoCloseable {
     }
 
     /** Makes a variation of the section on a worker and gives the piece that plays it. */
-    private void vary(SectionChange c, java.util.function.Consumer<Piece> then) {
+    private void vary(SectionChange c, Consumer<Piece> then) {
         Optional<Derived> now = sectionNow();
         Piece p = piece();
         int i = section.get();
@@ -434,8 +423,7 @@ public final class ArrangeModel implements AutoCloseable {
     }
 
     /** Parts that a second guitar could play under the section, found on a worker. */
-    public void secondParts(
-            boolean clashesToo, java.util.function.Consumer<List<SecondParts.Offer>> then) {
+    public void secondParts(boolean clashesToo, Consumer<List<SecondParts.Offer>> then) {
         List<SecondParts.Offer> all = new ArrayList<>();
         Piece p = piece();
         String riff = current().riff();
@@ -476,7 +464,7 @@ public final class ArrangeModel implements AutoCloseable {
                             Piece more = p.adding(riff);
                             String id = more.riffs().get(more.riffs().size() - 1).id();
                             List<Section> all = new ArrayList<>(more.sections());
-                            all.add(at, new Section(free(all), name, id, 1));
+                            all.add(at, new Section(more.freeSection(), name, id, 1));
                             return more.arranged(all);
                         });
         if (done) {

@@ -5,8 +5,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
+import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.Song;
 import vocalis.core.practice.Entry;
 import vocalis.core.practice.HardChange;
@@ -17,8 +21,8 @@ import vocalis.core.practice.Vanishing;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.TempoMap;
 import vocalis.core.rhythm.Ticks;
-import vocalis.workbench.ArrangeWords;
 import vocalis.workbench.Drill;
+import vocalis.workbench.Heard;
 import vocalis.workbench.PracticeLog;
 import vocalis.workbench.PracticeWords;
 
@@ -31,6 +35,9 @@ public final class PracticeModel implements AutoCloseable {
     /** Seconds that sound until a rest is suggested; common practice, no source. */
     private static final double UNTIL_A_REST = 20 * 60;
 
+    /** How many of the hardest changes are gone through. */
+    private static final int HARD_CHANGES = 5;
+
     private static final Vanishing[] VANISHINGS = {
         Vanishing.NEVER, new Vanishing(2, 2), new Vanishing(4, 4), new Vanishing(2, 6)
     };
@@ -42,9 +49,8 @@ public final class PracticeModel implements AutoCloseable {
     private final PracticeDiary diary = new PracticeDiary(this::tell);
     private final ReadOnlyLongWrapper changed = new ReadOnlyLongWrapper();
     private Optional<Song> song = Optional.empty();
-    private long from;
-    private long to;
-    private String what = "";
+    private Function<Song, Aim> aiming = s -> Aim.section(s, 0);
+    private Aim aim = Aim.NONE;
     private double hundredths = 100;
 
     /** What goes at a tempo of its own keeps it while others are practised. */
@@ -58,14 +64,9 @@ public final class PracticeModel implements AutoCloseable {
     private Drill.Who who = Drill.Who.ALL;
     private boolean secondShown;
     private int hard = -1;
-    private int entered;
+    private int entered = -1;
     private Optional<Rounds> rounds = Optional.empty();
-    private double last = -1;
-    private boolean failing;
-    private int passes;
-    private int failed;
-    private int best;
-    private long begun = -1;
+    private Optional<Sitting> sitting = Optional.empty();
     private double sounded;
     private boolean rested;
 
@@ -95,17 +96,17 @@ public final class PracticeModel implements AutoCloseable {
 
     /** First tick of what is practised. */
     public long from() {
-        return from;
+        return aim.from();
     }
 
     /** Tick past its last. */
     public long to() {
-        return to;
+        return aim.to();
     }
 
     /** What is practised, in words. */
     public String what() {
-        return what;
+        return aim.what();
     }
 
     /** The ladder, when it is climbed. */
@@ -115,16 +116,16 @@ public final class PracticeModel implements AutoCloseable {
 
     /** Passes since play began, and how many of them failed. */
     public int passes() {
-        return passes;
+        return sitting.map(Sitting::passes).orElse(0);
     }
 
     public int failed() {
-        return failed;
+        return sitting.map(Sitting::failed).orElse(0);
     }
 
     /** Whether the pass that plays was said to fail. */
     public boolean failing() {
-        return failing;
+        return sitting.filter(Sitting::failing).isPresent();
     }
 
     public boolean secondShown() {
@@ -163,7 +164,7 @@ public final class PracticeModel implements AutoCloseable {
     }
 
     private int own(Song s) {
-        return s.score().time().tempos().at(from);
+        return s.score().time().tempos().at(aim.from());
     }
 
     private double hundredths() {
@@ -203,65 +204,78 @@ public final class PracticeModel implements AutoCloseable {
 
     // What is practised.
 
-    /** Another song, or another state of it. */
+    /** Another song, or another state of it: the same stretch of it is practised, if it has it. */
     void songChanged() {
-        boolean first = song.isEmpty();
+        String before = song.map(s -> s.piece().id()).orElse("");
         song = model.arrange().song();
         song.ifPresent(
                 s -> {
-                    if (first || to <= from || to > s.length()) {
-                        section(model.arrange().sectionProperty().get());
+                    if (!before.equals(s.piece().id())) {
+                        stopAndKeep();
+                        aiming = x -> Aim.section(x, model.arrange().sectionProperty().get());
                     }
+                    aimAgain(s);
                     publish();
                 });
         tell();
     }
 
-    /** Practises a section. */
-    public void section(int index) {
+    private void aimAt(Function<Song, Aim> at) {
         song.ifPresent(
                 s -> {
-                    int i = Math.min(index, s.piece().sections().size() - 1);
-                    long begin = i == 0 ? s.score().time().meters().pickup() : s.start(i);
-                    aim(begin, s.end(i), s.piece().sections().get(i).name());
+                    aiming = at;
+                    if (aimAgain(s)) {
+                        publish();
+                    }
+                    tell();
                 });
+    }
+
+    /** Takes the stretch of a song that is aimed at; says whether it is another. */
+    private boolean aimAgain(Song s) {
+        Aim next = aiming.apply(s);
+        if (next.equals(aim)) {
+            return false;
+        }
+        stopAndKeep();
+        tempos.put(aim.what(), hundredths);
+        aim = next;
+        hundredths = tempos.getOrDefault(next.what(), 100.0);
+        climb = climb.map(c -> c.ladder().foot());
+        return true;
+    }
+
+    /** Practises a section. */
+    public void section(int index) {
+        aimAt(s -> Aim.section(s, index));
     }
 
     /** Practises the next (last) section. */
     public void nextSection(int by) {
         song.ifPresent(
-                s -> {
-                    int n = s.piece().sections().size();
-                    int now = s.sectionAt(from);
-                    section(Math.floorMod(now + by, n));
-                });
+                s ->
+                        section(
+                                Math.floorMod(
+                                        s.sectionAt(aim.from()) + by,
+                                        s.piece().sections().size())));
     }
 
     /** Practises everything. */
     public void whole() {
-        song.ifPresent(s -> aim(s.score().time().meters().pickup(), s.length(), "the whole song"));
+        aimAt(Aim::whole);
     }
 
     /** Practises the hardest change alone, then the next hardest. */
     public void hardChange() {
-        song.ifPresent(
-                s -> {
-                    List<HardChange> all = HardChange.of(s, secondShown());
-                    if (all.isEmpty()) {
-                        model.say("The hand stays where it is: no change is hard here.");
-                        return;
-                    }
-                    hard = (hard + 1) % Math.min(5, all.size());
-                    HardChange h = all.get(hard);
-                    aim(
-                            h.from(),
-                            h.to(),
-                            "change to "
-                                    + h.toShape().text()
-                                    + " in "
-                                    + ArrangeWords.place(s, h.at()));
-                    model.say(PracticeWords.of(h));
-                });
+        List<HardChange> all = song.map(s -> HardChange.of(s, secondShown())).orElse(List.of());
+        if (all.isEmpty()) {
+            model.say("The hand stays where it is: no change is hard here.");
+            return;
+        }
+        hard = (hard + 1) % Math.min(HARD_CHANGES, all.size());
+        HardChange h = all.get(hard);
+        aimAt(s -> Aim.change(s, h));
+        model.say(PracticeWords.of(h));
     }
 
     /** Moves the stretch by bars, or its end alone. */
@@ -269,85 +283,54 @@ public final class PracticeModel implements AutoCloseable {
         song.ifPresent(
                 s -> {
                     MeterMap meters = s.score().time().meters();
-                    int all = meters.bars(s.length());
-                    int a = Math.max(0, meters.bar(from));
-                    int b = meters.bar(Math.max(0, to - 1)) + 1;
-                    int newA = endOnly ? a : Math.max(0, Math.min(all - (b - a), a + bars));
-                    int newB = endOnly ? Math.max(a + 1, Math.min(all, b + bars)) : newA + b - a;
-                    aim(
-                            meters.start(newA),
-                            Math.min(s.length(), meters.start(newB)),
-                            newB - newA == 1
-                                    ? "bar " + (newA + 1)
-                                    : "bars " + (newA + 1) + " to " + newB);
+                    int a = Math.max(0, meters.bar(aim.from()));
+                    int length = meters.bar(Math.max(0, aim.to() - 1)) + 1 - a;
+                    int last = meters.bars(s.length()) - length;
+                    int first = endOnly ? a : Math.max(0, Math.min(last, a + bars));
+                    int past = first + length + (endOnly ? bars : 0);
+                    aimAt(x -> Aim.bars(x, first, past));
                 });
-    }
-
-    private void aim(long begin, long end, String words) {
-        if (begin != from || end != to) {
-            stopAndKeep();
-            tempos.put(what, hundredths);
-            from = begin;
-            to = end;
-            what = words;
-            hundredths = tempos.getOrDefault(words, 100.0);
-            climb = climb.map(c -> c.ladder().foot());
-            publish();
-        }
-        tell();
     }
 
     // How.
 
-    /** Steps the tempo: of the rung's ladder the goal, else the tempo itself. */
+    /** Steps the tempo: on the ladder its goal, else the tempo itself. */
     public void tempo(int by) {
         song.ifPresent(
                 s -> {
                     if (climb.isPresent()) {
-                        Ladder l = climb.get().ladder();
-                        int goal = Math.max(l.start(), Math.min(TempoMap.FASTEST, l.goal() + by));
-                        climb =
-                                Optional.of(
-                                        new Ladder(l.start(), goal, l.step(), l.passes()).foot());
+                        climbed(l -> l.upTo(l.goal() + by));
                     } else {
-                        int now =
-                                Math.max(
-                                        TempoMap.SLOWEST, Math.min(TempoMap.FASTEST, tempo() + by));
-                        hundredths = 100.0 * now / own(s);
+                        int now = tempo() + by;
+                        int inside = Math.max(TempoMap.SLOWEST, Math.min(TempoMap.FASTEST, now));
+                        hundredths = 100.0 * inside / own(s);
+                        publish();
+                        tell();
                     }
-                    publish();
-                    tell();
                 });
     }
 
     /** The ladder's foot. */
     public void foot(int by) {
-        climb.ifPresent(
-                c -> {
-                    Ladder l = c.ladder();
-                    int start = Math.max(TempoMap.SLOWEST, Math.min(l.goal(), l.start() + by));
-                    climb = Optional.of(new Ladder(start, l.goal(), l.step(), l.passes()).foot());
-                    publish();
-                    tell();
-                });
+        climbed(l -> l.startingAt(l.start() + by));
     }
 
     /** Clean passes that a rung takes: 1, 2, 3, 4, 6, 8, and again. */
     public void rungPasses() {
-        int[] all = {1, 2, 3, 4, 6, 8};
-        climb.ifPresent(
-                c -> {
-                    Ladder l = c.ladder();
-                    int next = all[0];
-                    for (int n : all) {
-                        next = n > l.passes() ? n : next;
-                        if (n > l.passes()) {
-                            break;
-                        }
-                    }
-                    climb = Optional.of(new Ladder(l.start(), l.goal(), l.step(), next).foot());
-                    tell();
-                });
+        climbed(
+                l ->
+                        l.taking(
+                                IntStream.of(1, 2, 3, 4, 6, 8)
+                                        .filter(n -> n > l.passes())
+                                        .findFirst()
+                                        .orElse(1)));
+    }
+
+    /** Another ladder, from its foot. */
+    private void climbed(UnaryOperator<Ladder> change) {
+        climb = climb.map(c -> change.apply(c.ladder()).foot());
+        publish();
+        tell();
     }
 
     /** Climbs a ladder up to the song's tempo, or no more. */
@@ -373,8 +356,8 @@ public final class PracticeModel implements AutoCloseable {
             model.say("Nothing plays: a pass fails while it is played.");
             return;
         }
-        failing = !failing;
-        model.say(failing ? "This pass does not count." : "This pass counts again.");
+        boolean fails = sitting.filter(Sitting::toggleFailing).isPresent();
+        model.say(fails ? "This pass does not count." : "This pass counts again.");
         tell();
     }
 
@@ -422,15 +405,25 @@ public final class PracticeModel implements AutoCloseable {
     }
 
     private Drill drill() {
-        return new Drill(from, to, hundredths(), countIn, click, vanishing(), who);
+        return new Drill(aim.from(), aim.to(), hundredths(), countIn, click, vanishing(), who);
     }
 
     private void publish() {
-        if (model.screen() == Zone.PRACTISE && song.isPresent() && to > from) {
-            Drill d = drill();
-            rounds = Optional.of(d.rounds(song.get()));
-            model.player().show(d.heard(song.get()));
+        if (model.screen() == Zone.PRACTISE) {
+            heard().ifPresent(model.player()::show);
         }
+    }
+
+    /** What is to be heard; the rounds that it comes in are followed from now on. */
+    private Optional<Heard> heard() {
+        return song.filter(s -> aim.to() > aim.from())
+                .map(
+                        s -> {
+                            Drill d = drill();
+                            Rounds r = d.rounds(s);
+                            rounds = Optional.of(r);
+                            return d.heard(s, r);
+                        });
     }
 
     // Playing.
@@ -443,63 +436,38 @@ public final class PracticeModel implements AutoCloseable {
     void togglePlay() {
         if (playing()) {
             stopAndKeep();
-        } else if (song.isPresent()) {
-            passes = 0;
-            failed = 0;
-            best = 0;
-            failing = false;
-            last = -1;
-            begun = clock.millis();
-            Drill d = drill();
-            rounds = Optional.of(d.rounds(song.get()));
-            model.player().showAndPlay(d.heard(song.get()), 0);
+        } else {
+            heard().ifPresent(
+                            h -> {
+                                Piece piece = model.workspace().content();
+                                sitting = Optional.of(new Sitting(piece, clock.millis()));
+                                model.player().showAndPlay(h, 0);
+                            });
         }
         tell();
     }
 
     /** Follows the player: counts passes. */
     public void follow(boolean plays, double ofPlayer) {
-        if (!plays || rounds.isEmpty() || begun < 0) {
+        if (!plays || rounds.isEmpty() || sitting.filter(Sitting::goesOn).isEmpty()) {
             return;
         }
         Rounds r = rounds.get();
         if (r.round(ofPlayer) < 0) {
-            last = -1;
-            return;
-        }
-        double now = r.whole(ofPlayer);
-        boolean round = last >= 0 && now < last - (to - from) / 2.0;
-        last = now;
-        if (round) {
-            passDone();
+            sitting.get().countedIn();
+        } else if (sitting.get().comesRound(r.whole(ofPlayer), aim.to() - aim.from())) {
+            passDone(sitting.get());
         }
     }
 
-    private void passDone() {
-        passes++;
-        int at = tempo();
-        sounded += song.map(s -> seconds(s) * 100 / hundredths()).orElse(0.0);
-        if (failing) {
-            failed++;
-        } else if (climb.isEmpty()) {
-            best = Math.max(best, at);
-        }
-        boolean fell = failing;
-        failing = false;
+    private void passDone(Sitting now) {
+        double lasted = song.map(this::seconds).orElse(0.0) * 100 / hundredths();
+        sounded += lasted;
+        boolean clean = now.passDone(lasted);
         if (climb.isPresent()) {
-            Ladder.Climb before = climb.get();
-            Ladder.Climb after = fell ? before.failedPass() : before.passed();
-            climb = Optional.of(after);
-            best = Math.max(best, after.best());
-            if (after.tempo() != before.tempo()) {
-                publish();
-                model.say(
-                        after.tempo() > before.tempo()
-                                ? "Up to " + after.tempo() + "."
-                                : "Two failed: back to " + after.tempo() + ".");
-            } else if (after.reached() && !before.reached()) {
-                model.say("The goal is reached, every pass clean at " + after.best() + ".");
-            }
+            climbed(now, climb.get(), clean);
+        } else if (clean) {
+            now.cleanAt(tempo());
         }
         if (sounded > UNTIL_A_REST && !rested) {
             rested = true;
@@ -508,9 +476,24 @@ public final class PracticeModel implements AutoCloseable {
         tell();
     }
 
+    private void climbed(Sitting now, Ladder.Climb before, boolean clean) {
+        Ladder.Climb after = clean ? before.passed() : before.failedPass();
+        climb = Optional.of(after);
+        now.cleanAt(after.best());
+        if (after.tempo() != before.tempo()) {
+            publish();
+            model.say(
+                    after.tempo() > before.tempo()
+                            ? "Up to " + after.tempo() + "."
+                            : "Two failed: back to " + after.tempo() + ".");
+        } else if (after.reached() && !before.reached()) {
+            model.say("The goal is reached, every pass clean at " + after.best() + ".");
+        }
+    }
+
     private double seconds(Song s) {
         TempoMap tempos = s.score().time().tempos();
-        return tempos.seconds(to) - tempos.seconds(from);
+        return tempos.seconds(aim.to()) - tempos.seconds(aim.from());
     }
 
     /** Stops; what was played at least once through is written down. */
@@ -518,22 +501,12 @@ public final class PracticeModel implements AutoCloseable {
         if (playing()) {
             model.player().stop();
         }
-        if (begun >= 0 && passes > 0) {
-            Entry e =
-                    new Entry(
-                            begun,
-                            model.workspace().content().id(),
-                            model.workspace().content().title(),
-                            what,
-                            climb.map(c -> c.ladder().goal()).orElse(0),
-                            best,
-                            tempo(),
-                            passes,
-                            failed,
-                            song.map(s -> passes * seconds(s) * 100 / hundredths()).orElse(0.0));
-            diary.write(e);
-        }
-        begun = -1;
+        sitting.filter(Sitting::end)
+                .ifPresent(
+                        now -> {
+                            int goal = climb.map(c -> c.ladder().goal()).orElse(0);
+                            diary.write(now.entry(aim.what(), goal, tempo()));
+                        });
     }
 
     /** What the riff asks of the hands at this tempo, in words; empty where it is little. */
@@ -541,26 +514,23 @@ public final class PracticeModel implements AutoCloseable {
         return song.map(
                         s ->
                                 PracticeWords.of(
-                                        Load.of(s.passageAt(from).first(), hundredths()), tempo()))
+                                        Load.of(s.passageAt(aim.from()).first(), hundredths()),
+                                        tempo()))
                 .orElse("");
     }
 
     /** Comes to practise: what is under the arrangement's caret. */
     void enter() {
         hard = -1;
-        song = model.arrange().song();
-        if (song.isPresent()) {
-            int now = model.arrange().sectionProperty().get();
-            if (now != entered) {
-                section(now);
-            }
-            publish();
+        int now = model.arrange().sectionProperty().get();
+        if (now != entered) {
+            aiming = s -> Aim.section(s, now);
         }
-        entered = model.arrange().sectionProperty().get();
+        entered = now;
+        songChanged();
         if (sounded == 0) {
             model.say(PracticeWords.WARM_UP);
         }
-        tell();
     }
 
     /** Leaves: what was played is written down, the riff sounds again. */

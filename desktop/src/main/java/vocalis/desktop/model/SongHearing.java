@@ -1,6 +1,5 @@
 package vocalis.desktop.model;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
@@ -199,25 +198,17 @@ public final class SongHearing {
 
     /** A section in rounds; the kit fills on the last of them only. */
     private Heard looped(Song s, Rounds r) {
-        List<Heard.Part> parts = new ArrayList<>();
-        long last = r.of(s.score()).length();
-        for (Stretch x : r.of(s.stretches())) {
-            int tonic =
-                    s.passageAt(r.whole(x.from()))
-                            .turn()
-                            .riff()
-                            .ground()
-                            .key()
-                            .tonic()
-                            .pitchClass();
-            parts.add(new Heard.Part(x.to() == last ? x : x.goingOn(), tonic));
-        }
+        Score laid = r.of(s.score());
+        List<Stretch> stretches =
+                r.of(s.stretches()).stream()
+                        .map(x -> x.to() == laid.length() ? x : x.goingOn())
+                        .toList();
         return new Heard(
-                r.of(s.score()),
+                laid,
                 s.second().map(r::of),
                 s.piece().riff().ground(),
                 s.piece().mix(),
-                parts,
+                stretches,
                 new Heard.Clicks(0, Vanishing.NEVER));
     }
 

@@ -1,15 +1,12 @@
 package vocalis.desktop.practise;
 
-import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
 import vocalis.desktop.model.WriteModel;
-import vocalis.desktop.view.Area;
-import vocalis.desktop.view.Explained;
 import vocalis.desktop.view.PaintedControl;
 
 /** What one looks at while practising: large tab, the next shape, the count, the ladder. */
-public final class PracticePage extends PaintedControl implements Explained {
+public final class PracticePage extends PaintedControl {
 
     private final WriteModel model;
 
@@ -31,13 +28,6 @@ public final class PracticePage extends PaintedControl implements Explained {
         if (getSkin() instanceof PracticeSkin skin) {
             skin.showNow(playing, tick);
         }
-    }
-
-    @Override
-    public Optional<String> explain(double x, double y) {
-        return getSkin() instanceof PracticeSkin skin
-                ? skin.areaAt(x, y).map(Area::meaning)
-                : Optional.empty();
     }
 
     @Override

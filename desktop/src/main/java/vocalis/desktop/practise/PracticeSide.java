@@ -1,14 +1,11 @@
 package vocalis.desktop.practise;
 
-import java.util.Optional;
 import javafx.scene.control.Skin;
 import vocalis.desktop.model.WriteModel;
-import vocalis.desktop.view.Area;
-import vocalis.desktop.view.Explained;
 import vocalis.desktop.view.PaintedControl;
 
 /** What stands beside the tab while one practises: tempo, ladder, shapes, the log's curve. */
-public final class PracticeSide extends PaintedControl implements Explained {
+public final class PracticeSide extends PaintedControl {
 
     private final WriteModel model;
 
@@ -28,13 +25,6 @@ public final class PracticeSide extends PaintedControl implements Explained {
         if (getSkin() instanceof PracticeSideSkin skin) {
             skin.showNow(playing, tick);
         }
-    }
-
-    @Override
-    public Optional<String> explain(double x, double y) {
-        return getSkin() instanceof PracticeSideSkin skin
-                ? skin.areaAt(x, y).map(Area::meaning)
-                : Optional.empty();
     }
 
     @Override

@@ -1,15 +1,12 @@
 package vocalis.desktop.revoice;
 
-import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
 import vocalis.desktop.model.WriteModel;
-import vocalis.desktop.view.Area;
-import vocalis.desktop.view.Explained;
 import vocalis.desktop.view.PaintedControl;
 
 /** The riff in every treatment: a row for each, a column for each root. */
-public final class RevoiceGrid extends PaintedControl implements Explained {
+public final class RevoiceGrid extends PaintedControl {
 
     private final WriteModel model;
 
@@ -30,13 +27,6 @@ public final class RevoiceGrid extends PaintedControl implements Explained {
         if (getSkin() instanceof RevoiceGridSkin skin) {
             skin.showNow(playing, tick);
         }
-    }
-
-    @Override
-    public Optional<String> explain(double x, double y) {
-        return getSkin() instanceof RevoiceGridSkin skin
-                ? skin.areaAt(x, y).map(Area::meaning)
-                : Optional.empty();
     }
 
     @Override

@@ -1,6 +1,7 @@
 package vocalis.desktop.view;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.css.CssMetaData;
 import javafx.css.Styleable;
@@ -14,9 +15,10 @@ import javafx.scene.text.FontWeight;
 
 /**
  * A control that paints on a canvas with colours and type sizes from the theme's token sheet: they
- * are styleable properties, so a change of theme repaints it.
+ * are styleable properties, so a change of theme repaints it. It explains what its skin says of a
+ * place.
  */
-public abstract class PaintedControl extends Control {
+public abstract class PaintedControl extends Control implements Explained {
 
     /** Family of the interface's type. */
     public static final String SANS = "Vocalis Sans";
@@ -158,5 +160,12 @@ public abstract class PaintedControl extends Control {
     @Override
     public List<CssMetaData<? extends Styleable, ?>> getControlCssMetaData() {
         return FACTORY.getCssMetaData();
+    }
+
+    @Override
+    public Optional<String> explain(double x, double y) {
+        return getSkin() instanceof CanvasSkin<?> skin
+                ? skin.areaAt(x, y).map(Area::meaning)
+                : Optional.empty();
     }
 }
