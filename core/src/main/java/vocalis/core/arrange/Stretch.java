@@ -56,7 +56,10 @@ public record Stretch(
 
     /** Whether another stretch goes on with the same band and tones. */
     boolean goesOnIn(Stretch next) {
-        return section == next.section && first == next.first && tonic == next.tonic;
+        return section == next.section
+                && first.equals(next.first)
+                && second.equals(next.second)
+                && tonic == next.tonic;
     }
 
     /** What of some stretches lies between two ticks, the first of which becomes 0. */
