@@ -1,19 +1,18 @@
 package vocalis.core.choice;
 
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.HeardRoot;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.voicing.Family;
-import vocalis.core.voicing.Voicing;
-import vocalis.core.voicing.VoicingSearch;
+import vocalis.core.voicing.Laid;
 
 /**
  * All playable voicings of a root, searched once and remembered. Safe for use by several threads;
@@ -27,7 +26,20 @@ public final class Catalogue {
     /** How many of each position lead: enough for every card that is looked at. */
     private static final int LEADING = 120;
 
+    /** Necks whose grips are remembered, each with a hand: the player's, and one beside it. */
+    private static final int NECKS = 2;
+
     private record Query(Fretboard board, Hand hand, Family family, int root) {}
+
+    private record Held(Fretboard board, Hand hand) {}
+
+    private final Map<Held, Families> necks =
+            new LinkedHashMap<>(4, 0.75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<Held, Families> eldest) {
+                    return size() > NECKS;
+                }
+            };
 
     /** Best first by effort and by what the family is for. */
     private final Shelf all = new Shelf();
@@ -41,13 +53,25 @@ public final class Catalogue {
      */
     public List<Candidate> candidates(Fretboard board, Hand hand, Family family, int root) {
         Query q = new Query(board, hand, family, root);
-        return all.get(q).orElseGet(() -> searched(q));
+        return all.get(q)
+                .orElseGet(
+                        () -> {
+                            List<Candidate> found = found(q, Integer.MAX_VALUE);
+                            all.put(q, found);
+                            return found;
+                        });
     }
 
     /** Those among which a choice beside neighbours is made: the first of each position. */
     public List<Candidate> leading(Fretboard board, Hand hand, Family family, int root) {
         Query q = new Query(board, hand, family, root);
-        return leading.get(q).orElseGet(() -> leading(searched(q)));
+        return leading.get(q)
+                .orElseGet(
+                        () -> {
+                            List<Candidate> found = found(q, LEADING);
+                            leading.put(q, found);
+                            return found;
+                        });
     }
 
     /** The first of each position of candidates that come best first. */
@@ -63,11 +87,48 @@ public final class Catalogue {
         return List.copyOf(out);
     }
 
-    private List<Candidate> searched(Query q) {
-        List<Candidate> found = search(q);
-        all.put(q, found);
-        leading.put(q, leading(found));
-        return found;
+    private List<Candidate> found(Query q, int most) {
+        Families families;
+        synchronized (necks) {
+            families =
+                    necks.computeIfAbsent(
+                            new Held(q.board, q.hand), h -> new Families(h.board, h.hand));
+        }
+        return families.search(q.family).bestFirst(q.root, most);
+    }
+
+    /** What a hand holds on a neck, found once for all families and roots. */
+    private static final class Families {
+        private static final boolean[] WANTED =
+                VoicingSearch.wanted(
+                        Arrays.stream(Family.values()).flatMap(f -> f.recipes().stream()).toList());
+
+        private final Neck neck;
+        private final boolean knownRings;
+        private final Map<Family, VoicingSearch> searches = new EnumMap<>(Family.class);
+
+        Families(Fretboard board, Hand hand) {
+            this.neck = Neck.of(board, hand, WANTED);
+            this.knownRings = KnownForms.rings(neck.open(), Purpose.OPEN_POSITION);
+        }
+
+        synchronized VoicingSearch search(Family family) {
+            return searches.computeIfAbsent(
+                    family, f -> new VoicingSearch(neck, f.recipes(), new Charge(f, knownRings)));
+        }
+    }
+
+    /** What a family charges: what it is for, and that its root is heard. */
+    private record Charge(Family family, boolean knownRings) implements VoicingSearch.Charge {
+        @Override
+        public double of(Laid laid) {
+            return Purpose.charge(family, laid) + HeardRoot.behind(laid);
+        }
+
+        @Override
+        public double leastPastOpenPosition() {
+            return Purpose.leastPastOpenPosition(family, knownRings);
+        }
     }
 
     /** Answers remembered, those not asked for longest given up first. */
@@ -89,35 +150,5 @@ public final class Catalogue {
                 oldest.remove();
             }
         }
-    }
-
-    private static List<Candidate> search(Query q) {
-        return VoicingSearch.all(
-                        q.family,
-                        q.board,
-                        q.root,
-                        q.hand,
-                        v ->
-                                Fingering.of(q.board, v.shape(), q.hand)
-                                        .filter(Fingering::quick)
-                                        .map(f -> Weighed.of(candidate(q.family, v, f))))
-                .parallelStream()
-                .sorted(BEST_FIRST)
-                .map(Weighed::candidate)
-                .toList();
-    }
-
-    /** A candidate with its cost, reckoned once, and its place among equal ones. */
-    private record Weighed(Candidate candidate, double cost, long order) {
-        static Weighed of(Candidate c) {
-            return new Weighed(c, Ranking.alone(c), c.voicing().shape().textOrder());
-        }
-    }
-
-    private static final Comparator<Weighed> BEST_FIRST =
-            Comparator.comparingDouble(Weighed::cost).thenComparingLong(Weighed::order);
-
-    private static Candidate candidate(Family family, Voicing v, Fingering f) {
-        return new Candidate(v, f, Purpose.charge(family, v) + HeardRoot.behind(v));
     }
 }

@@ -5,14 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.ChordSymbol;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Recipe;
-import vocalis.core.voicing.VoicingSearch;
 
 /** Reads a shape, a chord name or notes as a player types them, and finds the voicings. */
 public final class Finder {
@@ -93,8 +91,6 @@ public final class Finder {
                         new Recipe.Range(0, 1),
                         Set.of(),
                         Recipe.Opens.FREE);
-        return VoicingSearch.all(recipe, board, q.root(), hand).stream()
-                .map(v -> new Candidate(v, Fingering.of(board, v.shape(), hand).orElseThrow()))
-                .toList();
+        return VoicingSearch.all(recipe, board, q.root(), hand);
     }
 }

@@ -1,12 +1,14 @@
 package vocalis.core.choice;
 
-import java.util.HashSet;
+import java.util.Arrays;
 import java.util.Set;
+import java.util.TreeSet;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.theory.Spelling;
+import vocalis.core.voicing.Laid;
 import vocalis.core.voicing.Voicing;
 
 /**
@@ -44,7 +46,8 @@ final class KnownForms {
             C x-x-x-5-5-3 x-x-x-9-8-8 x-x-5-5-5-x x-x-x-5-4-3 x-x-x-8-8-8 x-x-5-5-4-x
             """;
 
-    private static final Set<Long> ALL = new HashSet<>();
+    /** Ascending, to be searched by halves. */
+    private static final long[] ALL = all();
 
     /** No form of standard tuning: it lies over more than six strings. */
     private static final long NONE = -1;
@@ -54,38 +57,84 @@ final class KnownForms {
      * one up, the lowest one's degree, and for each string after it one byte, semitones above the
      * lowest and, where any string is open, whether this one is.
      */
-    private static long form(Voicing v) {
-        Shape shape = v.shape();
-        int first = shape.lowestSounded();
-        if (shape.strings() - first > 6) {
+    private static long form(Laid v) {
+        int first = 0;
+        while (!v.sounds(first)) {
+            first++;
+        }
+        if (v.strings() - first > 6) {
             return NONE;
         }
-        int lowest = v.board().midi(first, shape.fret(first));
-        long form = (shape.strings() - first) * 12L + Math.floorMod(lowest - v.root(), 12);
-        form = form * 2 + (shape.fret(first) == 0 ? 1 : 0);
-        for (int s = first + 1; s < shape.strings(); s++) {
-            int fret = shape.fret(s);
-            int above = fret < 0 ? 0 : v.board().midi(s, fret) - lowest + 64;
-            form = form << 8 | above << 1 | (fret == 0 ? 1 : 0);
+        int lowest = v.midi(first);
+        long form = (v.strings() - first) * 12L + v.degree(first);
+        form = form * 2 + (v.fret(first) == 0 ? 1 : 0);
+        for (int s = first + 1; s < v.strings(); s++) {
+            int above = v.sounds(s) ? v.midi(s) - lowest + 64 : 0;
+            form = form << 8 | above << 1 | (v.fret(s) == 0 ? 1 : 0);
         }
         return form;
     }
 
-    static {
+    private static long[] all() {
         Fretboard standard = new Fretboard(Instrument.of(Tuning.STANDARD), 0);
+        Set<Long> all = new TreeSet<>();
         for (String row : ROWS.strip().split("\n")) {
             String[] words = row.strip().split(" +");
             int root = Spelling.parse(words[0]).pitchClass();
             for (int i = 1; i < words.length; i++) {
-                ALL.add(form(new Voicing(Shape.parse(words[i]), standard, root)));
+                all.add(form(new Voicing(Shape.parse(words[i]), standard, root).laid()));
             }
         }
+        return all.stream().mapToLong(Long::longValue).toArray();
     }
 
     private KnownForms() {}
 
+    /**
+     * Whether one of them that has open strings lies past a fret in some tuning.
+     *
+     * @param open MIDI number of each open string
+     */
+    static boolean rings(int[] open, int past) {
+        for (long form : ALL) {
+            int strings = 1;
+            while (form >> 8 * (strings - 1) >= 256) {
+                strings++;
+            }
+            if (strings <= open.length && highestFret(form, strings, open) > past) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** The highest fret of a form in a tuning; 0 where no string of it is open. */
+    private static int highestFret(long form, int strings, int[] open) {
+        int first = open.length - strings;
+        int lowest = -1;
+        int highest = 0;
+        for (int n = 0; n < strings; n++) {
+            int note =
+                    n == 0
+                            ? (int) (form >> 8 * (strings - 1) & 1) | 128
+                            : noteOf(form, strings - 1 - n);
+            boolean rings = (note & 1) != 0;
+            lowest = rings ? open[first + n] - (note >> 1) + 64 : lowest;
+        }
+        for (int n = 0; n < strings && lowest >= 0; n++) {
+            int note = n == 0 ? 128 : noteOf(form, strings - 1 - n);
+            int fret = lowest + (note >> 1) - 64 - open[first + n];
+            highest = note == 0 ? highest : Math.max(highest, fret);
+        }
+        return highest;
+    }
+
+    private static int noteOf(long form, int fromLast) {
+        return (int) (form >> 8 * fromLast & 255);
+    }
+
     /** Whether a voicing is one of them, wherever it lies. */
-    static boolean has(Voicing v) {
-        return ALL.contains(form(v));
+    static boolean has(Laid v) {
+        return Arrays.binarySearch(ALL, form(v)) >= 0;
     }
 }

@@ -1,8 +1,7 @@
 package vocalis.core.choice;
 
-import vocalis.core.instrument.Shape;
 import vocalis.core.voicing.Family;
-import vocalis.core.voicing.Voicing;
+import vocalis.core.voicing.Laid;
 
 /**
  * What a family is for, as a charge on a voicing: 0 for the form that players think of first, more
@@ -12,45 +11,79 @@ import vocalis.core.voicing.Voicing;
 final class Purpose {
 
     private static final double KNOWN = -2.0;
+
+    /** Last fret of the open position. */
+    static final int OPEN_POSITION = 4;
+
+    private static final double RINGS = 1.6;
+    private static final double PAST_OPEN_POSITION = RINGS + 0.6;
     private static final int POWER = mask(0, 7);
     private static final int MAJOR = mask(0, 4, 7);
     private static final int MINOR = mask(0, 3, 7);
 
-    private final Voicing v;
+    private final Laid v;
     private final int[] degrees;
     private final int all;
     private final int own;
     private final int opens;
+    private final int voices;
+    private final int first;
+    private final int span;
+    private final int inner;
+    private final int low;
+    private final int high;
     private final int bass;
 
-    private Purpose(Voicing v) {
+    private Purpose(Laid v) {
         this.v = v;
-        degrees = new int[v.voices()];
+        int[] sounded = new int[v.strings()];
         int sounding = 0;
-        int fretted = 0;
+        int held = 0;
         int open = 0;
         int lowest = Integer.MAX_VALUE;
-        int i = 0;
-        for (int s = 0; s < v.shape().strings(); s++) {
-            int fret = v.shape().fret(s);
-            if (fret >= 0) {
-                int midi = v.board().midi(s, fret);
-                lowest = Math.min(lowest, midi);
-                degrees[i] = (midi - v.root() + 12) % 12;
-                sounding |= 1 << degrees[i];
-                fretted |= fret == 0 ? 0 : 1 << degrees[i];
-                open += fret == 0 ? 1 : 0;
-                i++;
+        int highest = 0;
+        int firstString = 0;
+        int last = -1;
+        int silent = 0;
+        int lowFret = 0;
+        int highFret = 0;
+        int n = 0;
+        for (int s = 0; s < v.strings(); s++) {
+            int fret = v.fret(s);
+            if (fret < 0) {
+                continue;
             }
+            lowest = Math.min(lowest, v.midi(s));
+            highest = Math.max(highest, v.midi(s));
+            firstString = n == 0 ? s : firstString;
+            sounded[n] = v.degree(s);
+            sounding |= 1 << sounded[n];
+            silent += n == 0 ? 0 : s - last - 1;
+            if (fret == 0) {
+                open++;
+            } else {
+                held |= 1 << sounded[n];
+                lowFret = lowFret == 0 ? fret : Math.min(lowFret, fret);
+                highFret = Math.max(highFret, fret);
+            }
+            last = s;
+            n++;
         }
+        degrees = sounded;
+        voices = n;
         all = sounding;
-        own = fretted;
+        own = held;
         opens = open;
-        bass = (lowest - v.root() + 12) % 12;
+        inner = silent;
+        first = firstString;
+        span = highest - lowest;
+        low = lowFret;
+        high = highFret;
+        bass = Math.floorMod(lowest - v.root(), 12);
     }
 
     /** The charge of a voicing in a family. */
-    static double charge(Family family, Voicing v) {
+    static double charge(Family family, Laid v) {
         Purpose p = new Purpose(v);
         return switch (family) {
             case POWER -> p.power();
@@ -62,6 +95,21 @@ final class Purpose {
             case EXTENDED -> p.extended();
             case DRONE -> p.drone();
             case SUBSTITUTE -> p.substitute();
+        };
+    }
+
+    /**
+     * No voicing of a family whose open strings ring past the open position is charged less.
+     *
+     * @param knownRings whether a form that is known by heart rings there in this tuning
+     */
+    static double leastPastOpenPosition(Family family, boolean knownRings) {
+        return switch (family) {
+            case DRONE -> -1.0;
+            case SUSPENDED, EXTENDED -> knownRings ? KNOWN - 1.1 : PAST_OPEN_POSITION;
+            case TRIAD -> (knownRings ? KNOWN - 1.1 : PAST_OPEN_POSITION) - 0.6;
+            case SUBSTITUTE -> knownRings ? 0 : RINGS;
+            default -> -1.0;
         };
     }
 
@@ -77,43 +125,34 @@ final class Purpose {
         return (all >> degree & 1) != 0;
     }
 
-    private int voices() {
-        return degrees.length;
-    }
-
     /** 1-5-8 on neighbouring strings, then the bare fifth, then stacks. */
     private double power() {
-        boolean neighbours = v.innerSilences() == 0;
+        boolean neighbours = inner == 0;
         boolean plain =
-                voices() == 3
-                        && neighbours
-                        && degrees[0] == 0
-                        && degrees[1] == 7
-                        && degrees[2] == 0;
+                voices == 3 && neighbours && degrees[0] == 0 && degrees[1] == 7 && degrees[2] == 0;
         if (plain) {
             return -0.3;
         }
         return ringsPastOpenPosition()
-                + (voices() == 2 && neighbours ? 0.4 : 0.9 + 0.3 * Math.abs(voices() - 3));
+                + (voices == 2 && neighbours ? 0.4 : 0.9 + 0.3 * Math.abs(voices - 3));
     }
 
     private double fourth() {
-        return 0.9 * (voices() - 2) + rings();
+        return 0.9 * (voices - 2) + rings();
     }
 
     /** A dyad moves; a string that rings beside one held does not. */
     private double rings() {
-        return opens > 0 && opens < voices() ? 0.6 + ringsPastOpenPosition() : 0;
+        return opens > 0 && opens < voices ? 0.6 + ringsPastOpenPosition() : 0;
     }
 
     /**
      * The close third on two strings, then its sixth and tenth, then doublings and sixths above.
      */
     private double third() {
-        if (voices() > 2) {
-            return 1.2 + 0.4 * (voices() - 3) + rings();
+        if (voices > 2) {
+            return 1.2 + 0.4 * (voices - 3) + rings();
         }
-        int span = v.midi().get(1) - v.midi().get(0);
         boolean tenth = span > 12 && bass == 0;
         double form = has(8) || has(9) ? 1.4 : span <= 4 ? 0 : tenth ? -0.4 : 0.2;
         return form + rings();
@@ -121,17 +160,17 @@ final class Purpose {
 
     /** Two notes across one or two silent strings; a string ringing inside; unisons. */
     private double octave() {
-        if (opens == 0 && voices() == 2) {
-            return v.midi().get(0).equals(v.midi().get(1)) ? 1.0 : 0;
+        if (opens == 0 && voices == 2) {
+            return span == 0 ? 1.0 : 0;
         }
         boolean plain = all == 1;
-        return plain ? 0.9 : 0.8 + 0.3 * Math.abs(voices() - 3);
+        return plain ? 0.9 : 0.8 + 0.3 * Math.abs(voices - 3);
     }
 
     /** Closed on three neighbouring strings, above all 5-1-3; the full barre and open forms. */
     private double triad() {
         double type = all == MAJOR || all == MINOR ? 0 : 1.6;
-        boolean five13 = voices() == 3 && v.innerSilences() == 0 && bass == 7;
+        boolean five13 = voices == 3 && inner == 0 && bass == 7;
         return type + form(type == 0) - (five13 ? 0.6 : 0);
     }
 
@@ -160,7 +199,7 @@ final class Purpose {
         } else if (all == mask(0, 3, 6) || all == mask(0, 4, 8) || all == mask(0, 3, 6, 9)) {
             cost += 0.6;
         } else {
-            cost += voices() == 2 ? 1.0 : 1.3;
+            cost += voices == 2 ? 1.0 : 1.3;
         }
         boolean plain = third && seventh && rest == 0 && !(has(3) && has(4));
         return cost + form(plain || (all & ~mask(7)) == mask(0, 5, 10));
@@ -194,34 +233,30 @@ final class Purpose {
      * @param plain whether it is a chord that is known in its full forms
      */
     private double form(boolean plain) {
-        if (voices() > 2 && KnownForms.has(v)) {
-            return voices() < 5 ? KNOWN : opens > 0 ? KNOWN - 1.1 : KNOWN - 0.4;
+        if (voices > 2 && KnownForms.has(v)) {
+            return voices < 5 ? KNOWN : opens > 0 ? KNOWN - 1.1 : KNOWN - 0.4;
         }
-        Shape shape = v.shape();
-        int bassString = shape.lowestSounded();
-        int bassFret = shape.fret(bassString);
-        boolean gap = v.innerSilences() == 1 && !shape.sounds(bassString + 1) && bassFret > 0;
-        boolean closed = v.innerSilences() == 0;
-        boolean reachesTop = shape.sounds(shape.strings() - 1) && bass == 0 && voices() >= 4;
+        int bassFret = v.fret(first);
+        boolean gap = inner == 1 && !v.sounds(first + 1) && bassFret > 0;
+        boolean closed = inner == 0;
+        boolean reachesTop = v.sounds(v.strings() - 1) && bass == 0 && voices >= 4;
         if (opens > 0) {
-            if (shape.highestFretted() > 4) {
-                return ringsPastOpenPosition() + 0.6;
+            if (high > OPEN_POSITION) {
+                return PAST_OPEN_POSITION;
             }
             if (reachesTop && knownByHeart() && (closed || gap)) {
-                return (closed ? -1.0 : -0.7)
-                        + (plain ? 0 : 0.4)
-                        + (shape.highestFretted() == 4 ? 0.3 : 0);
+                return (closed ? -1.0 : -0.7) + (plain ? 0 : 0.4) + (high == 4 ? 0.3 : 0);
             }
-            return 0.6 + (shape.sounds(shape.strings() - 1) ? 0 : 0.5) + (bass == 0 ? 0 : 0.3);
+            return 0.6 + (v.sounds(v.strings() - 1) ? 0 : 0.5) + (bass == 0 ? 0 : 0.3);
         }
-        boolean underBarre = bassFret == shape.lowestFretted();
-        if (reachesTop && closed && voices() >= 5) {
+        boolean underBarre = bassFret == low;
+        if (reachesTop && closed && voices >= 5) {
             return underBarre ? plain ? -1.0 : 0.2 : 0.6;
         }
         if (closed) {
-            return voices() <= 4 ? reachesTop ? -0.3 : 0 : 0.4;
+            return voices <= 4 ? reachesTop ? -0.3 : 0 : 0.4;
         }
-        return gap && bass == 0 && voices() <= 4 ? -0.3 : 0.9;
+        return gap && bass == 0 && voices <= 4 ? -0.3 : 0.9;
     }
 
     /**
@@ -233,8 +268,8 @@ final class Purpose {
         int first = 0;
         int largest = 0;
         int size = 0;
-        for (int s = 0; s < v.shape().strings(); s++) {
-            boolean held = v.shape().fret(s) > 0;
+        for (int s = 0; s < v.strings(); s++) {
+            boolean held = v.fret(s) > 0;
             groups += held && size == 0 ? 1 : 0;
             size = held ? size + 1 : 0;
             largest = Math.max(largest, size);
@@ -245,7 +280,7 @@ final class Purpose {
 
     /** Open strings belong beside a shape in open position, or to the drones. */
     private double ringsPastOpenPosition() {
-        return opens > 0 && v.shape().highestFretted() > 4 ? 1.6 : 0;
+        return opens > 0 && high > OPEN_POSITION ? RINGS : 0;
     }
 
     /** A shape that slides on neighbouring strings under strings that ring above or below it. */
@@ -253,8 +288,8 @@ final class Purpose {
         int first = -1;
         int last = -1;
         int held = 0;
-        for (int s = 0; s < v.shape().strings(); s++) {
-            if (v.shape().fret(s) > 0) {
+        for (int s = 0; s < v.strings(); s++) {
+            if (v.fret(s) > 0) {
                 first = first < 0 ? s : first;
                 last = s;
                 held++;
@@ -262,8 +297,8 @@ final class Purpose {
         }
         int inside = last - first + 1 - held;
         int above = 0;
-        for (int s = last + 1; s < v.shape().strings(); s++) {
-            above += v.shape().fret(s) == 0 ? 1 : 0;
+        for (int s = last + 1; s < v.strings(); s++) {
+            above += v.fret(s) == 0 ? 1 : 0;
         }
         // The power chord that players slide, then triads, thirds and octaves.
         boolean plain =
@@ -273,10 +308,10 @@ final class Purpose {
                         && degrees[indexOf(first)] == 0
                         && degrees[indexOf(last)] == 0;
         double cost = plain ? -1.0 : own == POWER || own == MAJOR || own == MINOR ? 0 : 0.5;
-        cost += 0.7 * inside + (v.innerSilences() > 0 ? 0.7 : 0);
+        cost += 0.7 * inside + (inner > 0 ? 0.7 : 0);
         // In open position it is a chord of its own, not a shape that slides.
-        cost += v.shape().lowestFretted() <= 1 ? 1.2 : 0;
-        cost += voices() > 5 ? 0.1 : 0.3 * (5 - voices());
+        cost += low <= 1 ? 1.2 : 0;
+        cost += voices > 5 ? 0.1 : 0.3 * (5 - voices);
         cost += above == opens ? 0 : above == 0 ? 0.6 : 0.3;
         boolean rootUnder = bass == 0 || degrees[indexOf(first)] == 0;
         return cost + (rootUnder ? 0 : 0.7);
@@ -286,7 +321,7 @@ final class Purpose {
     private int indexOf(int string) {
         int before = 0;
         for (int s = 0; s < string; s++) {
-            before += v.shape().sounds(s) ? 1 : 0;
+            before += v.sounds(s) ? 1 : 0;
         }
         return before;
     }
@@ -295,16 +330,16 @@ final class Purpose {
     private double substitute() {
         boolean tritone = has(6) && has(10) && has(4);
         // It stands in as the chord that it is: over its own bass, in a form that hands know.
-        boolean known = KnownForms.has(new Voicing(v.shape(), v.board(), (v.root() + bass) % 12));
+        boolean known = KnownForms.has(v.on((v.root() + bass) % 12));
         double cost = tritone ? 0 : 0.8;
         if (known) {
             cost -= opens > 0 ? 1.6 : 1.2;
         } else {
-            cost += 0.4 * Math.max(0, voices() - 4);
+            cost += 0.4 * Math.max(0, voices - 4);
         }
         cost += Integer.bitCount(all) >= 4 && !tritone ? 0.3 : 0;
-        boolean position = v.shape().highestFretted() <= 4;
+        boolean position = high <= 4;
         cost += opens == 0 ? 0 : position ? known ? 0 : 0.5 : ringsPastOpenPosition();
-        return cost + (known ? 0 : 0.3 * v.innerSilences());
+        return cost + (known ? 0 : 0.3 * inner);
     }
 }

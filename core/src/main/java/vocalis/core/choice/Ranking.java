@@ -50,13 +50,17 @@ public final class Ranking {
         this.neighbours = List.copyOf(neighbours);
     }
 
+    private static double alone(Candidate c) {
+        return alone(c.charge(), c.effort(), c.position(), c.lowString());
+    }
+
     /** The cost of a candidate without key and neighbours, unitless; less is better. */
-    static double alone(Candidate c) {
-        return c.charge()
-                + EFFORT * Math.max(EASY_ENOUGH, c.fingering().effort())
-                + PER_FRET * c.position()
-                + PER_FRET_PAST_NINE * Math.max(0, c.position() - 9)
-                + PER_STRING_FROM_LOWEST * c.lowString();
+    static double alone(double charge, double effort, int position, int lowString) {
+        return charge
+                + EFFORT * Math.max(EASY_ENOUGH, effort)
+                + PER_FRET * position
+                + PER_FRET_PAST_NINE * Math.max(0, position - 9)
+                + PER_STRING_FROM_LOWEST * lowString;
     }
 
     /** The cost of a candidate, unitless; less is better. */
@@ -162,7 +166,7 @@ public final class Ranking {
             // With or without its fifth a chord is of one kind.
             this.notes = sounding & ~(1 << (card.first().voicing().root() + 7) % 12);
             this.opens = shape.rings();
-            this.known = KnownForms.has(card.first().voicing());
+            this.known = KnownForms.has(card.first().voicing().laid());
         }
 
         /**

@@ -1,15 +1,14 @@
 package vocalis.core.hands;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
-import vocalis.core.hands.Fingering.Effort;
-import vocalis.core.hands.Fingering.Press;
-import vocalis.core.instrument.Fretboard;
-import vocalis.core.instrument.Shape;
+import vocalis.core.hands.Hold.Run;
 
 /**
- * Cuts one shape into runs that a finger can hold, in every way, tries every choice of fingers on
- * them and keeps the easiest.
+ * Cuts fretted notes into runs that a finger can hold, in every way, and tries every choice of
+ * fingers on them. Where on the neck they lie does not matter here.
  */
 final class FingerSearch {
 
@@ -19,30 +18,6 @@ final class FingerSearch {
     private static final double OFF_ITS_FRET = 0.45;
     private static final double LITTLE_FINGER = 0.15;
     private static final double INDEX_FREE = 0.3;
-    private static final double RINGS_INSIDE = 0.5;
-    private static final double BARRE_BESIDE_RINGING = 0.9;
-
-    private final Fretboard board;
-    private final Hand hand;
-    private final double silences;
-    private final double ease;
-    private final double reach;
-    private final List<Press> staying;
-    private final Shape shape;
-    private final int[] runFret = new int[4];
-    private final int[] runLow = new int[4];
-    private final int[] runHigh = new int[4];
-    private int[] fingers;
-    private int runs;
-
-    // The easiest so far: its effort with its parts, and its presses.
-    private double least = Double.POSITIVE_INFINITY;
-    private double down;
-    private double barres;
-    private double spread;
-    private double ringing;
-    private final Press[] presses = new Press[4];
-    private int pressed;
 
     /** For every number of runs, the fingers that they may be given, ascending. */
     private static final int[][][] CHOICES = {
@@ -53,48 +28,45 @@ final class FingerSearch {
         {{1, 2, 3, 4}}
     };
 
-    /**
-     * @param silences effort of strings kept quiet inside
-     * @param ease effort of the reach
-     * @param reach distance between the outermost fretted frets in mm
-     * @param staying presses that must be among the answer's
-     */
-    FingerSearch(
-            Fretboard board,
-            Shape shape,
-            Hand hand,
-            double silences,
-            double ease,
-            double reach,
-            List<Press> staying) {
-        this.board = board;
-        this.shape = shape;
-        this.hand = hand;
-        this.silences = silences;
-        this.staying = staying;
-        this.ease = ease;
-        this.reach = reach;
+    private final int[] frets;
+    private final double most;
+    private final int[] runFret = new int[4];
+    private final int[] runLow = new int[4];
+    private final int[] runHigh = new int[4];
+    private int runs;
+    private final List<Hold> found = new ArrayList<>();
+
+    private FingerSearch(int[] frets, double most) {
+        this.frets = frets;
+        this.most = most;
     }
 
-    /** The easiest fingering; null where four fingers cannot hold the shape. */
-    Fingering best() {
-        cut(shape.lowestFretted(), 0);
-        if (least == Double.POSITIVE_INFINITY) {
-            return null;
+    /**
+     * Every way to hold fretted notes whose effort, before reach, silences and open strings, is not
+     * more than so much, the least first; none where four fingers cannot, or nothing is fretted.
+     *
+     * @param frets fret per string, 0 or less where it is not held
+     */
+    static List<Hold> holds(int[] frets, double most) {
+        FingerSearch search = new FingerSearch(frets, most);
+        int lowest = search.nextFret(0);
+        if (lowest > 0) {
+            search.cut(lowest, 0);
         }
-        return new Fingering(
-                List.of(Arrays.copyOf(presses, pressed)),
-                new Effort(down, barres, spread, ease, silences, ringing, 0),
-                reach);
+        search.found.sort(LEAST_FIRST);
+        return search.found;
     }
+
+    private static final Comparator<Hold> LEAST_FIRST =
+            (a, b) -> a.easierThan(b, 0) ? -1 : b.easierThan(a, 0) ? 1 : 0;
 
     /** Cuts the strings from one up at a fret, and then the frets above, into runs. */
     private void cut(int fret, int from) {
         int string = from;
-        while (string < shape.strings() && shape.fret(string) != fret) {
+        while (string < frets.length && frets[string] != fret) {
             string++;
         }
-        if (string == shape.strings()) {
+        if (string == frets.length) {
             int next = nextFret(fret);
             if (next == 0) {
                 tryRuns();
@@ -109,8 +81,8 @@ final class FingerSearch {
         int run = runs++;
         runFret[run] = fret;
         runLow[run] = string;
-        for (int to = string; to < shape.strings() && shape.fret(to) >= fret; to++) {
-            if (shape.fret(to) == fret) {
+        for (int to = string; to < frets.length && frets[to] >= fret; to++) {
+            if (frets[to] == fret) {
                 runHigh[run] = to;
                 cut(fret, to + 1);
             }
@@ -121,117 +93,87 @@ final class FingerSearch {
     /** The next fret up that is held; 0 where there is none. */
     private int nextFret(int above) {
         int next = 0;
-        for (int s = 0; s < shape.strings(); s++) {
-            int fret = shape.fret(s);
+        for (int fret : frets) {
             next = fret > above && (next == 0 || fret < next) ? fret : next;
         }
         return next;
     }
 
     private void tryRuns() {
-        double rings = ringing();
-        for (int[] choice : CHOICES[runs]) {
-            fingers = choice;
-            if (possible() && pairsReach() && stays()) {
-                weigh(rings);
+        List<Run> cut = null;
+        boolean[] crossed = new boolean[runs];
+        for (int run = 0; run < runs; run++) {
+            crossed[run] = crossed(run);
+        }
+        for (int[] fingers : CHOICES[runs]) {
+            if (possible(crossed, fingers) && least(fingers) <= most) {
+                cut = cut == null ? cut() : cut;
+                found.add(
+                        new Hold(
+                                cut,
+                                fingers,
+                                down(fingers),
+                                barres(fingers),
+                                spread(fingers),
+                                found.size()));
             }
         }
+    }
+
+    private List<Run> cut() {
+        Run[] cut = new Run[runs];
+        Arrays.setAll(cut, i -> new Run(runFret[i], runLow[i], runHigh[i]));
+        return List.of(cut);
     }
 
     private boolean barre(int run) {
         return runHigh[run] > runLow[run];
     }
 
+    /** Whether another fret is held inside a barre. */
+    private boolean crossed(int run) {
+        for (int other = 0; other < runs; other++) {
+            if (runLow[other] > runLow[run] && runLow[other] < runHigh[run]) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** A barre with another fret inside it needs the index finger. */
-    private boolean possible() {
-        for (int p = 0; p < runs; p++) {
-            for (int q = 0; q < runs; q++) {
-                boolean crossed = runLow[q] > runLow[p] && runLow[q] < runHigh[p];
-                if (barre(p) && crossed && fingers[p] != 1) {
-                    return false;
-                }
-            }
-        }
-        return true;
-    }
-
-    /** Every two fingers reach as far apart as they lie. */
-    private boolean pairsReach() {
-        for (int i = 0; i < runs; i++) {
-            for (int j = i + 1; j < runs; j++) {
-                double apart = board.spanMm(runFret[i], runFret[j]);
-                if (apart > hand.limitMm(fingers[i], fingers[j])) {
-                    return false;
-                }
-            }
-        }
-        return true;
-    }
-
-    private boolean stays() {
-        for (Press p : staying) {
-            boolean there = false;
-            for (int run = 0; run < runs; run++) {
-                there |= press(run).equals(p);
-            }
-            if (!there) {
+    private static boolean possible(boolean[] crossed, int[] fingers) {
+        for (int run = 0; run < crossed.length; run++) {
+            if (crossed[run] && fingers[run] != 1) {
                 return false;
             }
         }
         return true;
     }
 
-    private Press press(int run) {
-        return Press.of(fingers[run], runFret[run], runLow[run], runHigh[run]);
+    private double least(int[] fingers) {
+        return down(fingers) + barres(fingers) + spread(fingers);
     }
 
-    /** Open strings between held ones, and beside a barre. */
-    private double ringing() {
-        int low = shape.strings();
-        int high = -1;
-        for (int run = 0; run < runs; run++) {
-            low = Math.min(low, runLow[run]);
-            high = Math.max(high, runHigh[run]);
-        }
-        double sum = 0;
-        for (int s = low + 1; s < shape.strings(); s++) {
-            if (shape.fret(s) == 0) {
-                sum += s < high ? RINGS_INSIDE : 0;
-                for (int run = 0; run < runs; run++) {
-                    sum += barre(run) && s == runHigh[run] + 1 ? BARRE_BESIDE_RINGING : 0;
-                }
-            }
-        }
-        return sum;
+    private double down(int[] fingers) {
+        double down = PER_FINGER * runs;
+        down += fingers[runs - 1] == 4 ? LITTLE_FINGER : 0;
+        return down + (fingers[0] == 1 ? 0 : INDEX_FREE);
     }
 
-    /** Reckons the effort of what is tried, and keeps it where it is the least so far. */
-    private void weigh(double rings) {
-        double fingersDown = PER_FINGER * runs;
+    private double barres(int[] fingers) {
         double laid = 0;
-        double off = 0;
         for (int i = 0; i < runs; i++) {
-            if (barre(i)) {
-                laid += PER_BARRE + (fingers[i] == 1 ? 0 : BARRE_NOT_INDEX);
-            }
-            fingersDown += fingers[i] == 4 ? LITTLE_FINGER : 0;
-            if (i > 0) {
-                int natural = fingers[i] - fingers[i - 1];
-                off += OFF_ITS_FRET * Math.abs(runFret[i] - runFret[i - 1] - natural);
-            }
+            laid += barre(i) ? PER_BARRE + (fingers[i] == 1 ? 0 : BARRE_NOT_INDEX) : 0;
         }
-        fingersDown += fingers[0] == 1 ? 0 : INDEX_FREE;
-        double total = fingersDown + laid + off + ease + silences + rings;
-        if (total < least) {
-            least = total;
-            down = fingersDown;
-            barres = laid;
-            spread = off;
-            ringing = rings;
-            pressed = runs;
-            for (int run = 0; run < runs; run++) {
-                presses[run] = press(run);
-            }
+        return laid;
+    }
+
+    private double spread(int[] fingers) {
+        double off = 0;
+        for (int i = 1; i < runs; i++) {
+            int natural = fingers[i] - fingers[i - 1];
+            off += OFF_ITS_FRET * Math.abs(runFret[i] - runFret[i - 1] - natural);
         }
+        return off;
     }
 }

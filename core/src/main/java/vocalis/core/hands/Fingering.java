@@ -22,7 +22,7 @@ import vocalis.core.instrument.Shape;
 public record Fingering(List<Press> presses, Effort parts, double reachMm) {
 
     private static final double REACH = 1.2;
-    private static final double THUMB = 1.3;
+    static final double THUMB = 1.3;
     private static final double INNER_SILENCE = 0.8;
 
     /**
@@ -94,14 +94,18 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
 
     /** Whether a hand gets there in a riff: the reach has a limit of its own. */
     public boolean quick() {
-        return effort() - parts.reach() <= MOST_QUICK;
+        return quick(effort(), parts.reach());
+    }
+
+    static boolean quick(double effort, double reach) {
+        return effort - reach <= MOST_QUICK;
     }
 
     /**
      * Most effort, the reach aside, of a shape that is offered: all but a few of a thousand
      * published shapes take less (see the tests).
      */
-    private static final double MOST_QUICK = 5.0;
+    static final double MOST_QUICK = 5.0;
 
     /** The whole effort, unitless, 0 (open strings) upward. */
     public double effort() {
@@ -127,46 +131,40 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
 
     private static Fingering withFingers(
             Fretboard board, Shape shape, Hand hand, List<Press> staying) {
-        double silences = INNER_SILENCE * shape.innerSilences();
+        double silences = silences(shape.innerSilences());
         int low = shape.lowestFretted();
         if (low == 0) {
             return new Fingering(List.of(), new Effort(0, 0, 0, 0, silences, 0, 0), 0);
         }
         int high = shape.highestFretted();
-        if (!hand.withinReach(board, low, high)) {
-            return null;
-        }
-        if (shape.voices() > 4 && fewestFingers(frets(shape), 0, shape.strings()) > 4) {
+        if (!hand.withinReach(board, low, high)
+                || shape.voices() > 4 && fewestFingers(shape.toArray(), 0, shape.strings()) > 4) {
             return null;
         }
         double reach = board.spanMm(low, high);
-        return new FingerSearch(board, shape, hand, silences, ease(reach, hand), reach, staying)
-                .best();
-    }
-
-    /**
-     * Whether four fingers, and the thumb on the lowest string, may hold what is decided so far:
-     * every finger lies as far as it can, and more strings only want more.
-     */
-    static boolean mayHold(int[] frets, int decided) {
-        int fretted = 0;
-        for (int s = 0; s < decided; s++) {
-            fretted += frets[s] > 0 ? 1 : 0;
+        double ease = ease(reach, hand);
+        int opens = shape.opens();
+        Hold best = null;
+        for (Hold h : FingerSearch.holds(shape.toArray(), Double.POSITIVE_INFINITY)) {
+            if (h.easierThan(best, opens)
+                    && h.reaches(board, hand)
+                    && (staying.isEmpty() || h.presses(0).containsAll(staying))) {
+                best = h;
+            }
         }
-        return fretted <= 4
-                || fewestFingers(frets, 0, decided) <= 4
-                || frets[0] > 0 && fewestFingers(frets, 1, decided) <= 4;
+        return best == null
+                ? null
+                : new Fingering(
+                        best.presses(0), best.parts(ease, silences, best.ringing(opens)), reach);
     }
 
-    private static int[] frets(Shape shape) {
-        int[] frets = new int[shape.strings()];
-        for (int s = 0; s < frets.length; s++) {
-            frets[s] = shape.fret(s);
-        }
-        return frets;
+    /** Effort of strings to be kept quiet between sounding ones. */
+    static double silences(int inner) {
+        return INNER_SILENCE * inner;
     }
 
-    private static int fewestFingers(int[] frets, int from, int to) {
+    /** Fewest fingers that hold some strings, whatever they reach. */
+    static int fewestFingers(int[] frets, int from, int to) {
         int fingers = 0;
         for (int s = from; s < to; s++) {
             int fret = frets[s];
@@ -182,7 +180,8 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
         return fingers;
     }
 
-    private static double ease(double reach, Hand hand) {
+    /** Effort of a reach in mm. */
+    static double ease(double reach, Hand hand) {
         return Math.pow(reach / hand.comfortMm(), 2) * REACH;
     }
 
@@ -194,14 +193,12 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
     private static Fingering withThumb(
             Fretboard board, Shape shape, Hand hand, List<Press> staying) {
         int fret = shape.fret(0);
-        if (fret <= 0
-                || fret > LAST_THUMB_FRET
-                || fewestFingers(frets(shape), 1, shape.strings()) > 4) {
+        if (fret <= 0 || fewestFingers(shape.toArray(), 1, shape.strings()) > 4) {
             return null;
         }
         Shape rest = shape.with(0, Shape.SILENT);
         if (rest.lowestFretted() == 0
-                || Math.abs(fret - rest.lowestFretted()) > 1
+                || !thumbReaches(fret, rest.lowestFretted())
                 || !hand.withinReach(board, shape.lowestFretted(), shape.highestFretted())) {
             return null;
         }
@@ -214,12 +211,17 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
         double reach = board.spanMm(shape.lowestFretted(), shape.highestFretted());
         return new Fingering(
                 presses,
-                f.parts.withThumb(ease(reach, hand), INNER_SILENCE * shape.innerSilences()),
+                f.parts.withThumb(ease(reach, hand), silences(shape.innerSilences())),
                 reach);
     }
 
+    /** Whether a thumb reaches over to a fret while the fingers' lowest lies at another. */
+    static boolean thumbReaches(int fret, int fingersLowest) {
+        return fret <= LAST_THUMB_FRET && Math.abs(fret - fingersLowest) <= 1;
+    }
+
     /** How far up the neck a thumb reaches over. */
-    private static final int LAST_THUMB_FRET = 9;
+    static final int LAST_THUMB_FRET = 9;
 
     /** Number that stands for the thumb in a {@link Press}. */
     public static final int THUMB_FINGER = 5;

@@ -3,7 +3,6 @@ package vocalis.core.hands;
 import java.util.List;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
-import vocalis.core.voicing.Playability;
 
 /**
  * A player's fretting hand.
@@ -12,7 +11,7 @@ import vocalis.core.voicing.Playability;
  * @param comfortMm reach from index to little finger along the neck that stays comfortable, 50 to
  *     180 mm
  */
-public record Hand(String name, double comfortMm) implements Playability {
+public record Hand(String name, double comfortMm) {
 
     /** How far past comfort the limit lies: a fifth (common practice, from memory). */
     public static final double LIMIT_OVER_COMFORT = 1.2;
@@ -64,17 +63,12 @@ public record Hand(String name, double comfortMm) implements Playability {
         return limitMm() * SHARES[a - 1][b - 1] + FINGERTIP_MM;
     }
 
-    @Override
+    /** Whether frets from {@code low} to {@code high} can be held at once. */
     public boolean withinReach(Fretboard board, int low, int high) {
         return board.spanMm(low, high) <= limitMm(1, 4);
     }
 
-    @Override
-    public boolean mayHold(int[] frets, int decided) {
-        return Fingering.mayHold(frets, decided);
-    }
-
-    @Override
+    /** Whether a shape can be held in a riff. */
     public boolean playable(Fretboard board, Shape shape) {
         return Fingering.of(board, shape, this).filter(Fingering::quick).isPresent();
     }

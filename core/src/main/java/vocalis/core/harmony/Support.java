@@ -2,7 +2,7 @@ package vocalis.core.harmony;
 
 import java.util.Optional;
 import vocalis.core.theory.Key;
-import vocalis.core.voicing.Voicing;
+import vocalis.core.voicing.Laid;
 
 /**
  * How much the sounding notes support each pitch class as their root; {@link HeardRoot} has the
@@ -49,13 +49,12 @@ record Support(int[] weights, int[] order) {
      * support. Asked of every voicing that is found, it counts the notes in one number, four bits a
      * pitch class above the root.
      */
-    static double behind(Voicing v) {
+    static double behind(Laid v) {
         long counts = 0;
         int bass = Notes.NONE;
-        for (int string = 0; string < v.shape().strings(); string++) {
-            int fret = v.shape().fret(string);
-            if (fret >= 0) {
-                int above = v.board().midi(string, fret) + 12 - v.root();
+        for (int string = 0; string < v.strings(); string++) {
+            if (v.sounds(string)) {
+                int above = v.midi(string) + 12 - v.root();
                 counts += 1L << above % 12 * 4;
                 bass = Math.min(bass, above);
             }

@@ -106,14 +106,18 @@ public final class Shape {
         return all;
     }
 
+    /** Strings that ring open, a bit each, the lowest string's first. */
+    public int opens() {
+        int opens = 0;
+        for (int s = 0; s < frets.length; s++) {
+            opens |= frets[s] == 0 ? 1 << s : 0;
+        }
+        return opens;
+    }
+
     /** Whether an open string sounds. */
     public boolean rings() {
-        for (int f : frets) {
-            if (f == 0) {
-                return true;
-            }
-        }
-        return false;
+        return opens() != 0;
     }
 
     /**

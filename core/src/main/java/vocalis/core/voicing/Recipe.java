@@ -1,9 +1,7 @@
 package vocalis.core.voicing;
 
 import java.util.HashSet;
-import java.util.List;
 import java.util.Set;
-import vocalis.core.instrument.Shape;
 
 /**
  * What a family asks of a voicing; one exhaustive search serves them all. A set of degrees is a
@@ -86,80 +84,129 @@ public record Recipe(
                 chords, bass, new Range(least, most), new Range(0, 1), Set.of(), Opens.CROSSING);
     }
 
-    /** Whether a finished voicing satisfies the recipe; the search prunes with the same rules. */
+    /** Whether a voicing satisfies the recipe. */
     public boolean accepts(Voicing voicing) {
-        List<Sounding> notes = voicing.soundings();
-        if (!voices.holds(notes.size()) || !innerSilences.holds(voicing.innerSilences())) {
-            return false;
-        }
-        Sounding lowest = notes.get(0);
+        return accepts(voicing.laid());
+    }
+
+    private boolean accepts(Laid laid) {
         int own = 0;
-        int fretted = 0;
-        for (int i = 0; i < notes.size(); i++) {
-            Sounding n = notes.get(i);
-            if (i > 0
-                    && !mayFollow(
-                            notes.get(i - 1).midi(), notes.get(i - 1).open(), n.midi(), n.open())) {
+        for (int s = 0; s < laid.strings(); s++) {
+            boolean counts = laid.sounds(s) && (laid.fret(s) > 0 || opens != Opens.DRONES);
+            own |= counts ? 1 << laid.degree(s) : 0;
+        }
+        return chords.contains(own) && lies(laid);
+    }
+
+    /** Whether notes that are one of the chords lie as the recipe asks. */
+    public boolean lies(Laid laid) {
+        Lie lie = new Lie();
+        for (int s = 0; s < laid.strings(); s++) {
+            if (!lie.add(laid, s)) {
                 return false;
             }
-            own |= n.open() && opens == Opens.DRONES ? 0 : 1 << degree(n, voicing.root());
-            fretted += n.open() ? 0 : 1;
-            lowest = n.midi() < lowest.midi() ? n : lowest;
         }
-        boolean drone = opens == Opens.DRONES;
-        boolean bassFits =
-                (bass >> degree(lowest, voicing.root()) & 1) != 0 || drone && lowest.open();
-        return chords.contains(own)
-                && bassFits
-                && (!drone || fretted >= 2 && fretted < notes.size())
-                && (opens != Opens.CROSSING || liesUnderTheHand(voicing, fretted));
+        return lie.fits(laid.root());
     }
 
-    /** Whether so many voices and inner silences, and such a chord, are asked for: quickly told. */
-    boolean mayHave(int sounded, int silent, int chord) {
-        return voices.holds(sounded) && innerSilences.holds(silent) && chords.contains(chord);
+    /** What is seen of the notes from the lowest string up. */
+    private final class Lie {
+        private int sounded;
+        private int silent;
+        private int gap;
+        private int fretted;
+        private int low;
+        private int high;
+        private int places;
+        private int last = -1;
+        private boolean lastOpen;
+        private boolean openBass;
+        private int bass = Integer.MAX_VALUE;
+        private boolean bassRings;
+
+        /** Takes one string more; false where it may not follow what sounds below it. */
+        boolean add(Laid laid, int string) {
+            if (!laid.sounds(string)) {
+                gap += sounded > 0 ? 1 : 0;
+                return true;
+            }
+            int fret = laid.fret(string);
+            int midi = laid.midi(string);
+            boolean open = fret == 0;
+            if (sounded > 0 && !mayFollow(last, lastOpen, midi, open)) {
+                return false;
+            }
+            if (!open) {
+                places += fretted == 0 || gap > 0 || lastOpen ? 1 : 0;
+                low = low == 0 ? fret : Math.min(low, fret);
+                high = Math.max(high, fret);
+                fretted++;
+            }
+            openBass = sounded == 0 ? open : openBass;
+            bassRings = midi < bass ? open : bassRings;
+            bass = Math.min(bass, midi);
+            silent += gap;
+            gap = 0;
+            sounded++;
+            last = midi;
+            lastOpen = open;
+            return true;
+        }
+
+        boolean fits(int root) {
+            boolean drone = opens == Opens.DRONES;
+            boolean bassFits =
+                    sounded > 0 && (Recipe.this.bass >> Math.floorMod(bass - root, 12) & 1) != 0
+                            || drone && bassRings;
+            return mayHave(sounded, silent)
+                    && bassFits
+                    && (!drone || fretted >= 2 && fretted < sounded)
+                    && (opens != Opens.CROSSING || fretted == sounded || liesUnderTheHand());
+        }
+
+        private boolean liesUnderTheHand() {
+            return high <= OPEN_POSITION_FRETS
+                    || fretted >= LEAST_FRETTED
+                            && high - low + silent < FRETS_UNDER_HAND
+                            && (openBass ? places + 1 : places) <= 2;
+        }
     }
 
-    private static boolean liesUnderTheHand(Voicing voicing, int fretted) {
-        Shape shape = voicing.shape();
-        int places = 0;
-        for (int s = 0; s < shape.strings(); s++) {
-            boolean begins = shape.fret(s) > 0 && (s == 0 || shape.fret(s - 1) <= 0);
-            places += begins ? 1 : 0;
-        }
-        int opens = voicing.voices() - fretted;
-        boolean openBass = shape.fret(shape.lowestSounded()) == 0;
-        return opens == 0
-                || shape.highestFretted() <= OPEN_POSITION_FRETS
-                || fretted >= LEAST_FRETTED
-                        && mayLie(
-                                shape.lowestFretted(),
-                                shape.highestFretted(),
-                                openBass ? places + 1 : places,
-                                voicing.innerSilences());
+    /** Whether so many voices and inner silences are asked for. */
+    public boolean mayHave(int sounded, int silent) {
+        return voices.holds(sounded) && innerSilences.holds(silent);
+    }
+
+    /**
+     * Whether open strings may ring beside fretted ones, as far as these tell: past the open
+     * position only beside three notes or more that lie close together.
+     *
+     * @param fretted how many notes are fretted
+     * @param lowFret the lowest of them
+     * @param highFret the highest
+     */
+    public boolean mayRing(int fretted, int lowFret, int highFret) {
+        return fretted < voices.most()
+                && switch (opens) {
+                    case DRONES -> fretted >= 2;
+                    case CROSSING ->
+                            highFret <= OPEN_POSITION_FRETS
+                                    || fretted >= LEAST_FRETTED
+                                            && highFret - lowFret < FRETS_UNDER_HAND;
+                    case AS_FRETTED, FREE -> true;
+                };
     }
 
     /** Fewest fretted notes of a chord past the open position that has open strings. */
-    static final int LEAST_FRETTED = 3;
-
-    /**
-     * Whether open strings may ring beside fretted ones past the open position.
-     *
-     * @param places groups of neighbouring fretted strings, an open bass counting as one
-     * @param silences silent strings between sounded ones
-     */
-    static boolean mayLie(int lowFret, int highFret, int places, int silences) {
-        return highFret <= OPEN_POSITION_FRETS
-                || highFret - lowFret + silences < FRETS_UNDER_HAND && places <= 2;
-    }
+    private static final int LEAST_FRETTED = 3;
 
     /** Last fret of an open position. */
-    static final int OPEN_POSITION_FRETS = 5;
+    private static final int OPEN_POSITION_FRETS = 5;
 
     private static final int FRETS_UNDER_HAND = 4;
 
     /** Whether a string may sound above the sounded string before it. */
-    boolean mayFollow(int midiBefore, boolean openBefore, int midi, boolean open) {
+    private boolean mayFollow(int midiBefore, boolean openBefore, int midi, boolean open) {
         int step = midi - midiBefore;
         if (!steps.isEmpty() && !steps.contains(step)) {
             return false;
@@ -169,10 +216,6 @@ public record Recipe(
             case CROSSING -> step >= 0 || open || openBefore;
             case FREE, DRONES -> true;
         };
-    }
-
-    static int degree(Sounding note, int root) {
-        return Math.floorMod(note.midi() - root, 12);
     }
 
     /** Every union of one set of each list. */

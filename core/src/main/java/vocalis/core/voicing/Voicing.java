@@ -1,6 +1,7 @@
 package vocalis.core.voicing;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import vocalis.core.instrument.Fretboard;
@@ -38,6 +39,13 @@ public record Voicing(Shape shape, Fretboard board, int root) {
             throw new IllegalArgumentException(
                     "shape " + shape + " goes past the last fret, " + board.frets());
         }
+    }
+
+    /** The same in bare numbers. */
+    public Laid laid() {
+        int[] open = new int[board.strings()];
+        Arrays.setAll(open, s -> board.midi(s, 0));
+        return new Laid(shape.toArray(), open, root);
     }
 
     /** The sounded strings, lowest string first. */

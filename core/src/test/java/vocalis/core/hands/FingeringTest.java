@@ -8,10 +8,10 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import vocalis.core.choice.Catalogue;
 import vocalis.core.instrument.Shape;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
-import vocalis.core.voicing.VoicingSearch;
 
 class FingeringTest {
 
@@ -72,9 +72,12 @@ class FingeringTest {
     @Test
     void everyOfferedGripObeysTheLawsOfTheHand() {
         List<Voicing> all = new ArrayList<>();
+        Catalogue catalogue = new Catalogue();
         for (Family family : Family.values()) {
             for (int root = 0; root < 12; root += 3) {
-                all.addAll(VoicingSearch.all(family, STANDARD, root, Hand.MEDIUM));
+                catalogue
+                        .candidates(STANDARD, Hand.MEDIUM, family, root)
+                        .forEach(c -> all.add(c.voicing()));
             }
         }
         assertThat(all.size()).isGreaterThan(1000);

@@ -12,6 +12,9 @@ import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import vocalis.core.choice.Candidate;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.theory.Degree;
@@ -20,7 +23,6 @@ import vocalis.core.theory.Mode;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
-import vocalis.core.voicing.VoicingSearch;
 
 class ContextTest {
 
@@ -204,7 +206,10 @@ class ContextTest {
     @Test
     void theTritoneSubstituteSharesThirdAndSeventh() {
         List<Voicing> all =
-                VoicingSearch.all(Family.SUBSTITUTE, STANDARD, 9, vocalis.core.hands.Hand.MEDIUM);
+                new Catalogue()
+                        .candidates(STANDARD, Hand.MEDIUM, Family.SUBSTITUTE, 9).stream()
+                                .map(Candidate::voicing)
+                                .toList();
         assertThat(all)
                 .filteredOn(v -> v.pitchClasses().equals(List.of(1, 3, 7, 10)))
                 .isNotEmpty()

@@ -1,4 +1,4 @@
-package vocalis.core.voicing;
+package vocalis.core.choice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static vocalis.core.Shapes.STANDARD;
@@ -12,13 +12,25 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
+import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.ShapeClass;
+import vocalis.core.voicing.Voicing;
 
 class VoicingSearchTest {
+
+    private static final Catalogue CATALOGUE = new Catalogue();
+
+    private static List<Voicing> found(Family family, Fretboard board, int root, Hand hand) {
+        return CATALOGUE.candidates(board, hand, family, root).stream()
+                .map(Candidate::voicing)
+                .toList();
+    }
 
     private static int[] frets(long combo, int perString, int strings) {
         int[] frets = new int[strings];
@@ -352,7 +364,7 @@ class VoicingSearchTest {
             Map<Family, Set<Shape>> brute = bruteForce(board, root, hand);
             for (Family family : Family.values()) {
                 Set<Shape> ours =
-                        VoicingSearch.all(family, board, root, hand).stream()
+                        found(family, board, root, hand).stream()
                                 .map(Voicing::shape)
                                 .collect(Collectors.toSet());
                 Set<Shape> theirs = brute.getOrDefault(family, Set.of());
@@ -394,7 +406,7 @@ class VoicingSearchTest {
     @Test
     void whatIsFoundIsAccepted() {
         for (Family family : Family.values()) {
-            List<Voicing> found = VoicingSearch.all(family, STANDARD, 4, Hand.SMALL);
+            List<Voicing> found = found(family, STANDARD, 4, Hand.SMALL);
             assertThat(found).allMatch(family::accepts);
             for (Voicing v : found.subList(0, Math.min(200, found.size()))) {
                 Voicing other = new Voicing(v.shape(), STANDARD, 5);
@@ -462,8 +474,83 @@ class VoicingSearchTest {
         assertThat(fourth.shapeClass()).isNotEqualTo(a.shapeClass());
     }
 
+    /** Necks on which the fast search and the whole one are held against each other. */
+    private static final List<Fretboard> NECKS =
+            List.of(
+                    STANDARD,
+                    new Fretboard(new Instrument(Tuning.LOW_D, 22, 628, false), 2),
+                    new Fretboard(Instrument.of(Tuning.parse("fourths", "E2 A2 D3 G3 C4 F4")), 0),
+                    new Fretboard(
+                            new Instrument(
+                                    Tuning.parse("seven", "B1 E2 A2 D3 G3 B3 E4"), 14, 648, false),
+                            1),
+                    new Fretboard(
+                            new Instrument(Tuning.parse("four", "E1 A1 D2 G2"), 20, 860, false),
+                            0));
+
+    /** What cannot be among the first of its place is left out early, and nothing else. */
+    @Test
+    void theLeadingAreTheFirstOfEachPlaceOfAll() {
+        for (int i = 0; i < NECKS.size(); i++) {
+            for (Family family : Family.values()) {
+                int root = (2 + 5 * i) % 12;
+                List<Candidate> all = CATALOGUE.candidates(NECKS.get(i), Hand.MEDIUM, family, root);
+                assertThat(new Catalogue().leading(NECKS.get(i), Hand.MEDIUM, family, root))
+                        .as(family + " on " + root + ", neck " + i)
+                        .isEqualTo(Catalogue.leading(all));
+            }
+        }
+    }
+
+    /** A grip found once for the whole neck is held as the shape alone would be. */
+    @Test
+    void gripsAreHeldAsTheirShapesWouldBeAlone() {
+        for (int i = 0; i < NECKS.size(); i++) {
+            Fretboard board = NECKS.get(i);
+            for (Family family : Family.values()) {
+                for (Candidate c : CATALOGUE.leading(board, Hand.MEDIUM, family, 5 * i % 12)) {
+                    Fingering alone =
+                            Fingering.of(board, c.voicing().shape(), Hand.MEDIUM).orElseThrow();
+                    assertThat(c.fingering()).as(c + ", neck " + i).isEqualTo(alone);
+                    assertThat(c.effort()).as(c + ", neck " + i).isEqualTo(alone.effort());
+                }
+            }
+        }
+    }
+
+    /** The bound by which open strings past the open position are left out is one. */
+    @Test
+    void noFamilyChargesLessThanItsBoundPastTheOpenPosition() {
+        for (Fretboard board : NECKS) {
+            int[] open = Neck.of(board, Hand.MEDIUM, new boolean[1 << 12]).open();
+            boolean known = KnownForms.rings(open, Purpose.OPEN_POSITION);
+            for (Family family : Family.values()) {
+                double least = Purpose.leastPastOpenPosition(family, known);
+                for (Candidate c : CATALOGUE.candidates(board, Hand.MEDIUM, family, 9)) {
+                    Shape shape = c.voicing().shape();
+                    if (shape.rings() && shape.highestFretted() > Purpose.OPEN_POSITION) {
+                        assertThat(c.charge()).as(family + " " + c).isGreaterThanOrEqualTo(least);
+                    }
+                }
+            }
+        }
+    }
+
+    /**
+     * In standard tuning the known open forms lie in open position; tuned up a fourth they move.
+     */
+    @Test
+    void knownFormsPastTheOpenPositionAreTold() {
+        int[] standard = {40, 45, 50, 55, 59, 64};
+        assertThat(KnownForms.rings(standard, Purpose.OPEN_POSITION)).isFalse();
+        assertThat(KnownForms.rings(standard, 2)).isTrue();
+        // The lowest string a fourth down: what was held on it moves five frets up.
+        int[] low = {35, 45, 50, 55, 59, 64};
+        assertThat(KnownForms.rings(low, Purpose.OPEN_POSITION)).isTrue();
+    }
+
     private static List<String> shapes(Family family, int root) {
-        return VoicingSearch.all(family, STANDARD, root, Hand.MEDIUM).stream()
+        return found(family, STANDARD, root, Hand.MEDIUM).stream()
                 .map(v -> v.shape().text())
                 .toList();
     }
