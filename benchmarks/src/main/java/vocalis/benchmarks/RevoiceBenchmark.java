@@ -1,8 +1,10 @@
 package vocalis.benchmarks;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -18,22 +20,27 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.revoice.Intent;
 import vocalis.core.revoice.Revoicer;
+import vocalis.core.revoice.Row;
 import vocalis.core.riff.Chords;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Deriver;
+import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
+import vocalis.core.theory.Key;
+import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Family;
+import vocalis.workbench.Revoicing;
 
 /**
- * Rows of the revoicing, the voicings of its seven roots searched before: one by intent over all
- * families, and one of a family.
+ * Rows of the revoicing over seven roots: one by intent over all families and one of a family, the
+ * voicings searched before; and the rows of all nine families, searched anew.
  */
 @State(Scope.Thread)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Warmup(iterations = 4, time = 2)
 @Measurement(iterations = 5, time = 2)
-@Fork(1)
+@Fork(value = 1, jvmArgsAppend = "-XX:+UseSerialGC")
 public class RevoiceBenchmark {
 
     @Param({"16", "64"})
@@ -43,6 +50,7 @@ public class RevoiceBenchmark {
     private final Revoicer revoicer = new Revoicer(catalogue, Hand.MEDIUM);
     private Derived derived;
     private int turn;
+    private int key;
 
     @Setup
     public void riff() {
@@ -55,6 +63,29 @@ public class RevoiceBenchmark {
     public Optional<Riff> intent() {
         Intent[] all = {Intent.SMOOTH_TOP, Intent.LEAST_HAND, Intent.DARKEST};
         return revoicer.voiced(derived, all[turn++ % all.length], Set.of(), 1);
+    }
+
+    /** With nothing found before. */
+    @Benchmark
+    public List<Row> nineFamiliesCold() {
+        return nine(new Catalogue(), derived.riff());
+    }
+
+    /** With the neck known, as it is from the first shape that is shown, and no voicing on it. */
+    @Benchmark
+    public List<Row> nineFamiliesInAnotherKey() {
+        String[] modes = {
+            "minor", "phrygian", "dorian", "locrian", "mixolydian", "lydian", "major"
+        };
+        int k = key++ % (12 * modes.length);
+        Ground ground = derived.riff().ground();
+        Key other = Key.parse(Spelling.plain(k % 12).symbol() + " " + modes[k / 12]);
+        return nine(catalogue, derived.riff().withGround(ground.withKey(other)));
+    }
+
+    private static List<Row> nine(Catalogue catalogue, Riff riff) {
+        Revoicing anew = new Revoicing(catalogue, Hand.MEDIUM);
+        return Stream.of(Family.values()).map(f -> anew.of(riff, f)).toList();
     }
 
     @Benchmark

@@ -11,6 +11,7 @@ import java.util.Optional;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.HeardRoot;
 import vocalis.core.instrument.Fretboard;
+import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Laid;
 
@@ -25,6 +26,9 @@ public final class Catalogue {
 
     /** How many of each position lead: enough for every card that is looked at. */
     private static final int LEADING = 120;
+
+    /** How many of each position a choice in a key is made among: no chooser looks at more. */
+    private static final int LIKELIEST = 10;
 
     /** Necks whose grips are remembered, each with a hand: the player's, and one beside it. */
     private static final int NECKS = 2;
@@ -41,11 +45,16 @@ public final class Catalogue {
                 }
             };
 
+    private record Asked(Query query, Key key) {}
+
     /** Best first by effort and by what the family is for. */
-    private final Shelf all = new Shelf();
+    private final Shelf<Query> all = new Shelf<>();
 
     /** The first of each position: few enough that those of all twelve roots stay. */
-    private final Shelf leading = new Shelf();
+    private final Shelf<Query> leading = new Shelf<>();
+
+    /** The first few of each position in a key. */
+    private final Shelf<Asked> likeliest = new Shelf<>();
 
     /**
      * Every playable voicing of a family on a root (pitch class 0 to 11), best first by effort and
@@ -74,6 +83,24 @@ public final class Catalogue {
                         });
     }
 
+    /**
+     * The likeliest ten of each position in a key, best first: among all, not among those that lead
+     * in any key.
+     */
+    public List<Candidate> likeliest(Fretboard board, Hand hand, Family family, int root, Key key) {
+        Asked asked = new Asked(new Query(board, hand, family, root), key);
+        return likeliest
+                .get(asked)
+                .orElseGet(
+                        () -> {
+                            VoicingSearch.Role role = new Ranking(family, List.of(), key).role();
+                            List<Candidate> found =
+                                    search(board, hand, family).bestFirst(root, LIKELIEST, role);
+                            likeliest.put(asked, found);
+                            return found;
+                        });
+    }
+
     /** The first of each position of candidates that come best first. */
     public static List<Candidate> leading(List<Candidate> bestFirst) {
         int[] taken = new int[64];
@@ -88,13 +115,17 @@ public final class Catalogue {
     }
 
     private List<Candidate> found(Query q, int most) {
+        return search(q.board, q.hand, q.family).bestFirst(q.root, most);
+    }
+
+    private VoicingSearch search(Fretboard board, Hand hand, Family family) {
         Families families;
         synchronized (necks) {
             families =
                     necks.computeIfAbsent(
-                            new Held(q.board, q.hand), h -> new Families(h.board, h.hand));
+                            new Held(board, hand), h -> new Families(h.board, h.hand));
         }
-        return families.search(q.family).bestFirst(q.root, most);
+        return families.search(family);
     }
 
     /** What a hand holds on a neck, found once for all families and roots. */
@@ -132,15 +163,15 @@ public final class Catalogue {
     }
 
     /** Answers remembered, those not asked for longest given up first. */
-    private static final class Shelf {
-        private final Map<Query, List<Candidate>> found = new LinkedHashMap<>(64, 0.75f, true);
+    private static final class Shelf<Q> {
+        private final Map<Q, List<Candidate>> found = new LinkedHashMap<>(64, 0.75f, true);
         private int remembered;
 
-        synchronized Optional<List<Candidate>> get(Query q) {
+        synchronized Optional<List<Candidate>> get(Q q) {
             return Optional.ofNullable(found.get(q));
         }
 
-        synchronized void put(Query q, List<Candidate> candidates) {
+        synchronized void put(Q q, List<Candidate> candidates) {
             if (found.put(q, candidates) == null) {
                 remembered += candidates.size();
             }

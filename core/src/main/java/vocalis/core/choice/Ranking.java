@@ -34,7 +34,10 @@ public final class Ranking {
     private static final int SPREAD = 24;
 
     private final Family family;
-    private final int scale;
+
+    /** For every root the degrees above it that the scale has. */
+    private final int[] inScale = new int[12];
+
     private final int tonic;
     private final List<Shape> neighbours;
 
@@ -45,7 +48,11 @@ public final class Ranking {
      */
     public Ranking(Family family, List<Shape> neighbours, Key key) {
         this.family = family;
-        this.scale = key.mask();
+        for (int root = 0; root < 12; root++) {
+            for (int d = 0; d < 12; d++) {
+                inScale[root] |= (key.mask() >> (root + d) % 12 & 1) << d;
+            }
+        }
         this.tonic = key.tonic().pitchClass();
         this.neighbours = List.copyOf(neighbours);
     }
@@ -74,34 +81,54 @@ public final class Ranking {
         return cost;
     }
 
+    private double role(Voicing v) {
+        int degrees = 0;
+        for (int string = 0; string < v.shape().strings(); string++) {
+            int fret = v.shape().fret(string);
+            degrees |= fret < 0 ? 0 : 1 << (v.board().midi(string, fret) + 12 - v.root()) % 12;
+        }
+        return role().of(degrees, v.root());
+    }
+
     /**
      * What a chord's place in the key asks: notes of the scale; on the fifth degree a dominant, its
      * third included, and what stands in for one.
      */
-    private double role(Voicing v) {
-        int notes = 0;
-        for (int string = 0; string < v.shape().strings(); string++) {
-            int fret = v.shape().fret(string);
-            notes |= fret < 0 ? 0 : 1 << v.board().midi(string, fret) % 12;
+    VoicingSearch.Role role() {
+        return new VoicingSearch.Role() {
+            @Override
+            public double of(int degrees, int root) {
+                boolean onFive = (root + 5) % 12 == tonic;
+                boolean raised = onFive && (degrees >> 4 & 1) != 0;
+                int count = Integer.bitCount(outside(degrees, root));
+                if (family == Family.SUBSTITUTE) {
+                    boolean tritone = (degrees >> 6 & 1) != 0;
+                    double leads = onFive ? -TRITONE_ON_FIVE : TRITONE_ON_FIVE;
+                    return (tritone ? leads : 0) + PER_NOTE_OUTSIDE / 2 * count;
+                }
+                boolean seventh = (degrees >> 10 & 1) != 0;
+                boolean dominant = raised && family == Family.EXTENDED && seventh;
+                return (dominant ? -DOMINANT_ON_FIVE : 0) + PER_NOTE_OUTSIDE * count;
+            }
+
+            @Override
+            public double least(int degrees, int root) {
+                double each = family == Family.SUBSTITUTE ? PER_NOTE_OUTSIDE / 2 : PER_NOTE_OUTSIDE;
+                double most = Math.max(TRITONE_ON_FIVE, DOMINANT_ON_FIVE);
+                return each * Integer.bitCount(outside(degrees, root)) - most;
+            }
+        };
+    }
+
+    /** Which degrees are charged as outside the key. */
+    private int outside(int degrees, int root) {
+        int outside = degrees & ~inScale[root];
+        boolean onFive = (root + 5) % 12 == tonic;
+        if (!onFive) {
+            return outside;
         }
-        boolean onFive = (v.root() + 5) % 12 == tonic;
-        boolean raised = onFive && (notes >> (v.root() + 4) % 12 & 1) != 0;
-        boolean seventh = (notes >> (v.root() + 10) % 12 & 1) != 0;
-        int outside = notes & ~scale;
-        double cost = 0;
-        if (family == Family.SUBSTITUTE) {
-            boolean tritone = (notes >> (v.root() + 6) % 12 & 1) != 0;
-            cost += tritone && onFive ? -TRITONE_ON_FIVE : tritone ? TRITONE_ON_FIVE : 0;
-            // A dominant leads by its third, and a tritone away by its root: neither is a surprise.
-            outside &= onFive ? ~(1 << (v.root() + 4) % 12 | 1 << (v.root() + 6) % 12) : ~0;
-            // It surprises: what is outside costs half.
-            return cost + PER_NOTE_OUTSIDE / 2 * Integer.bitCount(outside);
-        }
-        if (raised) {
-            outside &= ~(1 << (v.root() + 4) % 12);
-            cost -= family == Family.EXTENDED && seventh ? DOMINANT_ON_FIVE : 0;
-        }
-        return cost + PER_NOTE_OUTSIDE * Integer.bitCount(outside);
+        // A dominant leads by its third, and a tritone away by its root: neither is a surprise.
+        return outside & (family == Family.SUBSTITUTE ? ~(1 << 4 | 1 << 6) : ~(1 << 4));
     }
 
     /** A candidate with its cost, reckoned once. */

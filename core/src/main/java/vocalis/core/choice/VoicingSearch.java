@@ -86,8 +86,13 @@ final class VoicingSearch {
                 }
             };
 
-    /** A grip that is a chord by itself, with the least that it costs in any place. */
-    private record Closed(Grip grip, double charge, double effort) {
+    /**
+     * A grip that is a chord by itself.
+     *
+     * @param degrees what sounds
+     * @param effort the least in any place
+     */
+    private record Closed(Grip grip, int degrees, double charge, double effort) {
         double least(int place) {
             return Ranking.alone(charge, effort, place, lowest(grip.held()));
         }
@@ -109,7 +114,7 @@ final class VoicingSearch {
      * @param opens strings that ring open, a bit each
      * @param charge what it is charged
      * @param effort of holding it
-     * @param cost what it costs alone
+     * @param cost what it costs, alone or in a key
      * @param order where its shape comes among those of the same cost
      */
     record Found(
@@ -236,7 +241,8 @@ final class VoicingSearch {
         Laid laid =
                 new Laid(grip.frets(place, 0), neck.open(), Math.floorMod(place - 1 - step, 12));
         return accepted(asked, laid)
-                ? Stream.of(new Closed(grip, charge.of(laid), grip.leastEffort()))
+                ? Stream.of(
+                        new Closed(grip, turned(notes, step), charge.of(laid), grip.leastEffort()))
                 : Stream.empty();
     }
 
@@ -249,16 +255,49 @@ final class VoicingSearch {
         return false;
     }
 
+    /** What a set of notes is charged for its place in a key. */
+    interface Role {
+        /**
+         * The charge.
+         *
+         * @param degrees what sounds, twelve bits from the root up
+         */
+        double of(int degrees, int root);
+
+        /** The least of all that sound these notes and more. */
+        double least(int degrees, int root);
+    }
+
+    /** Any key. */
+    private static final Role ANY =
+            new Role() {
+                @Override
+                public double of(int degrees, int root) {
+                    return 0;
+                }
+
+                @Override
+                public double least(int degrees, int root) {
+                    return 0;
+                }
+            };
+
+    /** What is found on a root in any key, best first; so many of each place at most. */
+    List<Candidate> bestFirst(int root, int most) {
+        return bestFirst(root, most, ANY);
+    }
+
     /**
      * What is found on a root, best first.
      *
      * @param root pitch class 0 to 11
      * @param most how many of each place at most
+     * @param role what is charged besides
      */
-    List<Candidate> bestFirst(int root, int most) {
+    List<Candidate> bestFirst(int root, int most, Role role) {
         return IntStream.rangeClosed(0, neck.board().frets())
                 .parallel()
-                .mapToObj(place -> new Place(place, root, most).found())
+                .mapToObj(place -> new Place(place, root, most, role).found())
                 .flatMap(Collection::stream)
                 .sorted()
                 .map(f -> candidate(f, root))
@@ -276,12 +315,16 @@ final class VoicingSearch {
         private final int place;
         private final int root;
         private final int most;
+        private final Role role;
+        private final double leastRole;
         private final int step;
         private final int[] rung;
         private final double leastPastOpenPosition = charge.leastPastOpenPosition();
         private final PriorityQueue<Found> best = new PriorityQueue<>((a, b) -> b.compareTo(a));
 
-        Place(int place, int root, int most) {
+        Place(int place, int root, int most, Role role) {
+            this.role = role;
+            this.leastRole = role.least(0, root);
             this.place = place;
             this.root = root;
             this.most = most;
@@ -295,31 +338,38 @@ final class VoicingSearch {
 
         Collection<Found> found() {
             for (Closed c : place == 0 ? List.<Closed>of() : closed.get(step)) {
-                if (tooMuch(c.least(place))) {
+                double least = c.least(place);
+                if (tooMuch(least + leastRole)) {
                     break;
                 }
-                if (place >= c.grip().lowestPlace() && place <= c.grip().highestPlace()) {
-                    keep(c.grip(), 0, c.charge());
+                double asked = role.of(c.degrees(), root);
+                if (!tooMuch(least + asked)
+                        && place >= c.grip().lowestPlace()
+                        && place <= c.grip().highestPlace()) {
+                    keep(c.grip(), 0, c.charge(), asked);
                 }
             }
             for (Opened o : opened.get(step)) {
                 Neck.Group g = o.group();
-                if (place >= g.from() && place <= g.to() && mayBeBest(g.span(), g.effort())) {
-                    ringing(g, o.own(), mayRing(g.sounding(), o.recipes()));
+                if (place >= g.from() && place <= g.to()) {
+                    double asked = role.least(o.own(), root);
+                    if (mayBeBest(g.span(), g.effort(), asked)) {
+                        ringing(g, o.own(), mayRing(g.sounding(), o.recipes()), asked);
+                    }
                 }
             }
             return best;
         }
 
         /** Whether a grip of such an effort may be one of the best beside open strings. */
-        private boolean mayBeBest(int span, double effort) {
+        private boolean mayBeBest(int span, double effort, double asked) {
             return place + span <= Purpose.OPEN_POSITION
-                    || !tooMuch(Ranking.alone(leastPastOpenPosition, effort, place, 0));
+                    || !tooMuch(Ranking.alone(leastPastOpenPosition, effort, place, 0) + asked);
         }
 
-        private void ringing(Neck.Group g, int own, int may) {
+        private void ringing(Neck.Group g, int own, int may, double asked) {
             for (Grip grip : may == 0 ? NONE : g.grips()) {
-                if (!mayBeBest(g.span(), grip.leastEffort())) {
+                if (!mayBeBest(g.span(), grip.leastEffort(), asked)) {
                     return;
                 }
                 ringing(grip, own, may);
@@ -345,11 +395,17 @@ final class VoicingSearch {
                         may
                                 & (chord[own | rung[opens]] | fretted[own])
                                 & voiced[spread(grip.held() | opens)];
-                if (asked != 0 && mayBeBest(grip.span(), grip.effort(place, opens))) {
-                    Laid laid = new Laid(grip.frets(place, opens), neck.open(), root);
-                    if (accepted(asked, laid)) {
-                        keep(grip, opens, charge.of(laid));
-                    }
+                if (asked != 0) {
+                    tried(grip, opens, asked, role.of(own | rung[opens], root));
+                }
+            }
+        }
+
+        private void tried(Grip grip, int opens, int asked, double inKey) {
+            if (mayBeBest(grip.span(), grip.effort(place, opens), inKey)) {
+                Laid laid = new Laid(grip.frets(place, opens), neck.open(), root);
+                if (accepted(asked, laid)) {
+                    keep(grip, opens, charge.of(laid), inKey);
                 }
             }
         }
@@ -379,9 +435,10 @@ final class VoicingSearch {
         }
 
         /** Keeps what the hand gets to, where it is one of the best. */
-        private void keep(Grip grip, int opens, double charged) {
+        private void keep(Grip grip, int opens, double charged, double inKey) {
             double effort = grip.effort(place, opens);
-            double cost = Ranking.alone(charged, effort, place, lowest(grip.held() | opens));
+            int low = lowest(grip.held() | opens);
+            double cost = Ranking.alone(charged, effort, place, low) + inKey;
             if (effort == Double.POSITIVE_INFINITY || tooMuch(cost)) {
                 return;
             }

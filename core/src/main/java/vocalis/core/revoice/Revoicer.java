@@ -129,8 +129,7 @@ public final class Revoicer {
         List<Cell> all = new ArrayList<>();
         for (Family f : Family.values()) {
             Ranking ranking = new Ranking(f, List.of(), key);
-            List<Candidate> ordered =
-                    ranking.ordered(catalogue.leading(ask.board(), hand, f, ask.root()));
+            List<Candidate> ordered = catalogue.likeliest(ask.board(), hand, f, ask.root(), key);
             Set<Integer> positions = new TreeSet<>();
             int taken = 0;
             for (Candidate c : ordered) {

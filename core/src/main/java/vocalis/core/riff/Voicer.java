@@ -311,10 +311,6 @@ final class Voicer {
         }
 
         private List<Candidate> found() {
-            List<Candidate> leading = catalogue.leading(ask.board, ask.hand, ask.family, ask.root);
-            if (leading.isEmpty()) {
-                return List.of(fallback());
-            }
             if (ask.member.orElse(null) instanceof Member.Found chosen) {
                 Optional<Candidate> nearest = nearest(chosen);
                 if (nearest.isPresent()) {
@@ -322,12 +318,14 @@ final class Voicer {
                 }
                 troubles.add(chord -> new Finding.MemberGone(chord, ask.family, ask.root));
             }
-            return likeliest(leading);
+            List<Candidate> likeliest = likeliest();
+            return likeliest.isEmpty() ? List.of(fallback()) : likeliest;
         }
 
         /** The best at all and the best of each position, best first. */
-        private List<Candidate> likeliest(List<Candidate> leading) {
-            List<Candidate> all = new Ranking(ask.family, List.of(), ask.key).ordered(leading);
+        private List<Candidate> likeliest() {
+            List<Candidate> all =
+                    catalogue.likeliest(ask.board, ask.hand, ask.family, ask.root, ask.key);
             int[] taken = new int[64];
             List<Candidate> likely = new ArrayList<>();
             for (Candidate c : all) {

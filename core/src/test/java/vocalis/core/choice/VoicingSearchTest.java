@@ -18,6 +18,7 @@ import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.ShapeClass;
 import vocalis.core.voicing.Voicing;
@@ -500,6 +501,43 @@ class VoicingSearchTest {
                         .isEqualTo(Catalogue.leading(all));
             }
         }
+    }
+
+    /** In a key too, the likeliest of a place are the first of all that lie there. */
+    @Test
+    void theLikeliestInAKeyAreTheFirstOfEachPlaceOfAll() {
+        List<Key> keys =
+                List.of(Key.parse("A minor"), Key.parse("E phrygian"), Key.parse("B dorian"));
+        for (int i = 0; i < NECKS.size(); i++) {
+            for (Family family : Family.values()) {
+                int root = (4 + 5 * i) % 12;
+                Key key = keys.get((i + family.digit()) % keys.size());
+                Map<Integer, List<Candidate>> places =
+                        new Ranking(family, List.of(), key)
+                                        .ordered(
+                                                CATALOGUE.candidates(
+                                                        NECKS.get(i), Hand.MEDIUM, family, root))
+                                        .stream()
+                                        .collect(Collectors.groupingBy(Candidate::position));
+                List<Candidate> likeliest =
+                        new Catalogue().likeliest(NECKS.get(i), Hand.MEDIUM, family, root, key);
+                String what = family + " on " + root + " in " + key + ", neck " + i;
+                assertThat(likeliest.stream().collect(Collectors.groupingBy(Candidate::position)))
+                        .as(what)
+                        .isEqualTo(
+                                places.entrySet().stream()
+                                        .collect(
+                                                Collectors.toMap(
+                                                        Map.Entry::getKey,
+                                                        e -> firstTen(e.getValue()))));
+                Ranking ranking = new Ranking(family, List.of(), key);
+                assertThat(likeliest.stream().map(ranking::cost).toList()).as(what).isSorted();
+            }
+        }
+    }
+
+    private static List<Candidate> firstTen(List<Candidate> all) {
+        return all.subList(0, Math.min(10, all.size()));
     }
 
     /** A grip found once for the whole neck is held as the shape alone would be. */
