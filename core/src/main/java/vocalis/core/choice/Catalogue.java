@@ -67,6 +67,7 @@ public final class Catalogue {
                         () -> {
                             List<Candidate> found = found(q, Integer.MAX_VALUE);
                             all.put(q, found);
+                            leading.put(q, leading(found));
                             return found;
                         });
     }
@@ -99,6 +100,13 @@ public final class Catalogue {
                             likeliest.put(asked, found);
                             return found;
                         });
+    }
+
+    /** Finds what a hand can do on a neck, as the first question about it would. */
+    public void prepare(Fretboard board, Hand hand) {
+        for (Family family : Family.values()) {
+            search(board, hand, family);
+        }
     }
 
     /** The first of each position of candidates that come best first. */

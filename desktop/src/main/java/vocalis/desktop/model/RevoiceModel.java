@@ -6,16 +6,19 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.LongProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleLongProperty;
+import javafx.util.Duration;
 import vocalis.core.arrange.Version;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
 import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Fretboard;
 import vocalis.core.revoice.Difference;
 import vocalis.core.revoice.Intent;
 import vocalis.core.revoice.Row;
@@ -39,6 +42,10 @@ import vocalis.workbench.Revoicing;
 public final class RevoiceModel implements AutoCloseable {
 
     private final WriteModel model;
+
+    /** The window stands and its first chord is voiced. */
+    private static final Duration SETTLED = Duration.seconds(2);
+
     private final Background background = new Background("vocalis-revoice");
     private final Background choosing = new Background("vocalis-revoice-shape");
     private final Grinding grinding;
@@ -62,6 +69,9 @@ public final class RevoiceModel implements AutoCloseable {
 
     RevoiceModel(WriteModel model) {
         this.model = model;
+        PauseTransition begun = new PauseTransition(SETTLED);
+        begun.setOnFinished(o -> prepare());
+        begun.play();
         second = new SecondGuitar(model, this);
         grinding = new Grinding(model.gain(), this::show);
         row.addListener(o -> endOther());
@@ -74,6 +84,14 @@ public final class RevoiceModel implements AutoCloseable {
                                 leave();
                             }
                         });
+    }
+
+    /** What all families need of the neck is found while the player still writes. */
+    private void prepare() {
+        Fretboard board = model.now().ground().board();
+        Hand held = model.hand();
+        background.run(
+                "looking over the neck", () -> model.catalogue().prepare(board, held), () -> {});
     }
 
     /** Nobody looks any more: what is still being found is given up, and found anew next time. */
