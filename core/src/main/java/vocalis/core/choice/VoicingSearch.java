@@ -346,7 +346,7 @@ final class VoicingSearch {
                 if (!tooMuch(least + asked)
                         && place >= c.grip().lowestPlace()
                         && place <= c.grip().highestPlace()) {
-                    keep(c.grip(), 0, c.charge(), asked);
+                    keep(c.grip(), 0, c.grip().effort(place, 0), c.charge(), asked);
                 }
             }
             for (Opened o : opened.get(step)) {
@@ -402,10 +402,11 @@ final class VoicingSearch {
         }
 
         private void tried(Grip grip, int opens, int asked, double inKey) {
-            if (mayBeBest(grip.span(), grip.effort(place, opens), inKey)) {
+            double effort = grip.effort(place, opens);
+            if (mayBeBest(grip.span(), effort, inKey)) {
                 Laid laid = new Laid(grip.frets(place, opens), neck.open(), root);
                 if (accepted(asked, laid)) {
-                    keep(grip, opens, charge.of(laid), inKey);
+                    keep(grip, opens, effort, charge.of(laid), inKey);
                 }
             }
         }
@@ -435,8 +436,7 @@ final class VoicingSearch {
         }
 
         /** Keeps what the hand gets to, where it is one of the best. */
-        private void keep(Grip grip, int opens, double charged, double inKey) {
-            double effort = grip.effort(place, opens);
+        private void keep(Grip grip, int opens, double effort, double charged, double inKey) {
             int low = lowest(grip.held() | opens);
             double cost = Ranking.alone(charged, effort, place, low) + inKey;
             if (effort == Double.POSITIVE_INFINITY || tooMuch(cost)) {

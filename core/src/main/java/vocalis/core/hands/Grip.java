@@ -179,13 +179,17 @@ public final class Grip {
     /** The hold of the least effort that reaches; holds come with the least first. */
     private static Hold best(Hold[] holds, int[] from, int place, int opens) {
         Hold best = null;
+        double least = Double.POSITIVE_INFINITY;
         for (int i = 0; i < from.length; i++) {
             if (place >= from[i]) {
                 Hold h = holds[i];
-                if (best != null && h.harderThan(best, opens)) {
+                if (h.harderThan(least)) {
                     break;
                 }
-                best = h.easierThan(best, opens) ? h : best;
+                if (h.easierThan(best, opens)) {
+                    best = h;
+                    least = h.least() + h.ringing(opens);
+                }
             }
         }
         return best;

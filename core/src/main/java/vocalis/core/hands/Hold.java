@@ -15,8 +15,18 @@ import vocalis.core.instrument.Fretboard;
  * @param barres effort of those laid across strings
  * @param spread effort of those off the fret that is theirs in the position
  * @param tried how many ways were tried before it
+ * @param inside strings between its lowest and its highest, a bit each
+ * @param besideBarres strings next above a barre
  */
-record Hold(List<Run> runs, int[] fingers, double down, double barres, double spread, int tried) {
+record Hold(
+        List<Run> runs,
+        int[] fingers,
+        double down,
+        double barres,
+        double spread,
+        int tried,
+        int inside,
+        int besideBarres) {
 
     /** Efforts are sums of hundredths; what is nearer than this is the same. */
     private static final double SAME = 1e-6;
@@ -25,6 +35,28 @@ record Hold(List<Run> runs, int[] fingers, double down, double barres, double sp
     static final double RINGS_INSIDE = 0.5;
 
     private static final double BARRE_BESIDE_RINGING = 0.9;
+
+    Hold(List<Run> runs, int[] fingers, double down, double barres, double spread, int tried) {
+        this(runs, fingers, down, barres, spread, tried, inside(runs), besideBarres(runs));
+    }
+
+    private static int inside(List<Run> runs) {
+        int low = Integer.MAX_VALUE;
+        int high = 0;
+        for (Run r : runs) {
+            low = Math.min(low, r.low());
+            high = Math.max(high, r.high());
+        }
+        return (1 << high) - 1 & -1 << low + 1;
+    }
+
+    private static int besideBarres(List<Run> runs) {
+        int beside = 0;
+        for (Run r : runs) {
+            beside |= r.barre() ? 1 << r.high() + 1 : 0;
+        }
+        return beside;
+    }
 
     /**
      * Strings that one finger holds at a fret.
@@ -63,25 +95,19 @@ record Hold(List<Run> runs, int[] fingers, double down, double barres, double sp
      * @param opens strings that ring open, a bit each
      */
     double ringing(int opens) {
-        if (opens == 0) {
-            return 0;
-        }
-        int low = Integer.MAX_VALUE;
-        int high = -1;
-        for (Run r : runs) {
-            low = Math.min(low, r.low());
-            high = Math.max(high, r.high());
-        }
-        double sum = 0;
-        for (int s = low + 1; opens >> s != 0; s++) {
-            if ((opens >> s & 1) != 0) {
-                sum += s < high ? RINGS_INSIDE : 0;
-                for (Run r : runs) {
-                    sum += r.barre() && s == r.high() + 1 ? BARRE_BESIDE_RINGING : 0;
-                }
-            }
+        double sum = RINGS_INSIDE * Integer.bitCount(opens & inside);
+        for (int rest = opens & besideBarres; rest != 0; rest &= rest - 1) {
+            sum += BARRE_BESIDE_RINGING * barresEndingAt(Integer.numberOfTrailingZeros(rest) - 1);
         }
         return sum;
+    }
+
+    private int barresEndingAt(int string) {
+        int barres = 0;
+        for (Run r : runs) {
+            barres += r.barre() && r.high() == string ? 1 : 0;
+        }
+        return barres;
     }
 
     /**
@@ -95,13 +121,14 @@ record Hold(List<Run> runs, int[] fingers, double down, double barres, double sp
         if (other == null) {
             return true;
         }
-        double less = other.least() + other.ringing(opens) - least() - ringing(opens);
+        double own = opens == 0 ? least() : least() + ringing(opens);
+        double less = other.least() + other.ringing(opens) - own;
         return less > SAME || less > -SAME && tried < other.tried;
     }
 
-    /** Whether it takes more effort without open strings than another with them. */
-    boolean harderThan(Hold other, int opens) {
-        return least() > other.least() + other.ringing(opens) + SAME;
+    /** Whether it takes more effort without open strings than so much. */
+    boolean harderThan(double effort) {
+        return least() > effort + SAME;
     }
 
     /** The whole effort, with what the place and the other strings add. */
