@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -116,6 +117,19 @@ class HarmonyWindowTest extends WindowDriver {
         assertThat(riff().ground().key().symbol()).isEqualTo("E♭ phrygian");
         press(robot, KeyCode.CONTROL, KeyCode.Z);
         assertThat(riff()).isEqualTo(Demo.pieces().get(0).riff());
+    }
+
+    /** A list finds its entries by typed letters: the D that opens the map is none of them. */
+    @Test
+    void theKeyThatOpensTheDroneMapIsNotTypedIntoItsList(FxRobot robot) {
+        choose(robot, "#tuning", Tuning.STANDARD);
+        press(robot, KeyCode.ESCAPE);
+        press(robot, KeyCode.D);
+        await("map", () -> robot.lookup(".drone-cell").tryQuery().isPresent());
+        await("caret on the cell of the ground", () -> fx(HarmonyWindowTest::caretOnACell));
+        ComboBox<Tuning> tunings = robot.lookup(".sheet .combo-box").queryComboBox();
+        assertThat(fx(tunings::getValue)).isEqualTo(Tuning.STANDARD);
+        press(robot, KeyCode.ESCAPE);
     }
 
     private static boolean caretOnACell() {

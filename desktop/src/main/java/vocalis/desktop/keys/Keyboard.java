@@ -40,6 +40,7 @@ public final class Keyboard {
     private final Map<Node, Zone> places = new java.util.HashMap<>();
     private Runnable endHold = () -> {};
     private KeyCode held;
+    private boolean obeyed;
     private Consumer<Command> watcher = c -> {};
 
     /**
@@ -108,8 +109,12 @@ public final class Keyboard {
         }
     }
 
-    /** A space that plays is not typed as well. */
+    /** A key that was a command is not typed as well, into a field or a list that it opened. */
     private void typed(Scene scene, KeyEvent e) {
+        if (obeyed) {
+            e.consume();
+            return;
+        }
         if (" ".equals(e.getCharacter()) && holder(scene) != Holder.FIELD && !busy(scene)) {
             e.consume();
         }
@@ -158,6 +163,7 @@ public final class Keyboard {
     }
 
     private void pressed(Scene scene, KeyEvent e) {
+        obeyed = false;
         if (busy(scene)) {
             return;
         }
@@ -174,6 +180,7 @@ public final class Keyboard {
             return;
         }
         e.consume();
+        obeyed = true;
         if (!repeated || command.get().repeats()) {
             watcher.accept(command.get());
             command.get().action().run();
