@@ -1,13 +1,14 @@
 package vocalis.core.choice;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.HeardRoot;
 import vocalis.core.instrument.Fretboard;
@@ -136,24 +137,58 @@ public final class Catalogue {
         return families.search(family);
     }
 
-    /** What a hand holds on a neck, found once for all families and roots. */
+    /** What a hand holds on a neck, found once for all roots. */
     private static final class Families {
-        private static final boolean[] WANTED =
-                VoicingSearch.wanted(
-                        Arrays.stream(Family.values()).flatMap(f -> f.recipes().stream()).toList());
 
-        private final Neck neck;
-        private final boolean knownRings;
+        /**
+         * What families of few notes need of a neck is found soon, the rest when it is asked for;
+         * each of these sets is in the next.
+         */
+        private static final List<Set<Family>> WIDER =
+                List.of(
+                        EnumSet.of(Family.POWER, Family.FOURTH, Family.THIRD, Family.OCTAVE),
+                        EnumSet.complementOf(
+                                EnumSet.of(Family.SUSPENDED, Family.EXTENDED, Family.SUBSTITUTE)),
+                        EnumSet.allOf(Family.class));
+
+        private final Fretboard board;
+        private final Hand hand;
+        private final Neck[] necks = new Neck[WIDER.size()];
         private final Map<Family, VoicingSearch> searches = new EnumMap<>(Family.class);
 
         Families(Fretboard board, Hand hand) {
-            this.neck = Neck.of(board, hand, WANTED);
-            this.knownRings = KnownForms.rings(neck.open(), Purpose.OPEN_POSITION);
+            this.board = board;
+            this.hand = hand;
         }
 
         synchronized VoicingSearch search(Family family) {
             return searches.computeIfAbsent(
-                    family, f -> new VoicingSearch(neck, f.recipes(), new Charge(f, knownRings)));
+                    family,
+                    f -> {
+                        Neck neck = neck(f);
+                        boolean knownRings = KnownForms.rings(neck.open(), Purpose.OPEN_POSITION);
+                        return new VoicingSearch(neck, f.recipes(), new Charge(f, knownRings));
+                    });
+        }
+
+        /** A neck that is known and has what a family needs, or the least such. */
+        private Neck neck(Family family) {
+            int least = 0;
+            while (!WIDER.get(least).contains(family)) {
+                least++;
+            }
+            for (int i = least; i < necks.length; i++) {
+                if (necks[i] != null) {
+                    return necks[i];
+                }
+            }
+            necks[least] = Neck.of(board, hand, wanted(WIDER.get(least)));
+            return necks[least];
+        }
+
+        private static boolean[] wanted(Set<Family> families) {
+            return VoicingSearch.wanted(
+                    families.stream().flatMap(f -> f.recipes().stream()).toList());
         }
     }
 

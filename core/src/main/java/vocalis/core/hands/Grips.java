@@ -154,7 +154,7 @@ public final class Grips {
                 since = fret > 0 ? 0 : since + 1;
                 begun |= fret > 0;
             }
-            return Fingering.MOST_QUICK - between * Hold.RINGS_INSIDE;
+            return Fingering.MOST_QUICK - between * Hold.RINGS_INSIDE + Hold.SAME;
         }
 
         private static int lowestOf(int[] frets) {

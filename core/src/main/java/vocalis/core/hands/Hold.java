@@ -29,7 +29,7 @@ record Hold(
         int besideBarres) {
 
     /** Efforts are sums of hundredths; what is nearer than this is the same. */
-    private static final double SAME = 1e-6;
+    static final double SAME = 1e-6;
 
     /** Effort of an open string between held ones; one that is kept quiet takes more. */
     static final double RINGS_INSIDE = 0.5;
