@@ -105,6 +105,8 @@ public final class Catalogue {
 
     /** Finds what a hand can do on a neck, as the first question about it would. */
     public void prepare(Fretboard board, Hand hand) {
+        // What needs most of the neck first: the others find theirs in it.
+        search(board, hand, Family.EXTENDED);
         for (Family family : Family.values()) {
             search(board, hand, family);
         }

@@ -1,8 +1,8 @@
 package vocalis.core.choice;
 
+import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Set;
-import java.util.TreeSet;
+import java.util.List;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
@@ -46,8 +46,11 @@ final class KnownForms {
             C x-x-x-5-5-3 x-x-x-9-8-8 x-x-5-5-5-x x-x-x-5-4-3 x-x-x-8-8-8 x-x-5-5-4-x
             """;
 
+    private static final List<Laid> FORMS = forms();
+
     /** Ascending, to be searched by halves. */
-    private static final long[] ALL = all();
+    private static final long[] ALL =
+            FORMS.stream().mapToLong(KnownForms::form).distinct().sorted().toArray();
 
     /** No form of standard tuning: it lies over more than six strings. */
     private static final long NONE = -1;
@@ -75,62 +78,43 @@ final class KnownForms {
         return form;
     }
 
-    private static long[] all() {
+    private static List<Laid> forms() {
         Fretboard standard = new Fretboard(Instrument.of(Tuning.STANDARD), 0);
-        Set<Long> all = new TreeSet<>();
+        List<Laid> forms = new ArrayList<>();
         for (String row : ROWS.strip().split("\n")) {
             String[] words = row.strip().split(" +");
             int root = Spelling.parse(words[0]).pitchClass();
             for (int i = 1; i < words.length; i++) {
-                all.add(form(new Voicing(Shape.parse(words[i]), standard, root).laid()));
+                forms.add(new Voicing(Shape.parse(words[i]), standard, root).laid());
             }
         }
-        return all.stream().mapToLong(Long::longValue).toArray();
+        return forms;
     }
 
     private KnownForms() {}
 
     /**
-     * Whether one of them that has open strings lies past a fret in some tuning.
+     * Whether one of them may lie past a fret with its open strings in some tuning.
      *
      * @param open MIDI number of each open string
      */
     static boolean rings(int[] open, int past) {
-        for (long form : ALL) {
-            int strings = 1;
-            while (form >> 8 * (strings - 1) >= 256) {
-                strings++;
-            }
-            if (strings <= open.length && highestFret(form, strings, open) > past) {
-                return true;
-            }
-        }
-        return false;
+        return FORMS.stream().anyMatch(f -> highestFret(f, open) > past);
     }
 
-    /** The highest fret of a form in a tuning; 0 where no string of it is open. */
-    private static int highestFret(long form, int strings, int[] open) {
-        int first = open.length - strings;
-        int lowest = -1;
+    /** The highest fret of a form where its open strings ring; 0 where it has none. */
+    private static int highestFret(Laid form, int[] open) {
+        int up = open.length - form.strings();
         int highest = 0;
-        for (int n = 0; n < strings; n++) {
-            int note =
-                    n == 0
-                            ? (int) (form >> 8 * (strings - 1) & 1) | 128
-                            : noteOf(form, strings - 1 - n);
-            boolean rings = (note & 1) != 0;
-            lowest = rings ? open[first + n] - (note >> 1) + 64 : lowest;
-        }
-        for (int n = 0; n < strings && lowest >= 0; n++) {
-            int note = n == 0 ? 128 : noteOf(form, strings - 1 - n);
-            int fret = lowest + (note >> 1) - 64 - open[first + n];
-            highest = note == 0 ? highest : Math.max(highest, fret);
+        for (int o = 0; o < form.strings(); o++) {
+            for (int s = 0; s < form.strings() && form.fret(o) == 0; s++) {
+                if (form.sounds(s) && o + up >= 0 && s + up >= 0) {
+                    int fret = open[o + up] + form.midi(s) - form.midi(o) - open[s + up];
+                    highest = Math.max(highest, fret);
+                }
+            }
         }
         return highest;
-    }
-
-    private static int noteOf(long form, int fromLast) {
-        return (int) (form >> 8 * fromLast & 255);
     }
 
     /** Whether a voicing is one of them, wherever it lies. */

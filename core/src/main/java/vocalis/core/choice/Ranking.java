@@ -40,6 +40,7 @@ public final class Ranking {
 
     private final int tonic;
     private final List<Shape> neighbours;
+    private final VoicingSearch.Role role = new InKey();
 
     /**
      * @param family what is chosen from
@@ -87,37 +88,40 @@ public final class Ranking {
             int fret = v.shape().fret(string);
             degrees |= fret < 0 ? 0 : 1 << (v.board().midi(string, fret) + 12 - v.root()) % 12;
         }
-        return role().of(degrees, v.root());
+        return role.of(degrees, v.root());
+    }
+
+    /** What a chord's place in the key asks. */
+    VoicingSearch.Role role() {
+        return role;
     }
 
     /**
-     * What a chord's place in the key asks: notes of the scale; on the fifth degree a dominant, its
-     * third included, and what stands in for one.
+     * Notes of the scale are asked for; on the fifth degree a dominant, its third included, and
+     * what stands in for one.
      */
-    VoicingSearch.Role role() {
-        return new VoicingSearch.Role() {
-            @Override
-            public double of(int degrees, int root) {
-                boolean onFive = (root + 5) % 12 == tonic;
-                boolean raised = onFive && (degrees >> 4 & 1) != 0;
-                int count = Integer.bitCount(outside(degrees, root));
-                if (family == Family.SUBSTITUTE) {
-                    boolean tritone = (degrees >> 6 & 1) != 0;
-                    double leads = onFive ? -TRITONE_ON_FIVE : TRITONE_ON_FIVE;
-                    return (tritone ? leads : 0) + PER_NOTE_OUTSIDE / 2 * count;
-                }
-                boolean seventh = (degrees >> 10 & 1) != 0;
-                boolean dominant = raised && family == Family.EXTENDED && seventh;
-                return (dominant ? -DOMINANT_ON_FIVE : 0) + PER_NOTE_OUTSIDE * count;
+    private final class InKey implements VoicingSearch.Role {
+        @Override
+        public double of(int degrees, int root) {
+            boolean onFive = (root + 5) % 12 == tonic;
+            int count = Integer.bitCount(outside(degrees, root));
+            if (family == Family.SUBSTITUTE) {
+                boolean tritone = (degrees >> 6 & 1) != 0;
+                double leads = onFive ? -TRITONE_ON_FIVE : TRITONE_ON_FIVE;
+                return (tritone ? leads : 0) + PER_NOTE_OUTSIDE / 2 * count;
             }
+            boolean third = (degrees >> 4 & 1) != 0;
+            boolean seventh = (degrees >> 10 & 1) != 0;
+            boolean dominant = onFive && third && seventh && family == Family.EXTENDED;
+            return (dominant ? -DOMINANT_ON_FIVE : 0) + PER_NOTE_OUTSIDE * count;
+        }
 
-            @Override
-            public double least(int degrees, int root) {
-                double each = family == Family.SUBSTITUTE ? PER_NOTE_OUTSIDE / 2 : PER_NOTE_OUTSIDE;
-                double most = Math.max(TRITONE_ON_FIVE, DOMINANT_ON_FIVE);
-                return each * Integer.bitCount(outside(degrees, root)) - most;
-            }
-        };
+        @Override
+        public double least(int degrees, int root) {
+            double each = family == Family.SUBSTITUTE ? PER_NOTE_OUTSIDE / 2 : PER_NOTE_OUTSIDE;
+            double most = Math.max(TRITONE_ON_FIVE, DOMINANT_ON_FIVE);
+            return each * Integer.bitCount(outside(degrees, root)) - most;
+        }
     }
 
     /** Which degrees are charged as outside the key. */

@@ -201,9 +201,7 @@ final class VoicingSearch {
 
     /** How many strings sound and how many are silent between them, as one number. */
     private static int spread(int sounding) {
-        int voices = Integer.bitCount(sounding);
-        int to = 31 - Integer.numberOfLeadingZeros(sounding);
-        return voices << 4 | to - lowest(sounding) + 1 - voices;
+        return Integer.bitCount(sounding) << 4 | Grip.inner(sounding);
     }
 
     /**

@@ -107,6 +107,9 @@ public final class Grip {
         return all;
     }
 
+    /** The fingers beside a thumb on the lowest string, and the effort of both. */
+    private record Way(Hold hold, Fingering.Effort effort) {}
+
     /**
      * The least effort of holding it so; infinite where the hand does not get there in a riff.
      *
@@ -114,51 +117,40 @@ public final class Grip {
      * @param opens strings that ring open, a bit each
      */
     public double effort(int place, int opens) {
-        double ease = reach.ease(place, span);
-        double silences = silences(held | opens);
         if (held == 0) {
-            return silences;
+            return silences(opens);
         }
+        double ease = reach.ease(place, span);
+        double least = Double.POSITIVE_INFINITY;
         Hold plain = best(fingers, fingersFrom, place, opens);
-        double least =
-                plain == null
-                        ? Double.POSITIVE_INFINITY
-                        : plain.effort(ease, silences, plain.ringing(opens));
+        if (plain != null) {
+            least = plain.effort(ease, silences(held | opens), plain.ringing(opens));
+        }
         if (thumbMayHelp(place, plain)) {
-            Hold rest = rest(place, opens);
-            if (rest != null) {
-                least = Math.min(least, thumb(rest, ease, silences, opens).total());
-            }
+            Way over = overThumb(place, opens);
+            least = over == null ? least : Math.min(least, over.effort().total());
         }
         return Fingering.quick(least, ease) ? least : Double.POSITIVE_INFINITY;
     }
 
     /** How it is held with the least effort, where {@link #effort} is finite. */
     public Fingering fingering(int place, int opens) {
-        double ease = reach.ease(place, span);
         double silences = silences(held | opens);
         if (held == 0) {
             return new Fingering(List.of(), new Fingering.Effort(0, 0, 0, 0, silences, 0, 0), 0);
         }
         Hold plain = best(fingers, fingersFrom, place, opens);
-        Fingering best =
-                plain == null
-                        ? null
-                        : new Fingering(
-                                plain.presses(place - 1),
-                                plain.parts(ease, silences, plain.ringing(opens)),
-                                reach.mm(place, span));
-        if (!thumbMayHelp(place, plain)) {
-            return best;
+        Way over = thumbMayHelp(place, plain) ? overThumb(place, opens) : null;
+        if (plain != null) {
+            double ease = reach.ease(place, span);
+            Fingering.Effort effort = plain.parts(ease, silences, plain.ringing(opens));
+            if (over == null || effort.total() <= over.effort().total()) {
+                return new Fingering(plain.presses(place - 1), effort, reach.mm(place, span));
+            }
         }
-        Hold rest = rest(place, opens);
-        Fingering.Effort effort = rest == null ? null : thumb(rest, ease, silences, opens);
-        if (effort == null || best != null && best.effort() <= effort.total()) {
-            return best;
-        }
-        List<Press> presses = new ArrayList<>(rest.presses(place - 1));
-        presses.add(0, Press.of(Fingering.THUMB_FINGER, frets[0] + place - 1, 0, 0));
-        return new Fingering(presses, effort, reach.mm(place, span));
+        List<Press> presses = new ArrayList<>(over.hold().presses(place - 1));
+        presses.add(0, Press.of(Fingering.THUMB_FINGER, fret(0, place), 0, 0));
+        return new Fingering(presses, over.effort(), reach.mm(place, span));
     }
 
     private boolean thumbMayHelp(int place, Hold plain) {
@@ -167,13 +159,16 @@ public final class Grip {
                 && (plain == null || frets[1] == 0);
     }
 
-    private Hold rest(int place, int opens) {
+    /** How it is held with the thumb on the lowest string; null where the rest cannot be. */
+    private Way overThumb(int place, int opens) {
         Hold rest = best(underThumb, underThumbFrom, place, opens);
-        return rest == null || rest.fingers().length < 2 ? null : rest;
-    }
-
-    private static Fingering.Effort thumb(Hold rest, double ease, double silences, int opens) {
-        return rest.parts(ease, silences, rest.ringing(opens)).withThumb(ease, silences);
+        if (rest == null || rest.fingers().length < 2) {
+            return null;
+        }
+        double ease = reach.ease(place, span);
+        double silences = silences(held | opens);
+        Fingering.Effort effort = rest.parts(ease, silences, rest.ringing(opens));
+        return new Way(rest, effort.withThumb(ease, silences));
     }
 
     /** The hold of the least effort that reaches; holds come with the least first. */
@@ -196,11 +191,17 @@ public final class Grip {
     }
 
     private static double silences(int sounding) {
-        if (sounding == 0) {
-            return 0;
-        }
+        return Fingering.silences(inner(sounding));
+    }
+
+    /**
+     * How many strings are silent between those that sound.
+     *
+     * @param sounding strings that sound, a bit each
+     */
+    public static int inner(int sounding) {
         int from = Integer.numberOfTrailingZeros(sounding);
         int to = 31 - Integer.numberOfLeadingZeros(sounding);
-        return Fingering.silences(to - from + 1 - Integer.bitCount(sounding));
+        return sounding == 0 ? 0 : to - from + 1 - Integer.bitCount(sounding);
     }
 }

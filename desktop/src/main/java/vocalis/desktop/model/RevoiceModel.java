@@ -43,7 +43,7 @@ public final class RevoiceModel implements AutoCloseable {
 
     private final WriteModel model;
 
-    /** The window stands and its first chord is voiced. */
+    /** How long after a change the neck is looked over: nobody waits for it yet. */
     private static final Duration SETTLED = Duration.seconds(2);
 
     private final Background background = new Background("vocalis-revoice");
@@ -69,9 +69,9 @@ public final class RevoiceModel implements AutoCloseable {
 
     RevoiceModel(WriteModel model) {
         this.model = model;
-        PauseTransition begun = new PauseTransition(SETTLED);
-        begun.setOnFinished(o -> prepare());
-        begun.play();
+        PauseTransition settled = new PauseTransition(SETTLED);
+        settled.setOnFinished(o -> prepare());
+        model.derivedProperty().addListener(o -> settled.playFromStart());
         second = new SecondGuitar(model, this);
         grinding = new Grinding(model.gain(), this::show);
         row.addListener(o -> endOther());

@@ -176,7 +176,10 @@ public final class SheetHost extends StackPane {
         opened = false;
     }
 
-    /** The key that opened a sheet is not typed into its field. */
+    /**
+     * The key by which a sheet opened another is not typed into the other's field; a key that was a
+     * command never comes here to be typed.
+     */
     private void typed(KeyEvent e) {
         if (opened) {
             opened = false;
