@@ -109,11 +109,16 @@ class LogbookWindowTest extends WindowDriver {
                 () ->
                         listed(robot).stream()
                                 .anyMatch(e -> e.tags().equals(List.of("slate", "opener"))));
+        press(robot, KeyCode.DIGIT3);
+        await(
+                "the list has the keys again",
+                () -> listed(robot).stream().anyMatch(e -> e.rating() == 3));
         press(robot, KeyCode.CONTROL, KeyCode.F);
         robot.write("tag:slate key:d");
         await("found", () -> listed(robot).size() == 1);
         robot.write("x");
         await("nothing", () -> listed(robot).isEmpty());
+        await("said why", () -> nothing(robot).startsWith("No riff fits"));
         press(robot, KeyCode.CONTROL, KeyCode.A);
         press(robot, KeyCode.DELETE);
         await("all again", () -> listed(robot).size() == 2);
@@ -139,6 +144,18 @@ class LogbookWindowTest extends WindowDriver {
     }
 
     /** A kept version above the riff as it is: both are painted, what differs is said. */
+    private String nothing(FxRobot robot) {
+        return fx(() -> robot.lookup("#logbook-nothing").queryLabeled().getText());
+    }
+
+    @Test
+    void anEmptyLogbookSaysHowRiffsComeIntoIt(FxRobot robot) {
+        answerWhatWasFound(robot);
+        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.O);
+        await("said how", () -> nothing(robot).startsWith("Nothing here: Ctrl J catches"));
+        assertThat(listed(robot)).isEmpty();
+    }
+
     @Test
     void aVersionIsComparedAndRestored(FxRobot robot) {
         answerWhatWasFound(robot);

@@ -51,6 +51,7 @@ public final class LogbookModel {
     private final Background background;
     private final ObservableList<LibraryEntry> shown = FXCollections.observableArrayList();
     private final ReadOnlyStringWrapper count = new ReadOnlyStringWrapper("");
+    private final ReadOnlyStringWrapper nothing = new ReadOnlyStringWrapper("");
     private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
     private final AtomicBoolean closed = new AtomicBoolean();
     private final Map<String, Long> played = new HashMap<>();
@@ -76,6 +77,11 @@ public final class LogbookModel {
     }
 
     /** How many, and how they are ordered. */
+    /** Why nothing is shown, while nothing is. */
+    public ReadOnlyStringProperty nothingProperty() {
+        return nothing.getReadOnlyProperty();
+    }
+
     public ReadOnlyStringProperty countProperty() {
         return count.getReadOnlyProperty();
     }
@@ -164,6 +170,12 @@ public final class LogbookModel {
         fitting.sort(comparing());
         String of = fitting.size() == all.size() ? "" : " of " + all.size();
         count.set(fitting.size() + of + (all.size() == 1 ? " riff, " : " riffs, ") + order.words);
+        nothing.set(
+                all.isEmpty()
+                        ? "Nothing here: Ctrl J catches the riff as an idea, Ctrl S keeps it in "
+                                + folder()
+                                + "."
+                        : "No riff fits what is searched for. Ctrl F changes it.");
         shown.setAll(fitting);
     }
 

@@ -69,11 +69,10 @@ public final class LogbookSheet {
         list.setPrefHeight(HEIGHT);
         list.getStyleClass().add("logbook");
         list.setItems(model.shown());
-        list.setPlaceholder(
-                Choices.caption(
-                        "Nothing here: Ctrl J catches the riff as an idea, Ctrl S keeps it in "
-                                + model.folder()
-                                + "."));
+        Label nothing = Choices.caption("");
+        nothing.setId("logbook-nothing");
+        nothing.textProperty().bind(model.nothingProperty());
+        list.setPlaceholder(nothing);
         list.setCellFactory(l -> new Row());
         list.getSelectionModel().selectedItemProperty().addListener(o -> describe());
         model.shown().addListener((ListChangeListener<LibraryEntry>) c -> select());
@@ -155,10 +154,14 @@ public final class LogbookSheet {
                 + "; "
                 + e.bars()
                 + (e.bars() == 1 ? " bar" : " bars")
-                + (e.versions() == 0 ? "" : ", " + e.versions() + " kept versions")
+                + versions(e.versions())
                 + (e.tags().isEmpty() ? "" : "; tags: " + String.join(", ", e.tags()))
                 + model.played(e).map(ms -> "; played " + day(ms)).orElse("")
                 + (e.about().isBlank() ? "" : ". " + e.about().lines().findFirst().orElse(""));
+    }
+
+    private static String versions(int kept) {
+        return kept == 0 ? "" : ", " + kept + (kept == 1 ? " kept version" : " kept versions");
     }
 
     private static String day(long ms) {

@@ -104,10 +104,12 @@ public final class SheetHost extends StackPane {
                 sheets.remove(this);
                 getChildren().remove(layer);
                 cover();
-                if (before != null && before.getScene() != null && sheets.isEmpty()) {
+                Sheet below = sheets.peek();
+                boolean there = before != null && before.getScene() != null;
+                if (there && (below == null || within(before, below.layer))) {
                     before.requestFocus();
-                } else if (!sheets.isEmpty()) {
-                    sheets.peek().focusFirst();
+                } else if (below != null) {
+                    below.focusFirst();
                 }
                 closed.run();
             }
@@ -220,7 +222,7 @@ public final class SheetHost extends StackPane {
 
     /** Opens a sheet over the screen; the caret goes to the first thing that takes it. */
     public Sheet open(String title, Node body, double width) {
-        Node before = getScene() == null || !sheets.isEmpty() ? null : getScene().getFocusOwner();
+        Node before = getScene() == null ? null : getScene().getFocusOwner();
         Sheet sheet = new Sheet(title, body, width, before);
         opened = pressing;
         sheets.push(sheet);
