@@ -352,7 +352,8 @@ public final class PracticeModel implements AutoCloseable {
 
     /** The pass that plays failed: the player says so. */
     public void fail() {
-        if (!playing()) {
+        // A player that was told to stop may still play a block.
+        if (!playing() || sitting.filter(Sitting::goesOn).isEmpty()) {
             model.say("Nothing plays: a pass fails while it is played.");
             return;
         }
