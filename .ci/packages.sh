@@ -19,15 +19,32 @@ install_packages() { # why package…
   exit 2
 }
 
-need_java() { # project folder
+# Where the locale knows ASCII alone, Java could not name files with accents: it gets UTF-8, and what
+# it prints stays ASCII (CHARSET).
+plain_locale() {
+  CHARSET=
+  case "$(locale charmap 2>/dev/null || echo ASCII)" in
+    *ASCII* | ANSI* | "" | 646) CHARSET=US-ASCII LC_ALL=C.UTF-8 && export LC_ALL ;;
+  esac
+}
+
+java_version() { "$1" -version 2>&1 | sed -n 's/.*version "\([0-9]*\).*/\1/p' | head -n 1; }
+
+need_java() {
   if [ -n "${JAVA_HOME:-}" ] && [ -x "$JAVA_HOME/bin/java" ]; then JAVA=$JAVA_HOME/bin/java; else JAVA=$(command -v java || true); fi
   version=0
-  [ -z "$JAVA" ] || version=$("$JAVA" -version 2>&1 | sed -n 's/.*version "\([0-9]*\).*/\1/p')
+  [ -z "$JAVA" ] || version=$(java_version "$JAVA")
   if [ "${version:-0}" -lt 17 ]; then
     install_packages "a Java development kit, 17 or newer," openjdk-17-jdk-headless
+    unset JAVA_HOME
     JAVA=$(command -v java)
+    version=$(java_version "$JAVA")
+    if [ "${version:-0}" -lt 17 ]; then
+      echo "vocalis: $JAVA is Java ${version:-unknown}; 17 or newer is needed. Set JAVA_HOME to a newer one." >&2
+      exit 2
+    fi
   fi
-  export JAVA
+  export JAVA JAVA_VERSION=$version
 }
 
 need_maven() {
@@ -35,12 +52,15 @@ need_maven() {
   command -v mvn >/dev/null 2>&1 || install_packages "Maven" maven
 }
 
-has_library() { ldconfig -p 2>/dev/null | grep -q "$1"; }
+has_library() { # without the tool that tells, it is taken to be there
+  PATH=$PATH:/sbin:/usr/sbin command -v ldconfig >/dev/null 2>&1 || return 0
+  PATH=$PATH:/sbin:/usr/sbin ldconfig -p 2>/dev/null | grep -q "$1"
+}
 
 need_window() {
   [ "$(uname -s)" = Linux ] || return 0
-  { has_library libgtk-3.so.0 && has_library libXtst.so.6; } ||
-    install_packages "the window toolkit" libgtk-3-0 libxtst6
+  { has_library libgtk-3.so.0 && has_library libXtst.so.6 && has_library libXxf86vm.so.1 && has_library libGL.so.1; } ||
+    install_packages "the window toolkit" libgtk-3-0 libxtst6 libxxf86vm1 libgl1
 }
 
 need_offscreen() {

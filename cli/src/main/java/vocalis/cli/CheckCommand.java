@@ -25,7 +25,6 @@ import vocalis.core.riff.Riff;
 import vocalis.workbench.ArrangeWords;
 import vocalis.workbench.CheckWords;
 import vocalis.workbench.Levels;
-import vocalis.workbench.PieceFiles;
 import vocalis.workbench.Resting;
 import vocalis.workbench.SectionLevels;
 import vocalis.workbench.Songs;
@@ -43,7 +42,9 @@ final class CheckCommand implements Callable<Integer> {
 
     @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
 
-    @Parameters(paramLabel = "FILE", description = "The riff, a .vocalis.json file.")
+    @Parameters(
+            paramLabel = "FILE",
+            description = "The riff, a .vocalis.json file; - is standard input.")
     private Path file;
 
     @Mixin private HandOption hand;
@@ -57,7 +58,7 @@ final class CheckCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         Catalogue catalogue = new Catalogue();
         Resting resting = new Resting(catalogue, hand.hand());
-        Piece piece = resting.kept(PieceFiles.read(file).piece());
+        Piece piece = resting.kept(Standard.read(file).piece());
         Song song = new Songs(catalogue).of(piece, hand.hand());
         out = spec.commandLine().getOut();
         Set<Riff> seen = new HashSet<>();

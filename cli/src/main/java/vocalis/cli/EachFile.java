@@ -4,6 +4,7 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import vocalis.formats.FormatException;
 import vocalis.workbench.PieceFiles;
 
@@ -27,9 +28,19 @@ record EachFile(List<Path> files, Path out, PrintWriter err) {
         }
     }
 
-    /** Whether a path stands for a standard stream. */
-    static boolean standard(Path path) {
-        return path.toString().equals("-");
+    /**
+     * Where a file goes in the folder; files of one name from several folders are told apart by a
+     * number.
+     *
+     * @param stem of the file, without its ending
+     */
+    Path target(Path file, UnaryOperator<String> stem, String ending) {
+        String own = stem.apply(file.getFileName().toString());
+        int same = 0;
+        for (Path before : files.subList(0, Math.max(0, files.indexOf(file)))) {
+            same += stem.apply(before.getFileName().toString()).equalsIgnoreCase(own) ? 1 : 0;
+        }
+        return out.resolve(own + (same == 0 ? "" : "-" + (same + 1)) + ending);
     }
 
     boolean folder() {

@@ -3,6 +3,7 @@ package vocalis.cli;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.FileSystemException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
@@ -16,6 +17,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
+import vocalis.formats.FormatException;
 import vocalis.workbench.Away;
 import vocalis.workbench.Exchange;
 import vocalis.workbench.PieceFiles;
@@ -86,12 +88,11 @@ final class ExportCommand implements Callable<Integer> {
             throw new IllegalArgumentException("--times lies between 1 and 100, but is " + times);
         }
         EachFile each = new EachFile(files, out, spec.commandLine().getErr());
-        boolean stdout = EachFile.standard(out);
-        Exchange.Target target = target(each.folder() || stdout);
+        Exchange.Target target = target(each.folder() || Standard.is(out));
         Catalogue catalogue = new Catalogue();
         Exchange exchange = new Exchange(catalogue, hand.hand());
         Resting resting = new Resting(catalogue, hand.hand());
-        return each.run(f -> one(exchange, resting, f, target, each.folder(), stdout));
+        return each.run(f -> one(exchange, resting, f, target, each));
     }
 
     /** The log of what was practised, or of some pieces alone. */
@@ -112,7 +113,7 @@ final class ExportCommand implements Callable<Integer> {
                         log.entries().stream()
                                 .filter(e -> pieces.isEmpty() || pieces.contains(e.piece()))
                                 .toList());
-        if (EachFile.standard(out)) {
+        if (Standard.is(out)) {
             System.out.write(table);
             System.out.flush();
         } else {
@@ -138,34 +139,14 @@ final class ExportCommand implements Callable<Integer> {
     }
 
     private void one(
-            Exchange exchange,
-            Resting resting,
-            Path file,
-            Exchange.Target target,
-            boolean folder,
-            boolean stdout)
+            Exchange exchange, Resting resting, Path file, Exchange.Target target, EachFile each)
             throws Exception {
-        Piece piece =
-                resting.kept(
-                        EachFile.standard(file)
-                                ? PieceFiles.parse(System.in.readAllBytes(), "standard input")
-                                : PieceFiles.read(file).piece());
-        Path to = out;
-        if (folder) {
-            String name = file.getFileName().toString();
-            String stem =
-                    name.endsWith(PieceFiles.ENDING)
-                            ? name.substring(0, name.length() - PieceFiles.ENDING.length())
-                            : name;
-            to = out.resolve(stem + target.ending());
-        }
+        Piece piece = resting.kept(Standard.read(file).piece());
+        Path to = each.folder() ? each.target(file, ExportCommand::stem, target.ending()) : out;
         try {
-            if (stdout) {
-                if (target.sound()) {
-                    throw new IllegalArgumentException("sound goes into a file, not to -");
-                }
+            if (Standard.is(out)) {
                 OutputStream raw = System.out;
-                raw.write(away(exchange, piece).bytes(target));
+                raw.write(bytes(away(exchange, piece), target));
                 raw.flush();
             } else if (SafeFiles.same(file, to)) {
                 throw new IllegalArgumentException(
@@ -178,6 +159,26 @@ final class ExportCommand implements Callable<Integer> {
             throw new IllegalArgumentException(to + " was not written: " + why, e);
         } catch (IOException e) {
             throw new IllegalArgumentException(to + " was not written: " + e.getMessage(), e);
+        }
+    }
+
+    private static String stem(String name) {
+        return name.endsWith(PieceFiles.ENDING)
+                ? name.substring(0, name.length() - PieceFiles.ENDING.length())
+                : name;
+    }
+
+    /** A file's bytes; sound is rendered into a file of the system's and read back. */
+    private byte[] bytes(Away away, Exchange.Target target) throws IOException, FormatException {
+        if (!target.sound()) {
+            return away.bytes(target);
+        }
+        Path lent = Files.createTempFile("vocalis", target.ending());
+        try {
+            away.write(target, lent, times, () -> false);
+            return Files.readAllBytes(lent);
+        } finally {
+            Files.deleteIfExists(lent);
         }
     }
 

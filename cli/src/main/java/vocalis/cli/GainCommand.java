@@ -40,7 +40,10 @@ final class GainCommand implements Callable<Integer> {
 
     @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
 
-    @Parameters(paramLabel = "SHAPE", description = "Frets from the lowest string, x-4-2-x-x-x.")
+    @Parameters(
+            paramLabel = "SHAPE",
+            description =
+                    "Frets from the lowest string, x-4-2-x-x-x; - reads shapes from standard input.")
     private String shape;
 
     @Mixin private NeckOptions options;
@@ -61,7 +64,15 @@ final class GainCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        Voicing v = new Voicing(Shape.parse(shape), options.board(), 0);
+        PrintWriter out = spec.commandLine().getOut();
+        for (String s : Standard.shapes(shape)) {
+            print(new Voicing(Shape.parse(s), options.board(), 0), out);
+        }
+        out.flush();
+        return 0;
+    }
+
+    private void print(Voicing v, PrintWriter out) throws IOException {
         Optional<Key> key = keyed.key();
         Ground ground =
                 new Ground(
@@ -73,14 +84,11 @@ final class GainCommand implements Callable<Integer> {
         int root = HeardRoot.of(v, key).root();
         double[] cents = pure ? GainReadings.pure(v, root) : new double[0];
         GainReadings.Against a = new GainReadings().of(v, root, ground, Controls.USUAL, cents);
-        PrintWriter out = spec.commandLine().getOut();
         if (json.on()) {
             out.println(MAPPER.writeValueAsString(json(v, root, a, key)));
         } else {
             words(out, v, a, key, cents);
         }
-        out.flush();
-        return 0;
     }
 
     private ObjectNode json(Voicing v, int root, GainReadings.Against a, Optional<Key> key) {

@@ -59,33 +59,40 @@ final class ImportCommand implements Callable<Integer> {
         Catalogue catalogue = new Catalogue();
         Exchange exchange = new Exchange(catalogue, hand.hand());
         Resting resting = new Resting(catalogue, hand.hand());
-        return each.run(f -> one(exchange, resting, f, each.folder(), each.err()));
+        return each.run(f -> one(exchange, resting, f, each));
     }
 
-    private void one(Exchange exchange, Resting resting, Path file, boolean folder, PrintWriter err)
+    private void one(Exchange exchange, Resting resting, Path file, EachFile each)
             throws Exception {
-        boolean stdin = EachFile.standard(file);
+        PrintWriter err = each.err();
+        boolean stdin = Standard.is(file);
         Imported read = stdin ? Exchange.read(System.in.readAllBytes()) : Exchange.read(file);
         Ground ground = Exchange.ground(read);
         Unpicked u = exchange.unpick(read, key == null ? ground : ground.withKey(Key.parse(key)));
         read.remarks().forEach(r -> err.println(file + ": " + r));
         err.println(file + ": " + UnpickWords.whole(u));
         Piece piece = resting.settled(Exchange.piece(read, u, UUID.randomUUID().toString()));
-        if (EachFile.standard(out)) {
+        if (Standard.is(out)) {
             System.out.write(PieceCodec.write(piece, Extras.NONE));
             System.out.flush();
             return;
         }
         Path to = out;
-        if (folder) {
-            String name = stdin ? "imported" : file.getFileName().toString();
-            String stem = name.replaceFirst("(\\.tab)?\\.[A-Za-z]+$", "");
-            to = out.resolve(stem + PieceFiles.ENDING);
+        if (each.folder()) {
+            to =
+                    each.target(
+                            stdin ? Path.of("imported") : file,
+                            ImportCommand::stem,
+                            PieceFiles.ENDING);
         }
         to = PieceFiles.withEnding(to);
         if (Files.exists(to)) {
             throw new IllegalArgumentException(to + " is there already; name another file");
         }
         PieceFiles.write(piece, Extras.NONE, to, null);
+    }
+
+    private static String stem(String name) {
+        return name.replaceFirst("(\\.tab)?\\.[A-Za-z]+$", "");
     }
 }

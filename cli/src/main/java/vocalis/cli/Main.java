@@ -46,9 +46,8 @@ public final class Main implements Runnable {
         CommandLine line = new CommandLine(new Main()).setCaseInsensitiveEnumValuesAllowed(true);
         line.registerConverter(Family.class, new FamilyConverter());
         line.registerConverter(Exchange.Target.class, new ExportCommand.TargetConverter());
-        if (out != null) {
-            line.setOut(out);
-        }
+        line.setOut(out != null ? out : Standard.text(System.out, Standard.charset()));
+        line.setErr(Standard.text(System.err, Standard.charset()));
         line.setExecutionExceptionHandler(
                 (e, commandLine, result) -> {
                     commandLine.getErr().println("vocalis: " + line(e));
@@ -71,7 +70,10 @@ public final class Main implements Runnable {
                     e.getCommandLine().getErr().println("vocalis: " + line(e));
                     return 2;
                 });
-        return line.execute(args);
+        int code = line.execute(args);
+        line.getOut().flush();
+        line.getErr().flush();
+        return code;
     }
 
     /** What went wrong, in one line. */

@@ -1,6 +1,8 @@
 package vocalis.cli;
 
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.FileSystemException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -57,14 +59,14 @@ final class RenderCommand implements Callable<Integer> {
     @Parameters(
             paramLabel = "FILE",
             arity = "0..1",
-            description = "The riff, a .vocalis.json file.")
+            description = "The riff, a .vocalis.json file; - reads one from standard input.")
     private Path file;
 
     @Option(
             names = "-o",
             required = true,
             paramLabel = "X.wav",
-            description = "Where the sound goes.")
+            description = "Where the sound goes; - is standard output.")
     private Path out;
 
     @Option(
@@ -147,6 +149,9 @@ final class RenderCommand implements Callable<Integer> {
                 "--song",
                 "--section",
                 "--part");
+        if (stems && Standard.is(out)) {
+            throw new IllegalArgumentException("stems are several files; name one after -o");
+        }
         if (file != null && SafeFiles.same(file, out)) {
             throw new IllegalArgumentException(
                     "the sound would be written over the riff " + file + "; name another file");
@@ -174,7 +179,13 @@ final class RenderCommand implements Callable<Integer> {
     }
 
     private static void write(Path to, OfflineRender sound) throws IOException {
-        SafeFiles.write(to, sound::wav);
+        if (Standard.is(to)) {
+            OutputStream raw = new BufferedOutputStream(System.out);
+            sound.wav(raw);
+            raw.flush();
+        } else {
+            SafeFiles.write(to, sound::wav);
+        }
     }
 
     private OfflineRender shape() {
@@ -198,7 +209,7 @@ final class RenderCommand implements Callable<Integer> {
             throw new IllegalArgumentException("--times lies between 1 and 100, but is " + times);
         }
         Catalogue catalogue = new Catalogue();
-        Piece piece = new Resting(catalogue, Hand.MEDIUM).kept(PieceFiles.read(file).piece());
+        Piece piece = new Resting(catalogue, Hand.MEDIUM).kept(Standard.read(file).piece());
         Riff riff = piece.riff();
         if (family != null && intent != null) {
             throw new IllegalArgumentException("name a treatment or an intent, not both");

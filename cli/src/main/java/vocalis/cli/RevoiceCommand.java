@@ -22,6 +22,7 @@ import vocalis.core.revoice.Row;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
+import vocalis.formats.json.PieceCodec;
 import vocalis.workbench.PieceFiles;
 import vocalis.workbench.Resting;
 import vocalis.workbench.RevoiceWords;
@@ -37,7 +38,9 @@ final class RevoiceCommand implements Callable<Integer> {
 
     @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
 
-    @Parameters(paramLabel = "FILE", description = "The riff, a .vocalis.json file.")
+    @Parameters(
+            paramLabel = "FILE",
+            description = "The riff, a .vocalis.json file; - is standard input.")
     private Path file;
 
     @Option(names = "--row", paramLabel = "F", description = "A family: power, fourth, third, …")
@@ -58,7 +61,10 @@ final class RevoiceCommand implements Callable<Integer> {
             description = "Of a surprise; 1 unless said otherwise.")
     private Long seed;
 
-    @Option(names = "-o", paramLabel = "OUT", description = "Where the riff so voiced is written.")
+    @Option(
+            names = "-o",
+            paramLabel = "OUT",
+            description = "Where the riff so voiced is written; - is standard output.")
     private Path out;
 
     @Mixin private HandOption hand;
@@ -93,13 +99,13 @@ final class RevoiceCommand implements Callable<Integer> {
             throw new IllegalArgumentException(
                     "--seed does nothing here; it belongs to the surprise");
         }
-        if (out != null && Files.exists(PieceFiles.withEnding(out))) {
+        if (out != null && !Standard.is(out) && Files.exists(PieceFiles.withEnding(out))) {
             throw new IllegalArgumentException(
                     PieceFiles.withEnding(out) + " is there already; name another file");
         }
         Catalogue catalogue = new Catalogue();
         Resting resting = new Resting(catalogue, hand.hand());
-        PieceFiles.Opened opened = PieceFiles.read(file);
+        PieceFiles.Opened opened = Standard.read(file);
         Piece piece = resting.kept(opened.piece());
         Revoicing revoicing = new Revoicing(catalogue, hand.hand());
         long surprise = seed == null ? 1 : seed;
@@ -114,6 +120,11 @@ final class RevoiceCommand implements Callable<Integer> {
         }
         if (out != null) {
             Piece voiced = resting.settled(piece.with(rows.get(0).riff()));
+            if (Standard.is(out)) {
+                System.out.write(PieceCodec.write(voiced, opened.extras()));
+                System.out.flush();
+                return 0;
+            }
             PieceFiles.write(voiced, opened.extras(), PieceFiles.withEnding(out), null);
         }
         print(rows);

@@ -22,7 +22,10 @@ final class SeriesCommand implements Callable<Integer> {
 
     @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
 
-    @Parameters(paramLabel = "SHAPE", description = "Frets from the lowest string, x-5-7-7-0-0.")
+    @Parameters(
+            paramLabel = "SHAPE",
+            description =
+                    "Frets from the lowest string, x-5-7-7-0-0; - reads shapes from standard input.")
     private String shape;
 
     @Mixin private NeckOptions neck;
@@ -35,9 +38,16 @@ final class SeriesCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        Voicing v = new Voicing(Shape.parse(shape), neck.board(), 0);
-        Series series = Series.of(v, keyed.key(), hand.hand());
         PrintWriter out = spec.commandLine().getOut();
+        for (String s : Standard.shapes(shape)) {
+            print(new Voicing(Shape.parse(s), neck.board(), 0), out);
+        }
+        out.flush();
+        return 0;
+    }
+
+    private void print(Voicing v, PrintWriter out) throws IOException {
+        Series series = Series.of(v, keyed.key(), hand.hand());
         if (!json.on()) {
             out.println(v.shape().text() + " along the neck, named " + keyed.assumed());
         }
@@ -62,7 +72,5 @@ final class SeriesCommand implements Callable<Integer> {
                         s.playable() ? "" : " (out of reach)");
             }
         }
-        out.flush();
-        return 0;
     }
 }

@@ -1,5 +1,7 @@
 package vocalis.desktop;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.stage.Stage;
@@ -11,8 +13,10 @@ import vocalis.desktop.view.SheetHost;
 import vocalis.formats.json.Extras;
 import vocalis.workbench.Backups;
 import vocalis.workbench.Demo;
+import vocalis.workbench.Edits;
 import vocalis.workbench.Journal;
 import vocalis.workbench.Library;
+import vocalis.workbench.Log;
 import vocalis.workbench.PieceFiles;
 import vocalis.workbench.Resting;
 import vocalis.workbench.Saver;
@@ -32,9 +36,11 @@ final class FileDesk implements AutoCloseable {
     private final Runnable begin;
     private final Saver saver = new Saver(Background.HOME);
     private final Backups backups;
+    private final Path library;
     private int saves;
 
     /**
+     * @param library the folder of the logbook, where a riff is saved unless it is put elsewhere
      * @param begin puts the caret to the beginning of a document just opened
      */
     FileDesk(
@@ -43,7 +49,9 @@ final class FileDesk implements AutoCloseable {
             SheetHost host,
             Prompts prompts,
             Backups backups,
+            Path library,
             Runnable begin) {
+        this.library = library;
         this.backups = backups;
         this.stage = stage;
         this.model = model;
@@ -124,11 +132,25 @@ final class FileDesk implements AutoCloseable {
     }
 
     void open() {
-        leave(() -> prompts.fileToOpen(stage).ifPresent(this::open));
+        leave(() -> prompts.fileToOpen(stage, home()).ifPresent(this::open));
     }
 
-    /** Reads a file and takes it; one that cannot be read leaves what is open as it is. */
+    /** The folder that is looked in first: that of the open riff, else the logbook's. */
+    private Path home() {
+        return workspace
+                .file()
+                .map(Path::toAbsolutePath)
+                .map(Path::getParent)
+                .filter(Files::isDirectory)
+                .orElse(library);
+    }
+
+    /**
+     * Reads a file and takes it; one that cannot be read leaves what is open as it is. What is
+     * written meanwhile into the riff that is open is not lost: then it is asked.
+     */
     void open(Path file) {
+        Piece before = workspace.content();
         long session = workspace.session();
         model.say("opening " + file.getFileName() + " …");
         PieceFiles.Opened[] opened = new PieceFiles.Opened[1];
@@ -151,19 +173,27 @@ final class FileDesk implements AutoCloseable {
                             model.say("");
                             if (trouble[0] != null) {
                                 Ask.tell(host, "This riff was not opened", trouble[0]);
-                            } else if (session == workspace.session()) {
-                                model.player().stop();
-                                workspace.open(opened[0]);
-                                begin.run();
-                                if (kept[0] > 0) {
-                                    model.say(Resting.inWords(kept[0]));
-                                }
-                                if (!opened[0].extras().isEmpty()) {
-                                    model.say(
-                                            "The file holds what this version does not know; it is kept.");
-                                }
+                            } else if (session != workspace.session()) {
+                                model.say(
+                                        file.getFileName() + " was not opened: another riff was.");
+                            } else if (before.equals(workspace.content())) {
+                                take(opened[0], kept[0]);
+                            } else {
+                                leave(() -> take(opened[0], kept[0]));
                             }
                         });
+    }
+
+    private void take(PieceFiles.Opened opened, int kept) {
+        model.player().stop();
+        workspace.open(opened);
+        begin.run();
+        if (kept > 0) {
+            model.say(Resting.inWords(kept));
+        }
+        if (!opened.extras().isEmpty()) {
+            model.say("The file holds what this version does not know; it is kept.");
+        }
     }
 
     void save() {
@@ -182,12 +212,46 @@ final class FileDesk implements AutoCloseable {
     }
 
     private void saveAs(Runnable then) {
-        target().ifPresent(f -> write(f, null, then));
+        Optional<Path> chosen = prompts.fileToSave(stage, suggested(), library());
+        if (chosen.isEmpty()) {
+            return;
+        }
+        Path file = PieceFiles.withEnding(chosen.get());
+        // The dialog asked about the name as it was typed, not about the one with its whole ending.
+        if (!file.equals(chosen.get()) && Files.exists(file)) {
+            Ask.question(
+                    host,
+                    file.getFileName() + " is there already",
+                    "Another riff is saved under this name.",
+                    new Ask.Answer("ask-elsewhere", "Another name", () -> saveAs(then)),
+                    new Ask.Answer("ask-over", "Write over it", () -> writeNew(file, then)));
+        } else {
+            writeNew(file, then);
+        }
     }
 
-    private Optional<Path> target() {
-        String fitting = Library.stem(workspace.content().title());
-        return prompts.fileToSave(stage, fitting + PieceFiles.ENDING);
+    /** Saves under a new name; a riff that has none of its own is called like its file. */
+    private void writeNew(Path file, Runnable then) {
+        String title = workspace.content().title();
+        String named = PieceFiles.stem(file);
+        if (title.equals(Demo.UNTITLED) && !named.equals(Library.stem(title))) {
+            model.apply(Edits.rename(named));
+        }
+        write(file, null, then);
+    }
+
+    private String suggested() {
+        return Library.stem(workspace.content().title()) + PieceFiles.ENDING;
+    }
+
+    /** The logbook's folder, made now if it was not there. */
+    private Path library() {
+        try {
+            Files.createDirectories(library);
+        } catch (IOException e) {
+            Log.note("the logbook's folder cannot be made: " + e.getMessage());
+        }
+        return library;
     }
 
     private void write(Path file, String known, Runnable then) {

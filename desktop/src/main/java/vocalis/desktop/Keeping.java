@@ -45,7 +45,7 @@ final class Keeping implements AutoCloseable {
         this.workspace = model.workspace();
         this.host = host;
         this.desk = desk;
-        this.library = new Library(places.data().resolve("riffs"), places.data());
+        this.library = new Library(riffs(places), places.data());
         this.journal = journal(places.data().resolve("journal"));
     }
 
@@ -56,6 +56,11 @@ final class Keeping implements AutoCloseable {
             Log.failed("keeping unsaved work (save it yourself)", e);
             return Optional.empty();
         }
+    }
+
+    /** The folder of the logbook. */
+    static Path riffs(Places places) {
+        return places.data().resolve("riffs");
     }
 
     Library library() {

@@ -1,5 +1,6 @@
 package vocalis.desktop;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.stage.FileChooser;
@@ -9,9 +10,11 @@ import vocalis.workbench.PieceFiles;
 /** Asks for files; tests answer without the system's dialogs. */
 interface Prompts {
 
-    Optional<Path> fileToOpen(Window owner);
+    /** A riff's file, looked for in a folder first. */
+    Optional<Path> fileToOpen(Window owner, Path folder);
 
-    Optional<Path> fileToSave(Window owner, String suggestedName);
+    /** Where a riff is saved, in a folder unless the player goes elsewhere; as it was named. */
+    Optional<Path> fileToSave(Window owner, String suggestedName, Path folder);
 
     /** A file of another program. */
     Optional<Path> fileToImport(Window owner);
@@ -23,18 +26,25 @@ interface Prompts {
     static Prompts system() {
         return new Prompts() {
             @Override
-            public Optional<Path> fileToOpen(Window owner) {
-                return Optional.ofNullable(chooser("Open riff").showOpenDialog(owner))
-                        .map(java.io.File::toPath);
+            public Optional<Path> fileToOpen(Window owner, Path folder) {
+                FileChooser chooser = chooser("Open riff", folder);
+                chooser.getExtensionFilters()
+                        .addAll(
+                                new FileChooser.ExtensionFilter(
+                                        "Vocalis riffs", "*" + PieceFiles.ENDING, "*.json"),
+                                new FileChooser.ExtensionFilter("All files", "*"));
+                return Optional.ofNullable(chooser.showOpenDialog(owner)).map(java.io.File::toPath);
             }
 
             @Override
-            public Optional<Path> fileToSave(Window owner, String suggestedName) {
-                FileChooser chooser = chooser("Save riff");
+            public Optional<Path> fileToSave(Window owner, String suggestedName, Path folder) {
+                FileChooser chooser = chooser("Save riff", folder);
+                chooser.getExtensionFilters()
+                        .add(
+                                new FileChooser.ExtensionFilter(
+                                        "Vocalis riffs", "*" + PieceFiles.ENDING));
                 chooser.setInitialFileName(suggestedName);
-                return Optional.ofNullable(chooser.showSaveDialog(owner))
-                        .map(java.io.File::toPath)
-                        .map(PieceFiles::withEnding);
+                return Optional.ofNullable(chooser.showSaveDialog(owner)).map(java.io.File::toPath);
             }
 
             @Override
@@ -63,13 +73,12 @@ interface Prompts {
                 return Optional.ofNullable(chooser.showSaveDialog(owner)).map(java.io.File::toPath);
             }
 
-            private FileChooser chooser(String title) {
+            private FileChooser chooser(String title, Path folder) {
                 FileChooser chooser = new FileChooser();
                 chooser.setTitle(title);
-                chooser.getExtensionFilters()
-                        .add(
-                                new FileChooser.ExtensionFilter(
-                                        "Vocalis riffs", "*" + PieceFiles.ENDING));
+                if (Files.isDirectory(folder)) {
+                    chooser.setInitialDirectory(folder.toFile());
+                }
                 return chooser;
             }
         };

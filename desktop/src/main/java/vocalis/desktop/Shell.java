@@ -121,6 +121,7 @@ final class Shell {
                         host,
                         prompts,
                         new Backups(prepared.places().data()),
+                        Keeping.riffs(prepared.places()),
                         this::begin);
         keeping = new Keeping(model, host, desk, prepared.places());
         exchange = new ExchangeDesk(stage, model, host, prompts, desk);

@@ -48,6 +48,13 @@ abstract class WindowDriver {
     @TempDir Path folder;
     final Tap tap = new Tap(true);
     Path chosenFile;
+
+    /** What the player types into the dialog that saves; null takes what is suggested. */
+    Path chosenTarget;
+
+    /** The folder in which that dialog opened. */
+    Path offered;
+
     Shell shell;
     Stage stage;
 
@@ -69,13 +76,17 @@ abstract class WindowDriver {
         Prompts prompts =
                 new Prompts() {
                     @Override
-                    public Optional<Path> fileToOpen(Window owner) {
+                    public Optional<Path> fileToOpen(Window owner, Path in) {
                         return Optional.ofNullable(chosenFile);
                     }
 
                     @Override
-                    public Optional<Path> fileToSave(Window owner, String suggestedName) {
-                        return Optional.of(folder.resolve(suggestedName));
+                    public Optional<Path> fileToSave(Window owner, String suggestedName, Path in) {
+                        offered = in;
+                        return Optional.of(
+                                chosenTarget != null
+                                        ? chosenTarget
+                                        : folder.resolve(suggestedName));
                     }
 
                     @Override

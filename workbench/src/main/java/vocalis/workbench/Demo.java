@@ -32,6 +32,9 @@ import vocalis.core.voicing.Family;
  */
 public final class Demo {
 
+    /** What a riff is called that was given no name. */
+    public static final String UNTITLED = "Untitled riff";
+
     private static final long BAR = Meter.COMMON.barTicks();
     private static final long HALF = BAR / 2;
 
@@ -60,8 +63,7 @@ public final class Demo {
             roots.add(new RootSpan(new Root(1, 0), BAR));
         }
         Pattern pattern = Pattern.of(figure("beats", "a---", "a---", "a---", "a---"));
-        return Piece.of(
-                id, "Untitled riff", "", riff(ground, 110, roots, all(Family.POWER, 4), pattern));
+        return Piece.of(id, UNTITLED, "", riff(ground, 110, roots, all(Family.POWER, 4), pattern));
     }
 
     /** A blank piece that is like no other. */

@@ -47,8 +47,38 @@ public final class Journal implements AutoCloseable {
     public record Left(
             Piece piece, Extras extras, Optional<Path> file, Optional<String> stamp, Path at) {}
 
-    private record Snapshot(
-            Piece piece, Extras extras, Optional<Path> file, Optional<String> stamp) {}
+    /** What the journal's file shall hold: one state, of which only the newest waits. */
+    private sealed interface Wish {
+
+        /** The document as it is. */
+        record Keep(Piece piece, Extras extras, Optional<Path> file, Optional<String> stamp)
+                implements Wish {}
+
+        /** Nothing: all is saved. */
+        record Forget() implements Wish {}
+    }
+
+    /** Where the file is written; tests put a slow disk in its place. */
+    interface Disk {
+        void write(Path file, byte[] bytes) throws IOException;
+
+        void delete(Path file) throws IOException;
+
+        /** The real one. */
+        static Disk real() {
+            return new Disk() {
+                @Override
+                public void write(Path file, byte[] bytes) throws IOException {
+                    SafeFiles.write(file, bytes);
+                }
+
+                @Override
+                public void delete(Path file) throws IOException {
+                    Files.deleteIfExists(file);
+                }
+            };
+        }
+    }
 
     /** Places of this program's own windows, whose locks it must not touch. */
     private static final Set<Path> HELD = ConcurrentHashMap.newKeySet();
@@ -61,10 +91,12 @@ public final class Journal implements AutoCloseable {
     private final FileChannel lock;
     private final ExecutorService writer =
             Executors.newSingleThreadExecutor(r -> new Thread(r, "vocalis-journal"));
-    private final AtomicReference<Snapshot> waiting = new AtomicReference<>();
+    private final AtomicReference<Wish> waiting = new AtomicReference<>();
+    private final Disk disk;
     private volatile boolean broken;
 
-    private Journal(Path folder, Path own, Path lockFile, FileChannel lock) {
+    private Journal(Path folder, Path own, Path lockFile, FileChannel lock, Disk disk) {
+        this.disk = disk;
         this.folder = folder;
         this.own = own;
         this.lockFile = lockFile;
@@ -73,6 +105,10 @@ public final class Journal implements AutoCloseable {
 
     /** A journal in a folder, which is made: in the first place that is free and empty. */
     public static Journal in(Path folder) throws IOException {
+        return in(folder, Disk.real());
+    }
+
+    static Journal in(Path folder, Disk disk) throws IOException {
         Files.createDirectories(folder);
         for (int n = 1; n <= MOST_PLACES; n++) {
             Path own = folder.resolve(n + ENDING);
@@ -80,7 +116,7 @@ public final class Journal implements AutoCloseable {
             FileChannel lock = HELD.contains(lockFile) ? null : held(lockFile);
             if (lock != null && !Files.exists(own)) {
                 HELD.add(lockFile);
-                return new Journal(folder, own, lockFile, lock);
+                return new Journal(folder, own, lockFile, lock, disk);
             }
             if (lock != null) {
                 lock.close();
@@ -107,39 +143,48 @@ public final class Journal implements AutoCloseable {
      * @param stamp what that file held then
      */
     public void keep(Piece piece, Extras extras, Optional<Path> file, Optional<String> stamp) {
-        if (waiting.getAndSet(new Snapshot(piece, extras, file, stamp)) == null) {
-            writer.execute(this::write);
-        }
+        wish(new Wish.Keep(piece, extras, file, stamp));
     }
 
     /** There is nothing unsaved any more. */
     public void forget() {
-        waiting.set(null);
-        writer.execute(this::delete);
+        wish(new Wish.Forget());
+    }
+
+    /**
+     * Each wish replaces the one that waits, so that whatever the disk's pace the last one asked is
+     * the last one done: deeds in a queue could overtake what they were asked for.
+     */
+    private void wish(Wish wish) {
+        if (waiting.getAndSet(wish) == null) {
+            writer.execute(this::fulfil);
+        }
+    }
+
+    private void fulfil() {
+        Wish wish = waiting.getAndSet(null);
+        if (wish instanceof Wish.Keep k) {
+            write(k);
+        } else {
+            delete();
+        }
     }
 
     private void delete() {
-        if (waiting.get() != null) {
-            return;
-        }
         try {
-            Files.deleteIfExists(own);
+            disk.delete(own);
         } catch (IOException e) {
             Log.note("the journal stays: " + e.getMessage());
         }
     }
 
-    private void write() {
-        Snapshot s = waiting.getAndSet(null);
-        if (s == null) {
-            return;
-        }
+    private void write(Wish.Keep s) {
         try {
             ObjectNode top = MAPPER.createObjectNode();
             s.file().ifPresent(f -> top.put("file", f.toAbsolutePath().toString()));
             s.stamp().ifPresent(x -> top.put("stamp", x));
             top.set("piece", MAPPER.readTree(PieceCodec.write(s.piece(), s.extras())));
-            SafeFiles.write(own, MAPPER.writeValueAsBytes(top));
+            disk.write(own, MAPPER.writeValueAsBytes(top));
             broken = false;
         } catch (IOException | FormatException e) {
             // Said once, not at every edit.

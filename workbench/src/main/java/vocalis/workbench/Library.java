@@ -72,8 +72,7 @@ public final class Library {
         List<LibraryEntry> found = new ArrayList<>();
         int fresh = 0;
         if (Files.isDirectory(folder)) {
-            try (DirectoryStream<Path> files =
-                    Files.newDirectoryStream(folder, "*" + PieceFiles.ENDING)) {
+            try (DirectoryStream<Path> files = Files.newDirectoryStream(folder, "*.json")) {
                 for (Path f : files) {
                     if (cancelled.getAsBoolean()) {
                         return found;
@@ -207,8 +206,7 @@ public final class Library {
         Path in = folder.resolve(TRASH);
         List<Path> all = new ArrayList<>();
         if (Files.isDirectory(in)) {
-            try (DirectoryStream<Path> files =
-                    Files.newDirectoryStream(in, "*" + PieceFiles.ENDING)) {
+            try (DirectoryStream<Path> files = Files.newDirectoryStream(in, "*.json")) {
                 files.forEach(all::add);
             }
         }
@@ -220,7 +218,7 @@ public final class Library {
     public Path restore(Path trashed) throws IOException {
         String name = trashed.getFileName().toString().replaceFirst("^\\d+-", "");
         Path back = folder.resolve(name);
-        String stem = name.substring(0, name.length() - PieceFiles.ENDING.length());
+        String stem = PieceFiles.stem(back);
         return Files.move(
                 trashed, Files.exists(back) ? free(stem) : back, StandardCopyOption.ATOMIC_MOVE);
     }

@@ -9,6 +9,8 @@ import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.List;
+import java.util.Locale;
 import vocalis.core.arrange.Piece;
 import vocalis.formats.FormatException;
 import vocalis.formats.json.Extras;
@@ -87,10 +89,15 @@ public final class PieceFiles {
         }
     }
 
-    /** A piece of bytes that came from elsewhere than a file. */
-    public static Piece parse(byte[] bytes, String from) throws PieceFileException {
+    /**
+     * A piece of bytes that came from elsewhere than a file.
+     *
+     * @param from what they came from, in words
+     */
+    public static Opened opened(byte[] bytes, String from) throws PieceFileException {
         try {
-            return PieceCodec.read(bytes).piece();
+            PieceCodec.Content content = PieceCodec.read(bytes);
+            return new Opened(content.piece(), content.extras(), Path.of(from), stamp(bytes));
         } catch (FormatException e) {
             throw new PieceFileException(from + ": " + e.getMessage(), e);
         }
@@ -154,9 +161,22 @@ public final class PieceFiles {
         }
     }
 
-    /** The path with the ending of a piece's file. */
+    /**
+     * The path with the whole ending of a piece's file, of which a dialog may have added a part.
+     */
     public static Path withEnding(Path file) {
+        return file.resolveSibling(stem(file) + ENDING);
+    }
+
+    /** The name of a piece's file without any of its ending. */
+    public static String stem(Path file) {
         String name = file.getFileName().toString();
-        return name.endsWith(".json") ? file : file.resolveSibling(name + ENDING);
+        for (String ending : List.of(ENDING, ".json", ".vocalis")) {
+            boolean longer = name.length() > ending.length();
+            if (longer && name.toLowerCase(Locale.ROOT).endsWith(ending)) {
+                return name.substring(0, name.length() - ending.length());
+            }
+        }
+        return name;
     }
 }

@@ -37,7 +37,17 @@ class PieceFilesTest {
             assertThat(opened.stamp()).isEqualTo(stamp);
         }
         assertThat(names()).containsExactly("a.vocalis.json");
-        assertThat(PieceFiles.withEnding(Path.of("x"))).hasToString("x.vocalis.json");
+    }
+
+    /** A dialog may add a part of the ending by itself; the file has all of it, once. */
+    @Test
+    void aFileIsNamedWithItsWholeEnding() {
+        for (String typed : List.of("kiln", "kiln.json", "kiln.vocalis", "kiln.vocalis.json")) {
+            assertThat(PieceFiles.withEnding(Path.of("in", typed)))
+                    .isEqualTo(Path.of("in", "kiln.vocalis.json"));
+        }
+        assertThat(PieceFiles.withEnding(Path.of("v1.2"))).hasToString("v1.2.vocalis.json");
+        assertThat(PieceFiles.stem(Path.of("in", "kiln.vocalis.json"))).isEqualTo("kiln");
     }
 
     @Test

@@ -105,7 +105,7 @@ public record Tuning(String name, List<Integer> open) {
                     "\""
                             + text
                             + "\" is no tuning: write a name ("
-                            + offered().stream().map(Tuning::name).collect(Collectors.joining(", "))
+                            + offered().stream().map(Tuning::name).collect(Collectors.joining("; "))
                             + ") or its notes from the lowest string, such as D A D G B E",
                     e);
         }

@@ -76,12 +76,12 @@ public final class LogbookModel {
         return shown;
     }
 
-    /** How many, and how they are ordered. */
     /** Why nothing is shown, while nothing is. */
     public ReadOnlyStringProperty nothingProperty() {
         return nothing.getReadOnlyProperty();
     }
 
+    /** How many, and how they are ordered. */
     public ReadOnlyStringProperty countProperty() {
         return count.getReadOnlyProperty();
     }

@@ -18,6 +18,9 @@ import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
 /** A skin that paints on a canvas as large as its control, with a now-line above it. */
+// Its children are added while it is made, as in every skin; none of them calls back before a
+// layout.
+@SuppressWarnings("this-escape")
 public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
 
     private final Canvas canvas = new Canvas();

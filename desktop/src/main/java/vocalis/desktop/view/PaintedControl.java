@@ -18,6 +18,9 @@ import javafx.scene.text.FontWeight;
  * are styleable properties, so a change of theme repaints it. It explains what its skin says of a
  * place.
  */
+// A styleable property is given its control when it is made; nothing is asked of it before the
+// control stands.
+@SuppressWarnings("this-escape")
 public abstract class PaintedControl extends Control implements Explained {
 
     /** Family of the interface's type. */
