@@ -52,7 +52,7 @@ start_one() { # JDK, version
   [ "$(printf '%s\n' "$said" | wc -l)" = 1 ] || start_fails "without a display it should say one line, but said: $said"
   # A compiler knows lints that an older one does not; tests are held to them too.
   if [ "$2" -gt 17 ]; then
-    (cd "$clone" && JAVA_HOME="$1" mvn -q -B -ntp -Dspotless.check.skip=true $options test-compile) >"$stage/lint.log" 2>&1 ||
+    (cd "$clone" && MAVEN_OPTS="-XX:TieredStopAtLevel=1 -XX:+UseSerialGC" JAVA_HOME="$1" mvn -q -B -ntp -Dspotless.check.skip=true $options test-compile) >"$stage/lint.log" 2>&1 ||
       { grep -E 'WARN|ERROR' "$stage/lint.log" | head -n 20 >&2; start_fails "the compiler of $1 warns; above is of what"; }
   fi
   rm -rf "$clone"

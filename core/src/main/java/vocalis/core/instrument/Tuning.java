@@ -114,13 +114,15 @@ public record Tuning(String name, List<Integer> open) {
     /**
      * Reads a tuning by its notes from the lowest string up, {@code D2 A2 D3 G3 B3 E4}; without
      * octave numbers, {@code D A D G B E}, each string takes the octave nearest to what it has in
-     * standard tuning.
+     * standard tuning; four or five strings whose letters are nearer to a bass than to the upper
+     * strings of a guitar, {@code E A D G}, are a bass.
      *
      * @throws IllegalArgumentException saying which note cannot be read
      */
     public static Tuning parse(String name, String notes) {
         List<Integer> open = new ArrayList<>();
         String[] words = notes.strip().split("[\\s,-]+");
+        boolean bass = words.length <= BASS.size() && looksLikeBass(words);
         for (int i = 0; i < words.length; i++) {
             String n = words[i];
             boolean octave = !n.isEmpty() && Character.isDigit(n.charAt(n.length() - 1));
@@ -128,7 +130,7 @@ public record Tuning(String name, List<Integer> open) {
             if (octave) {
                 open.add(new Note(spelling, n.charAt(n.length() - 1) - '0').midi());
             } else {
-                int usual = usual(words.length, i);
+                int usual = usual(words.length, i, bass);
                 int up = Math.floorMod(spelling.pitchClass() - usual, 12);
                 open.add(usual + (up > 6 ? up - 12 : up));
             }
@@ -136,8 +138,39 @@ public record Tuning(String name, List<Integer> open) {
         return new Tuning(name, open);
     }
 
+    /** Strings of a bass of five from the lowest: B E A D G (common practice). */
+    private static final List<Integer> BASS = List.of(23, 28, 33, 38, 43);
+
+    /** A bass of four or five strings as it is usually tuned. */
+    public static Tuning bass(int strings) {
+        return new Tuning("bass, " + strings + " strings", BASS.subList(5 - strings, 5));
+    }
+
+    private static boolean looksLikeBass(String[] letters) {
+        int fromBass = 0;
+        int fromGuitar = 0;
+        for (int i = 0; i < letters.length; i++) {
+            if (letters[i].isEmpty()
+                    || Character.isDigit(letters[i].charAt(letters[i].length() - 1))) {
+                return false;
+            }
+            int pitch = Spelling.parse(letters[i]).pitchClass();
+            fromBass += away(pitch, usual(letters.length, i, true));
+            fromGuitar += away(pitch, usual(letters.length, i, false));
+        }
+        return fromBass < fromGuitar;
+    }
+
+    private static int away(int a, int b) {
+        int up = Math.floorMod(a - b, 12);
+        return Math.min(up, 12 - up);
+    }
+
     /** The note of a string in standard tuning, fourths and a third downward past the sixth. */
-    private static int usual(int strings, int string) {
+    private static int usual(int strings, int string, boolean bass) {
+        if (bass) {
+            return BASS.get(BASS.size() - strings + string);
+        }
         int[] fromHighest = {64, 59, 55, 50, 45, 40, 35, 30, 25};
         return fromHighest[Math.min(strings - 1 - string, fromHighest.length - 1)];
     }

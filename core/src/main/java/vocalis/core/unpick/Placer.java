@@ -27,6 +27,15 @@ public final class Placer {
     private static final double PER_FRET_UP = 0.12;
     private static final double PER_SKIPPED_STRING = 1.2;
     private static final double PER_OPEN_BESIDE = 0.4;
+
+    /** Of a chord that no hand has whole, the lowest note is kept before the highest. */
+    private static final double LOWEST_LOST = 6;
+
+    private static final double HIGHEST_LOST = 3;
+
+    /** Of more than so many notes at once the inner ones are left out unlooked at. */
+    private static final int MOST_NOTES = 10;
+
     private static final Change HAND = new Change(0);
 
     private Placer() {}
@@ -113,7 +122,7 @@ public final class Placer {
 
     private record Grip(Placed placed, Shape shape, double cost) {}
 
-    /** The likeliest grips; where no hand has all notes, of those without the inner ones. */
+    /** The likeliest grips; where no hand has all notes, of the most that a hand has. */
     private static List<Grip> grips(List<Integer> midi, Fretboard board) {
         List<Integer> wanted = new ArrayList<>();
         for (int m : midi) {
@@ -124,36 +133,87 @@ public final class Placer {
             }
             wanted.add(there ? m : Integer.MIN_VALUE);
         }
-        for (int left = 0; left < midi.size(); left++) {
+        while (wanted.stream().filter(m -> m != Integer.MIN_VALUE).count() > MOST_NOTES) {
+            wanted.set(inner(wanted), Integer.MIN_VALUE);
+        }
+        int there = (int) wanted.stream().filter(m -> m != Integer.MIN_VALUE).count();
+        for (int kept = there; kept > 0; kept--) {
             List<Grip> found = new ArrayList<>();
-            search(wanted, board, 0, new int[midi.size()], 0, found);
+            keeping(kept, wanted, 0, new ArrayList<>(wanted), board, found);
             if (!found.isEmpty()) {
                 found.sort(Comparator.comparingDouble(Grip::cost));
                 return found.size() > MOST_GRIPS ? found.subList(0, MOST_GRIPS) : found;
             }
-            Optional<Integer> inner = inner(wanted);
-            if (inner.isEmpty()) {
-                break;
-            }
-            wanted.set(inner.get(), Integer.MIN_VALUE);
         }
         return List.of();
     }
 
-    /** A note between the lowest and the highest, or any when there are only two. */
-    private static Optional<Integer> inner(List<Integer> wanted) {
+    /**
+     * Grips of every choice of so many of the notes; those without the lowest or the highest cost
+     * more.
+     */
+    private static void keeping(
+            int kept,
+            List<Integer> all,
+            int from,
+            List<Integer> wanted,
+            Fretboard board,
+            List<Grip> found) {
+        int there = (int) wanted.stream().filter(m -> m != Integer.MIN_VALUE).count();
+        if (there == kept) {
+            int before = found.size();
+            search(wanted, board, 0, new int[wanted.size()], 0, found, before + 400);
+            double lost = lost(all, wanted);
+            for (int i = before; i < found.size(); i++) {
+                Grip g = found.get(i);
+                found.set(i, new Grip(g.placed(), g.shape(), g.cost() + lost));
+            }
+            return;
+        }
+        for (int i = from; i < all.size(); i++) {
+            if (wanted.get(i) != Integer.MIN_VALUE) {
+                int note = wanted.set(i, Integer.MIN_VALUE);
+                keeping(kept, all, i + 1, wanted, board, found);
+                wanted.set(i, note);
+            }
+        }
+    }
+
+    private static double lost(List<Integer> all, List<Integer> wanted) {
+        double cost = 0;
+        int low = -1;
+        int high = -1;
+        for (int i = 0; i < all.size(); i++) {
+            if (all.get(i) != Integer.MIN_VALUE) {
+                low = low < 0 ? i : low;
+                high = i;
+            }
+        }
+        cost += low >= 0 && wanted.get(low) == Integer.MIN_VALUE ? LOWEST_LOST : 0;
+        cost += high > low && wanted.get(high) == Integer.MIN_VALUE ? HIGHEST_LOST : 0;
+        return cost;
+    }
+
+    /** The note in the middle of those that are wanted. */
+    private static int inner(List<Integer> wanted) {
         List<Integer> there = new ArrayList<>();
         for (int i = 0; i < wanted.size(); i++) {
             if (wanted.get(i) != Integer.MIN_VALUE) {
                 there.add(i);
             }
         }
-        return there.size() < 2 ? Optional.empty() : Optional.of(there.get(there.size() / 2));
+        return there.get(there.size() / 2);
     }
 
     private static void search(
-            List<Integer> midi, Fretboard board, int i, int[] strings, int used, List<Grip> found) {
-        if (found.size() >= 400) {
+            List<Integer> midi,
+            Fretboard board,
+            int i,
+            int[] strings,
+            int used,
+            List<Grip> found,
+            int most) {
+        if (found.size() >= most) {
             return;
         }
         if (i == midi.size()) {
@@ -162,14 +222,14 @@ public final class Placer {
         }
         if (midi.get(i) == Integer.MIN_VALUE) {
             strings[i] = -1;
-            search(midi, board, i + 1, strings, used, found);
+            search(midi, board, i + 1, strings, used, found, most);
             return;
         }
         for (int s = 0; s < board.strings(); s++) {
             int fret = midi.get(i) - board.midi(s, 0);
             if ((used & 1 << s) == 0 && fret >= 0 && fret <= board.frets()) {
                 strings[i] = s;
-                search(midi, board, i + 1, strings, used | 1 << s, found);
+                search(midi, board, i + 1, strings, used | 1 << s, found, most);
             }
         }
     }

@@ -1,8 +1,10 @@
 package vocalis.formats.midi;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -138,7 +140,7 @@ final class MidiReader {
             int index, Track track, Map<String, List<Heard>> guitars, Map<String, String> strings)
             throws FormatException {
         List<Heard> notes = new ArrayList<>();
-        Map<Integer, MidiEvent> open = new HashMap<>();
+        Map<Integer, Deque<MidiEvent>> open = new TreeMap<>();
         String name = "";
         String says = "";
         long end = 0;
@@ -172,9 +174,7 @@ final class MidiReader {
                 remarks.add("Drums were left out.");
             }
         }
-        for (MidiEvent on : open.values()) {
-            close(on, end, notes);
-        }
+        unended(open, end, notes);
         if (notes.isEmpty() && says.isEmpty()) {
             return;
         }
@@ -190,8 +190,25 @@ final class MidiReader {
         strings.put(unique, says);
     }
 
+    /** Notes that the file never ends sound to its end, a beat at least. */
+    private void unended(Map<Integer, Deque<MidiEvent>> open, long end, List<Heard> notes) {
+        int without = 0;
+        for (Deque<MidiEvent> same : open.values()) {
+            for (MidiEvent on : same) {
+                close(on, Math.max(end, on.getTick() + sequence.getResolution()), notes);
+                without++;
+            }
+        }
+        if (without > 0) {
+            remarks.add(
+                    without == 1
+                            ? "A note that the file does not end sounds to its end."
+                            : without + " notes that the file does not end sound to its end.");
+        }
+    }
+
     private void note(
-            MidiEvent e, ShortMessage s, Map<Integer, MidiEvent> open, List<Heard> notes) {
+            MidiEvent e, ShortMessage s, Map<Integer, Deque<MidiEvent>> open, List<Heard> notes) {
         int command = s.getCommand();
         if (command == ShortMessage.PITCH_BEND) {
             int value = (s.getData2() << 7 | s.getData1()) - 8192;
@@ -206,12 +223,12 @@ final class MidiReader {
             return;
         }
         int id = s.getChannel() << 8 | s.getData1();
-        MidiEvent on = open.remove(id);
-        if (on != null) {
-            close(on, e.getTick(), notes);
-        }
+        Deque<MidiEvent> same = open.computeIfAbsent(id, k -> new ArrayDeque<>());
         if (command == ShortMessage.NOTE_ON && s.getData2() > 0) {
-            open.put(id, e);
+            same.add(e);
+        } else if (!same.isEmpty()) {
+            // Of several on one key the one that began first ends first.
+            close(same.remove(), e.getTick(), notes);
         }
     }
 
@@ -219,18 +236,36 @@ final class MidiReader {
         ShortMessage s = (ShortMessage) on.getMessage();
         long from = ticks(on.getTick());
         long to = ticks(end);
-        if (to > from) {
-            notes.add(new Heard(s.getChannel(), s.getData1(), from, to, s.getData2()));
+        if (to <= from) {
+            remarks.add("Notes without a length last a twelfth of a beat.");
         }
+        notes.add(
+                new Heard(
+                        s.getChannel(),
+                        s.getData1(),
+                        from,
+                        to > from ? to : from + GRID,
+                        s.getData2()));
     }
 
     private void meta(MetaMessage meta, long at, String text) {
         byte[] d = meta.getData();
         if (meta.getType() == MidiWriter.TEMPO && d.length == 3) {
             int micros = (d[0] & 255) << 16 | (d[1] & 255) << 8 | d[2] & 255;
-            double tempo = 60_000_000.0 / Math.max(1, micros);
-            long bounded =
-                    Math.max(TempoMap.SLOWEST, Math.min(TempoMap.FASTEST, Math.round(tempo)));
+            if (micros == 0) {
+                remarks.add("A tempo of nothing was passed over.");
+                return;
+            }
+            long tempo = Math.round(60_000_000.0 / micros);
+            long bounded = Math.max(TempoMap.SLOWEST, Math.min(TempoMap.FASTEST, tempo));
+            if (bounded != tempo) {
+                remarks.add(
+                        "A tempo of "
+                                + tempo
+                                + " is beyond what is played here; it became "
+                                + bounded
+                                + ".");
+            }
             tempos.put(at, (int) bounded);
         } else if (meta.getType() == MidiWriter.METER && d.length >= 2) {
             try {

@@ -70,6 +70,7 @@ final class MusicXmlPart {
     private final List<Meter> meters = new ArrayList<>();
     private final Map<Integer, Integer> lines = new HashMap<>();
     private long divisions = 1;
+    private boolean divided;
     private Meter meter = Meter.COMMON;
     private int fifths;
     private String mode = "major";
@@ -187,6 +188,11 @@ final class MusicXmlPart {
 
     private long duration(XmlElement e) throws FormatException {
         double d = e.get("duration").number(0, 1e9);
+        if (!divided) {
+            remarks.add(
+                    "The file does not say what its durations are counted in (no divisions): 1 was"
+                            + " taken as a quarter.");
+        }
         long ticks = MusicXmlReader.ticks(d, divisions);
         if (ticks > Limits.LONGEST_FIGURE) {
             throw e.wrong("lasts longer than a riff can");
@@ -196,6 +202,7 @@ final class MusicXmlPart {
 
     private void attributes(XmlElement e) throws FormatException {
         if (e.has("divisions")) {
+            divided = true;
             divisions = Math.max(1, Math.round(e.get("divisions").number(1, 1e6)));
         }
         if (e.has("key", "fifths")) {

@@ -87,7 +87,14 @@ final class MusicXmlReader {
                 key = key(part);
             }
             Score score = score(p, part);
-            String name = names.getOrDefault(p.attribute("id").orElse(""), "");
+            String id = p.attribute("id").orElse("");
+            if (!names.containsKey(id)) {
+                remarks.add(
+                        "The part \""
+                                + id
+                                + "\" does not stand in the file's list of parts; it was read.");
+            }
+            String name = names.getOrDefault(id, "");
             guitars.add(
                     new Sheet.Guitar(
                             name.isBlank() ? "Guitar " + (guitars.size() + 1) : name, score));
@@ -146,6 +153,7 @@ final class MusicXmlReader {
             List<MusicXmlPart.Read> read =
                     part.notes().stream().filter(MusicXmlPart.Read::onTab).toList();
             new MusicXmlNotes(board, meters).drafts(read, p, drafts);
+            disagreeing(read, board, meters);
         } else {
             fingered = false;
             List<Played> played = new ArrayList<>();
@@ -187,6 +195,28 @@ final class MusicXmlReader {
                     harmonies(part));
         } catch (IllegalArgumentException e) {
             throw p.wrong("cannot be read as a score: " + e.getMessage());
+        }
+    }
+
+    /** Notes whose string and fret sound another note than is written, octaves aside. */
+    private void disagreeing(List<MusicXmlPart.Read> read, Fretboard board, MeterMap meters) {
+        int count = 0;
+        int bar = 0;
+        for (MusicXmlPart.Read n : read) {
+            int string = board.strings() - n.string();
+            boolean there = string >= 0 && string < board.strings() && n.midi() >= 0;
+            if (there && (board.midi(string, n.fret()) - n.midi()) % 12 != 0) {
+                bar = count++ == 0 ? meters.bar(n.at()) + 1 : bar;
+            }
+        }
+        if (count > 0) {
+            remarks.add(
+                    (count == 1
+                                    ? "A note's fret and its pitch disagree"
+                                    : "The fret and the pitch of " + count + " notes disagree")
+                            + " (first in bar "
+                            + bar
+                            + "): the fret was taken.");
         }
     }
 

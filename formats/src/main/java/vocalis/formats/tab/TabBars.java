@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import vocalis.core.harmony.ChordSymbol;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.rhythm.Meter;
@@ -50,7 +51,15 @@ final class TabBars {
     }
 
     /** What begins in one column: tokens by string. */
-    private record Moment(int column, Map<Integer, TabToken> tokens) {}
+    private record Moment(int column, Map<Integer, TabToken> tokens) {
+
+        /** An x beside frets is a string of the grip held silent, not a dead stroke. */
+        void silence() {
+            if (tokens.values().stream().anyMatch(t -> !t.dead())) {
+                tokens.values().removeIf(TabToken::bareX);
+            }
+        }
+    }
 
     void add(TabSystem s) throws FormatException {
         if (s.lines().size() != board.strings()) {
@@ -71,13 +80,93 @@ final class TabBars {
         if (edges.get(edges.size() - 1) < to - 1) {
             edges.add(to);
         }
+        firstOfSystem = true;
+        boolean values = s.has(TabWriter.VALUE);
+        if (!values && s.bars().stream().noneMatch(b -> b > from + 1) && unbarred(s, from, to)) {
+            return;
+        }
+        int before = bars.size();
+        boolean signs = false;
         for (int i = 0; i + 1 < edges.size(); i++) {
             int begins = edges.get(i) + 1;
             int ends = edges.get(i + 1);
+            if (s.repeatBegins(edges.get(i)) && !values) {
+                repeatFrom = bars.size();
+            }
             if (ends - begins >= 2) {
                 bar(s, begins, ends);
+                bars.add(new Bar(s, begins, ends, bars.size() == before));
+            }
+            if (s.repeatEnds(ends) && !values && ends - begins >= 2) {
+                signs = true;
+                again(repeatFrom, s.times() == 0 ? 2 : s.times());
             }
         }
+        if (!signs && s.times() > 1) {
+            again(before, s.times());
+        }
+    }
+
+    /** A bar that was read, to be read once more where it is repeated. */
+    private record Bar(TabSystem system, int from, int to, boolean first) {}
+
+    private final List<Bar> bars = new ArrayList<>();
+    private int repeatFrom;
+    private boolean firstOfSystem;
+
+    /** Plays what was read from a bar on until it was heard so often. */
+    private void again(int from, int times) throws FormatException {
+        List<Bar> repeated = List.copyOf(bars.subList(from, bars.size()));
+        remarks.add("Repeats were written out.");
+        for (int n = 1; n < times; n++) {
+            for (Bar b : repeated) {
+                firstOfSystem = b.first();
+                bar(b.system(), b.from(), b.to());
+            }
+        }
+        repeatFrom = bars.size();
+    }
+
+    /**
+     * A line without bar lines whose strokes stand on even columns: each column is an eighth, or a
+     * quarter where there are four at most. False where they do not.
+     */
+    private boolean unbarred(TabSystem s, int from, int to) throws FormatException {
+        TreeSet<Integer> columns = new TreeSet<>();
+        for (TabSystem.Line l : s.lines()) {
+            for (TabToken t : TabToken.read(l, Math.max(from, l.from()), to)) {
+                columns.add(t.column());
+            }
+        }
+        int gap = 0;
+        Integer before = null;
+        for (int c : columns) {
+            gap = before == null ? 0 : gcd(gap, c - before);
+            before = c;
+        }
+        if (columns.size() < 3 || gap < 2) {
+            return false;
+        }
+        int steps = (columns.last() - columns.first()) / gap + 1;
+        long step = steps <= 4 ? Ticks.QUARTER : Ticks.EIGHTH;
+        if (meter.barTicks() % step != 0) {
+            return false;
+        }
+        int wide = (int) (meter.barTicks() / step) * gap;
+        remarks.add(
+                "The tab has no bar lines: "
+                        + (step == Ticks.EIGHTH ? "eighths" : "quarters")
+                        + " were taken, in bars of "
+                        + meter.symbol()
+                        + ".");
+        for (int at = columns.first(); at <= columns.last(); at += wide) {
+            bar(s, at, at + wide);
+        }
+        return true;
+    }
+
+    private static int gcd(int a, int b) {
+        return b == 0 ? a : gcd(b, a % b);
     }
 
     private void bar(TabSystem s, int from, int to) throws FormatException {
@@ -85,13 +174,12 @@ final class TabBars {
         for (int i = 0; i < s.lines().size(); i++) {
             int string = board.strings() - 1 - i;
             TabSystem.Line line = s.lines().get(i);
-            String text = line.text();
-            if (text.length() > from && (text.charAt(from) == ':' || text.charAt(from) == '*')) {
-                remarks.add("Repeat signs are not followed: write the repeats out.");
-            }
             for (TabToken t : TabToken.read(line, Math.max(from, line.from()), to)) {
                 moment(moments, t, s.has(TabWriter.VALUE)).tokens().put(string, t);
             }
+        }
+        for (Moment m : moments.values()) {
+            m.silence();
         }
         for (TabSystem.Word w : s.row(TabWriter.METER, from, to)) {
             try {
@@ -226,6 +314,13 @@ final class TabBars {
         List<Long> times =
                 Spacing.times(all.stream().map(Moment::column).toList(), from, to, meter);
         long start = at;
+        for (TabSystem.Word w : s.bareChords()) {
+            // What stands over the letters before the strings is for the first bar.
+            if (w.column() < to && (w.column() >= from || firstOfSystem)) {
+                chords.put(start + when(w.column(), all, times), w.text());
+            }
+        }
+        firstOfSystem = false;
         for (int i = 0; i < all.size(); i++) {
             at = start + times.get(i);
             long until = i + 1 < all.size() ? times.get(i + 1) : bar;
@@ -233,6 +328,16 @@ final class TabBars {
         }
         at = start + bar;
         meters.add(meter);
+    }
+
+    /** When a chord begins that stands over a column: with the strokes nearest to it. */
+    private static long when(int column, List<Moment> all, List<Long> times) {
+        int nearest = 0;
+        for (int i = 1; i < all.size(); i++) {
+            int there = Math.abs(all.get(i).column() - column);
+            nearest = there < Math.abs(all.get(nearest).column() - column) ? i : nearest;
+        }
+        return nearest == 0 ? 0 : times.get(nearest);
     }
 
     private void notes(TabSystem s, Moment m, long length, boolean exact) throws FormatException {

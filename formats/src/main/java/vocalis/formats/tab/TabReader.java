@@ -1,9 +1,11 @@
 package vocalis.formats.tab;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -44,6 +46,10 @@ final class TabReader {
 
     TabReader(String text) {
         this.text = text.replace("\uFEFF", "").split("\\r\\n|\\r|\\n", -1);
+        for (int i = 0; i < this.text.length; i++) {
+            // Quoted in mail.
+            this.text[i] = this.text[i].replaceFirst("^\\s*(?:>\\s?)+", "");
+        }
     }
 
     Imported read() throws FormatException {
@@ -103,6 +109,7 @@ final class TabReader {
 
     private List<List<TabSystem>> systems() throws FormatException {
         List<List<TabSystem>> guitars = new ArrayList<>();
+        Map<String, List<TabSystem>> byName = new HashMap<>();
         List<TabSystem> now = null;
         String name = "";
         TabSystem last = null;
@@ -117,9 +124,10 @@ final class TabReader {
             }
             if (lines.isEmpty()) {
                 String t = text[i];
-                if (t.toLowerCase(Locale.ROOT).startsWith("guitar:")) {
-                    name = t.substring(7).strip();
-                    now = null;
+                Optional<String> guitar = guitar(t);
+                if (guitar.isPresent()) {
+                    name = guitar.get();
+                    now = byName.get(name);
                     last = null;
                 } else if (last != null && i - lastLine <= NEAR) {
                     last.below(i + 1, t);
@@ -139,6 +147,7 @@ final class TabReader {
                 if (now == null) {
                     now = new ArrayList<>();
                     guitars.add(now);
+                    byName.put(name, now);
                     names.add(name.isBlank() ? "Guitar " + guitars.size() : name);
                     if (guitars.size() > Sheet.MOST_GUITARS) {
                         throw TabToken.wrong(part.get(0), 0, "more than 8 guitars");
@@ -151,6 +160,21 @@ final class TabReader {
             }
         }
         return guitars;
+    }
+
+    private static final Pattern GUITAR =
+            Pattern.compile(
+                    "(?i)^\\s*[\\[(]?\\s*(?:guitar:\\s*(.+?)"
+                            + "|((?:gtr|gt|guitar|git)\\.?\\s*(?:\\d|i{1,3}|one|two)\\b[^|]{0,40}?))"
+                            + "\\s*[\\])]?\\s*:?\\s*$");
+
+    /** The guitar that a line says the following systems are for. */
+    private static Optional<String> guitar(String line) {
+        Matcher m = GUITAR.matcher(line);
+        if (!m.matches()) {
+            return Optional.empty();
+        }
+        return Optional.of((m.group(1) != null ? m.group(1) : m.group(2)).strip());
     }
 
     /** Lines of one system, or of several without a blank line between them. */
@@ -189,6 +213,8 @@ final class TabReader {
         try {
             if (lower.startsWith("tuning:") || lower.startsWith("tuning ")) {
                 tuning = Optional.of(named(line.strip().substring(7).strip()));
+            } else if (lower.startsWith("title:")) {
+                title = line.strip().substring(6).strip();
             } else if (lower.startsWith("capo")) {
                 Matcher m = Pattern.compile("\\d{1,2}").matcher(lower);
                 capo = m.find() ? Math.min(12, Integer.parseInt(m.group())) : 0;
@@ -219,7 +245,10 @@ final class TabReader {
                 && title.isBlank()
                 && !line.isBlank()
                 && line.strip().length() <= 120
-                && !lower.contains(":")) {
+                && !lower.contains(":")
+                && !lower.matches("[\\[(].*|[\\s|]*p\\.?m\\.?[\\s\\-.|pm]*")
+                && guitar(line).isEmpty()
+                && TabSystem.chords(line).isEmpty()) {
             title = line.strip();
         }
     }
@@ -263,9 +292,13 @@ final class TabReader {
                 .findFirst()
                 .orElseGet(
                         () ->
-                                new Tuning(
-                                        strings + " strings",
-                                        Tuning.STANDARD.open().subList(0, Math.min(strings, 6))));
+                                strings <= 5
+                                        ? Tuning.bass(strings)
+                                        : new Tuning(
+                                                strings + " strings",
+                                                Tuning.STANDARD
+                                                        .open()
+                                                        .subList(0, Math.min(strings, 6))));
     }
 
     private static int highest(List<List<TabSystem>> guitars) throws FormatException {

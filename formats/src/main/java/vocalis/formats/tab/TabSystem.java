@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import vocalis.core.harmony.ChordSymbol;
 import vocalis.formats.FormatException;
 
 /** The lines of one system: strings beneath each other, and the rows around them. */
@@ -19,6 +20,17 @@ final class TabSystem {
             Pattern.compile("^(\\s*(?:[A-Ga-g][#b♯♭]?\\d?|\\d(?=\\s*[|:]))?\\s*)([|:\\-0-9x(].*)$");
 
     private static final String SAID = "0123456789hHpPbBrRxXsStTvV/\\~|()<>[]{}.*=^:'\"oO+- \t";
+
+    private static final String TIMES = "\\(?(?:[xX]\\s*(\\d{1,2})|(\\d{1,2})\\s*[xX])\\)?";
+
+    /** {@code | x4} behind the last bar line. */
+    private static final Pattern TIMES_BEHIND = Pattern.compile("^(.*\\|)\\s*" + TIMES + "$");
+
+    /** A line of its own that says how often. */
+    private static final Pattern TIMES_ALONE =
+            Pattern.compile("(?i)^\\s*(?:repeat|play)?\\s*" + TIMES + "(?:\\s*times)?\\s*$");
+
+    private static final int MOST_TIMES = 16;
 
     private static final List<String> ABOVE =
             List.of(TabWriter.CHORD, TabWriter.METER, TabWriter.TEMPO, TabWriter.VALUE);
@@ -35,12 +47,59 @@ final class TabSystem {
     private final List<Line> lines;
     private final Map<String, List<Word>> rows = new LinkedHashMap<>();
     private final List<Integer> bars = new ArrayList<>();
+    private final List<Word> bare = new ArrayList<>();
     private int palmLine;
     private String palm = "";
+    private int times;
 
     TabSystem(List<Line> lines) throws FormatException {
-        this.lines = List.copyOf(lines);
+        List<Line> plain = new ArrayList<>();
+        for (Line l : lines) {
+            Matcher m = TIMES_BEHIND.matcher(l.text());
+            if (m.matches()) {
+                times = number(m, 2);
+                plain.add(new Line(l.number(), l.label(), m.group(1), l.from()));
+            } else {
+                plain.add(l);
+            }
+        }
+        this.lines = List.copyOf(plain);
         findBars();
+    }
+
+    private static int number(Matcher m, int group) {
+        String said = m.group(group) != null ? m.group(group) : m.group(group + 1);
+        return Math.max(1, Math.min(MOST_TIMES, Integer.parseInt(said)));
+    }
+
+    /**
+     * How often it is played, as {@code x4} behind its last bar line or beside it says; 0 unsaid.
+     */
+    int times() {
+        return times;
+    }
+
+    /** Whether a bar line begins what is repeated: {@code |:}, {@code |*} or {@code |o}. */
+    boolean repeatBegins(int bar) {
+        return dots(bar + 1);
+    }
+
+    /** Whether a bar line ends what is repeated. */
+    boolean repeatEnds(int bar) {
+        return dots(bar - 1);
+    }
+
+    /** Two strings or more have a dot of a repeat sign in a column. */
+    private boolean dots(int column) {
+        long dotted =
+                lines.stream()
+                        .filter(
+                                l ->
+                                        column >= l.from()
+                                                && column < l.text().length()
+                                                && ":*oO".indexOf(l.text().charAt(column)) >= 0)
+                        .count();
+        return dotted >= 2;
     }
 
     /** A line of a string, or null where it is something else. */
@@ -106,7 +165,37 @@ final class TabSystem {
         } else if (text.toUpperCase(Locale.ROOT).matches("[\\s|]*P\\.?M\\.?[\\s\\-.|PM]*")) {
             palm = text;
             palmLine = number;
+        } else if (TIMES_ALONE.matcher(text).matches()) {
+            Matcher m = TIMES_ALONE.matcher(text);
+            times = m.matches() && times == 0 ? number(m, 1) : times;
+        } else if (known == ABOVE && !chords(text).isEmpty()) {
+            bare.clear();
+            bare.addAll(chords(text));
         }
+    }
+
+    /** The chords of a row that holds nothing else, by column; empty where it holds more. */
+    static List<Word> chords(String text) {
+        List<Word> words = new ArrayList<>();
+        Matcher m = Pattern.compile("\\S+").matcher(text);
+        while (m.find()) {
+            String w = m.group();
+            boolean other = w.matches("[|/%-]+|(?i)n\\.?c\\.?") || w.matches(TIMES);
+            if (!other) {
+                try {
+                    ChordSymbol.parse(w);
+                } catch (IllegalArgumentException e) {
+                    return List.of();
+                }
+                words.add(new Word(m.start(), w));
+            }
+        }
+        return words;
+    }
+
+    /** Chords that stand over the system without a word before them. */
+    List<Word> bareChords() {
+        return has(TabWriter.CHORD) ? List.of() : bare;
     }
 
     /** Whether the palm lies on the strings in a column, as a line of {@code PM---|} says. */

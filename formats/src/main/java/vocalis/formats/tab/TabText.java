@@ -2,9 +2,11 @@ package vocalis.formats.tab;
 
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import vocalis.formats.FormatException;
 import vocalis.formats.sheet.Imported;
@@ -68,6 +70,10 @@ public final class TabText implements SheetFormat {
         if (bytes.length > MOST_CHARACTERS) {
             throw new FormatException("the text is longer than 2 MB, far too long for a riff");
         }
+        Optional<Charset> wide = wide(bytes);
+        if (wide.isPresent()) {
+            return read(new String(bytes, wide.get()));
+        }
         try {
             CharSequence text =
                     StandardCharsets.UTF_8
@@ -79,6 +85,28 @@ public final class TabText implements SheetFormat {
         } catch (CharacterCodingException e) {
             return read(new String(bytes, StandardCharsets.ISO_8859_1));
         }
+    }
+
+    /** The charset of two bytes a character that a mark, or zeros beside the letters, tell of. */
+    private static Optional<Charset> wide(byte[] bytes) {
+        if (bytes.length < 4) {
+            return Optional.empty();
+        }
+        int first = bytes[0] & 0xFF;
+        int second = bytes[1] & 0xFF;
+        if (first == 0xFE && second == 0xFF || first == 0xFF && second == 0xFE) {
+            return Optional.of(StandardCharsets.UTF_16);
+        }
+        int even = 0;
+        int odd = 0;
+        int looked = Math.min(bytes.length, 400);
+        for (int i = 0; i < looked; i++) {
+            even += i % 2 == 0 && bytes[i] == 0 ? 1 : 0;
+            odd += i % 2 == 1 && bytes[i] == 0 ? 1 : 0;
+        }
+        return odd > looked / 3
+                ? Optional.of(StandardCharsets.UTF_16LE)
+                : even > looked / 3 ? Optional.of(StandardCharsets.UTF_16BE) : Optional.empty();
     }
 
     /** Reads a tab, as from the clipboard. */

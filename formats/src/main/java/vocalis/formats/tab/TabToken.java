@@ -29,6 +29,7 @@ record TabToken(
         String after) {
 
     private static final int MOST_FRET = 27;
+    private static final int MOST_DASHES = 6;
 
     /** Reads what stands on a string between two columns. */
     static List<TabToken> read(TabSystem.Line line, int from, int to) throws FormatException {
@@ -43,7 +44,9 @@ record TabToken(
                 i = number(line, i, end, before, all);
                 before = 0;
             } else if ("hHpPsStT/\\".indexOf(c) >= 0) {
-                boolean last = i + 1 >= end || "-| \t".indexOf(t.charAt(i + 1)) >= 0;
+                boolean last =
+                        (i + 1 >= end || "-| \t".indexOf(t.charAt(i + 1)) >= 0)
+                                && !leads(t, i, end, all);
                 if (last && (c == '/' || c == '\\') && !all.isEmpty() && touches(all, t, i)) {
                     append(all, c);
                 } else {
@@ -71,6 +74,31 @@ record TabToken(
             }
         }
         return all;
+    }
+
+    /**
+     * Whether a slide leads over some dashes to a fret on its side: {@code 3/--5} is a slide from 3
+     * to 5, {@code 5/--3} one out of 5 and then a 3.
+     */
+    private static boolean leads(String t, int at, int end, List<TabToken> all) {
+        int i = at + 1;
+        while (i < end && i - at <= MOST_DASHES && t.charAt(i) == '-') {
+            i++;
+        }
+        int begins = i;
+        while (i < end && Character.isDigit(t.charAt(i))) {
+            i++;
+        }
+        if (all.isEmpty() || i == begins || i - begins > 2) {
+            return false;
+        }
+        int way = Integer.parseInt(t.substring(begins, i)) - all.get(all.size() - 1).fret;
+        return t.charAt(at) == '/' ? way > 0 : t.charAt(at) == '\\' && way < 0;
+    }
+
+    /** An x without a fret: where others of its stroke have frets, a string held silent. */
+    boolean bareX() {
+        return dead && width == 1;
     }
 
     private static boolean touches(List<TabToken> all, String t, int at) {

@@ -192,8 +192,9 @@ final class TabWriter {
 
     private void notes(Score score, Column c, long at, List<Written.Head> here) {
         List<ScoreNote> struck = new ArrayList<>();
+        boolean whole = here.stream().allMatch(h -> h.note().manner() == Manner.DEAD);
         for (Written.Head h : here) {
-            c.cells.put(row(h.note().string()), fret(h, at));
+            c.cells.put(row(h.note().string()), fret(h, at, whole));
             if (h.first() && !h.note().tied()) {
                 struck.add(h.note());
             }
@@ -224,7 +225,13 @@ final class TabWriter {
         return fret;
     }
 
-    private static String fret(Written.Head h, long at) {
+    /**
+     * What stands on a string.
+     *
+     * @param whole whether all that is struck with it is dead too: an x beside frets would be read
+     *     as a string held silent
+     */
+    private static String fret(Written.Head h, long at, boolean whole) {
         String text = String.valueOf(h.fret());
         if (h.arriving().isPresent()) {
             Technique t = h.arriving().get();
@@ -239,7 +246,7 @@ final class TabWriter {
         } else if (h.tiedFrom()) {
             text = "(" + text + ")";
         } else if (h.note().manner() == Manner.DEAD) {
-            text = h.fret() == 0 ? "x" : "x" + text;
+            text = h.fret() == 0 && whole ? "x" : "x" + text;
         }
         return h.first() ? text + done(h.note()) : text;
     }
