@@ -70,6 +70,7 @@ final class ImportCommand implements Callable<Integer> {
         Ground ground = Exchange.ground(read);
         Unpicked u = exchange.unpick(read, key == null ? ground : ground.withKey(Key.parse(key)));
         read.remarks().forEach(r -> err.println(file + ": " + r));
+        UnpickWords.cautions(read).forEach(r -> err.println(file + ": " + r));
         err.println(file + ": " + UnpickWords.whole(u));
         Piece piece = resting.settled(Exchange.piece(read, u, UUID.randomUUID().toString()));
         if (Standard.is(out)) {

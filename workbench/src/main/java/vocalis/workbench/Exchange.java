@@ -4,16 +4,19 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import vocalis.core.arrange.Mix;
 import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.Song;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.Context;
+import vocalis.core.instrument.Fretboard;
 import vocalis.core.riff.Ground;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
@@ -25,6 +28,9 @@ import vocalis.formats.FormatException;
 import vocalis.formats.midi.MidiFile;
 import vocalis.formats.musicxml.MusicXml;
 import vocalis.formats.sheet.Imported;
+import vocalis.formats.sheet.NoteDraft;
+import vocalis.formats.sheet.Played;
+import vocalis.formats.sheet.Sheet;
 import vocalis.formats.sheet.SheetFormat;
 import vocalis.formats.tab.TabText;
 
@@ -171,7 +177,7 @@ public final class Exchange {
                 % 12;
     }
 
-    /** Takes the first guitar of an import apart; long: on a worker. */
+    /** Takes an import apart, its second guitar over the roots of the first; long: on a worker. */
     public Unpicked unpick(Imported imported) throws FormatException {
         return unpick(imported, ground(imported));
     }
@@ -185,16 +191,80 @@ public final class Exchange {
     public Unpicked unpick(Imported imported, Ground ground, Map<Long, Integer> roots)
             throws FormatException {
         try {
-            return new Unpicker(catalogue, hand).unpick(imported.sheet().score(), ground, roots);
+            Unpicker unpicker = new Unpicker(catalogue, hand);
+            List<Score> scores = playing(imported);
+            Unpicked first = unpicker.unpick(scores.get(0), ground, roots);
+            return scores.size() < 2
+                    ? first
+                    : first.with(unpicker.second(scores.get(1), first.riff()));
         } catch (IllegalArgumentException e) {
             throw new FormatException("this cannot be taken apart: " + e.getMessage(), e);
         }
     }
 
-    /** A piece of what was taken apart. */
+    /** The guitars that play anything: the two that a riff holds come first. */
+    private static List<Sheet.Guitar> guitars(Imported imported) {
+        List<Sheet.Guitar> all =
+                imported.sheet().guitars().stream()
+                        .filter(g -> !g.score().notes().isEmpty())
+                        .toList();
+        return all.isEmpty() ? List.of(imported.sheet().guitars().get(0)) : all;
+    }
+
+    /** Names of guitars that a riff has no room for. */
+    public static List<String> leftOut(Imported imported) {
+        return guitars(imported).stream().skip(2).map(Sheet.Guitar::name).toList();
+    }
+
+    /** The scores of the first two, on one instrument, of one length. */
+    private static List<Score> playing(Imported imported) {
+        List<Sheet.Guitar> two = guitars(imported).stream().limit(2).toList();
+        Score first = two.get(0).score();
+        long length = two.stream().mapToLong(g -> g.score().length()).max().orElse(0);
+        List<Score> scores = new ArrayList<>();
+        for (Sheet.Guitar g : two) {
+            Score s = g.score();
+            List<ScoreNote> notes = s.notes();
+            if (!s.board().equals(first.board())) {
+                notes = fingered(s, first.board());
+            }
+            scores.add(new Score(first.board(), first.time(), length, notes, s.harmonies()));
+        }
+        return scores;
+    }
+
+    /** A score's notes where another neck has them; what is done to them on the way stays away. */
+    private static List<ScoreNote> fingered(Score score, Fretboard board) {
+        List<Played> played =
+                score.notes().stream()
+                        .map(
+                                n ->
+                                        new Played(
+                                                score.board().midi(n.string(), n.fret()),
+                                                n.at(),
+                                                n.length(),
+                                                n.dynamics()))
+                        .toList();
+        List<NoteDraft> drafts = new ArrayList<>();
+        Played.place(played, board, score.time().meters(), drafts);
+        return NoteDraft.apart(drafts);
+    }
+
+    /** A piece of what was taken apart, both guitars in it. */
     public static Piece piece(Imported imported, Unpicked unpicked, String id) {
         String about =
                 unpicked.lines() == 0 ? "" : "Imported; " + unpicked.lines() + " notes are lines.";
-        return Piece.of(id, imported.sheet().title(), about, unpicked.riff());
+        Piece alone = Piece.of(id, imported.sheet().title(), about, unpicked.riff());
+        if (unpicked.second().isEmpty()) {
+            return alone;
+        }
+        Mix mix = alone.mix();
+        return alone.withSecondRiff(unpicked.second().get().riff())
+                .mixed(
+                        mix.withSecond(
+                                mix.second().on(true),
+                                mix.secondTone(),
+                                mix.secondControls(),
+                                mix.spread()));
     }
 }

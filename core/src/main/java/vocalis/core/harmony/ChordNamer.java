@@ -88,6 +88,20 @@ public final class ChordNamer {
     }
 
     /**
+     * How much dearer the cheapest name on another root is than the best name: what is near to 0
+     * may as well be called otherwise. Infinite where no other note could be the root.
+     */
+    public static double lead(Voicing voicing, Optional<Key> key) {
+        List<Candidate> all = candidates(Notes.of(voicing), key, Around.NOTHING);
+        Candidate best = best(all);
+        return all.stream()
+                .filter(c -> c.root != best.root)
+                .mapToDouble(c -> c.cost - best.cost)
+                .min()
+                .orElse(Double.POSITIVE_INFINITY);
+    }
+
+    /**
      * What the fingering of a voicing under a capo is called without it: an A shape over a capo at
      * the second fret sounds B, and is still an A shape. Empty without a capo.
      */

@@ -91,6 +91,23 @@ public record ScoreNote(
                 origin);
     }
 
+    /** The same note on another fret of its string. */
+    public ScoreNote onFret(int otherFret) {
+        return new ScoreNote(
+                string,
+                otherFret,
+                at,
+                length,
+                tied,
+                rings,
+                dynamics,
+                manner,
+                down,
+                plucked,
+                techniques,
+                origin);
+    }
+
     /** The same note at another time. */
     public ScoreNote beginning(long tick) {
         return new ScoreNote(

@@ -2,14 +2,17 @@ package vocalis.core.unpick;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.Around;
 import vocalis.core.harmony.ChordNamer;
+import vocalis.core.harmony.ChordSymbol;
 import vocalis.core.harmony.HeardRoot;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
@@ -56,6 +59,7 @@ final class Shapes {
                 List.of(
                         span.frets(),
                         span.together(),
+                        span.largest(),
                         named.map(Harmony::symbol).orElse(""),
                         named.map(Harmony::root).orElse(-1));
         return known.computeIfAbsent(ask, k -> find(span, named));
@@ -67,50 +71,76 @@ final class Shapes {
         return new Held(v, family(v), Unpicked.Sure.NAMED);
     }
 
+    /**
+     * Each chord is judged by its own notes. A symbol gives the root, never a note: what nobody
+     * plays is not in the grip.
+     */
     private Held find(Spans.Span span, Optional<Harmony> named) {
         if (span.frets().isEmpty()) {
             return silent(named);
         }
         Shape shape = Spans.shape(span.frets(), board.strings());
-        int root =
-                named.map(Harmony::root)
-                        .orElseGet(
-                                () ->
-                                        HeardRoot.of(new Voicing(shape, board, 0), Optional.of(key))
-                                                .root());
-        Voicing heard = new Voicing(shape, board, root);
+        int own = root(shape);
         if (named.isEmpty() || named.get().symbol().isEmpty()) {
-            boolean line = !span.struck() && span.frets().size() < 3;
-            Unpicked.Sure sure =
-                    span.struck()
-                            ? Unpicked.Sure.STRUCK
-                            : line ? Unpicked.Sure.LINE : Unpicked.Sure.SPREAD;
-            return new Held(heard, family(heard), sure);
+            Voicing v = new Voicing(shape, board, named.map(Harmony::root).orElse(own));
+            return new Held(v, family(v), byItsNotes(span, v));
         }
-        String symbol = named.get().symbol();
-        if (symbol.equals(name(heard))) {
-            return new Held(heard, family(heard), Unpicked.Sure.NAMED);
+        Set<Integer> said = notes(named.get());
+        Voicing on = new Voicing(shape, board, named.get().root());
+        boolean agrees = said.containsAll(on.pitchClasses());
+        boolean sounds = on.pitchClasses().contains(on.root());
+        if (agrees) {
+            return new Held(on, family(on), sounds ? Unpicked.Sure.NAMED : Unpicked.Sure.SPREAD);
         }
         if (span.struck()) {
             // What is named is what was struck together; the other notes are a line beside it.
             Shape struck = Spans.shape(span.together(), board.strings());
-            Voicing alone = new Voicing(struck, board, root);
-            if (symbol.equals(name(alone))) {
+            Voicing alone = new Voicing(struck, board, on.root());
+            if (said.containsAll(alone.pitchClasses())
+                    && alone.pitchClasses().contains(alone.root())) {
                 return new Held(alone, family(alone), Unpicked.Sure.NAMED);
             }
         }
-        return completed(span.frets(), root, symbol)
-                .or(() -> completed(span.together(), root, symbol))
-                .map(v -> new Held(v, family(v), Unpicked.Sure.COMPLETED))
-                .orElseGet(
-                        () ->
-                                new Held(
-                                        heard,
-                                        family(heard),
-                                        span.struck()
-                                                ? Unpicked.Sure.STRUCK
-                                                : Unpicked.Sure.SPREAD));
+        // A passing grip under a name that goes on is its own chord.
+        Voicing v = new Voicing(shape, board, sounds ? on.root() : own);
+        return new Held(v, family(v), Unpicked.Sure.OTHERWISE);
     }
+
+    /** The root that the notes are named from. */
+    int root(Shape shape) {
+        return ChordNamer.name(new Voicing(shape, board, 0), Optional.of(key), Around.NOTHING)
+                .root()
+                .pitchClass();
+    }
+
+    private static Set<Integer> notes(Harmony h) {
+        try {
+            Set<Integer> all = new HashSet<>(ChordSymbol.parse(h.symbol()).pitchClasses());
+            all.add(h.bass());
+            return all;
+        } catch (IllegalArgumentException e) {
+            return Set.of();
+        }
+    }
+
+    private Unpicked.Sure byItsNotes(Spans.Span span, Voicing v) {
+        if (!span.struck()) {
+            return span.frets().size() < 3 ? Unpicked.Sure.LINE : Unpicked.Sure.SPREAD;
+        }
+        if (!span.whole()) {
+            return Unpicked.Sure.SPREAD;
+        }
+        return ChordNamer.lead(v, Optional.of(key)) >= CLEAR_LEAD
+                        && HeardRoot.of(v, Optional.of(key)).root() == v.root()
+                ? Unpicked.Sure.STRUCK
+                : Unpicked.Sure.NEAR;
+    }
+
+    /**
+     * How much dearer another root's name must be for a chord to be certain; set by hand so that
+     * thirds and sixths alone, sevenths that are sixths, and diminished chords are not.
+     */
+    private static final double CLEAR_LEAD = 1.0;
 
     /** A stretch in which nothing is struck takes the usual shape of its root. */
     private Held silent(Optional<Harmony> named) {

@@ -2,17 +2,24 @@ package vocalis.core.unpick;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import vocalis.core.hands.Hand;
+import vocalis.core.harmony.Around;
+import vocalis.core.harmony.ChordNamer;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Limits;
 import vocalis.core.score.Harmony;
+import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
+import vocalis.core.voicing.Voicing;
 
 /**
  * Parts a score where the hand takes another shape. What is struck together belongs to one shape;
@@ -20,14 +27,12 @@ import vocalis.core.score.ScoreNote;
  */
 final class Spans {
 
-    /** Share of a struck chord's notes that may be moved beside the shape that is held. */
-    private static final double MOVED = 0.5;
-
     /**
      * A stretch under one shape.
      *
      * @param frets string to fret
      * @param together those of them that were struck together with others
+     * @param largest the stroke of most notes
      * @param harmony index of the chord that the score names there; −1 for none
      */
     record Span(
@@ -35,7 +40,13 @@ final class Spans {
             long length,
             Map<Integer, Integer> frets,
             Map<Integer, Integer> together,
+            Map<Integer, Integer> largest,
             int harmony) {
+        /** Whether one stroke has all of it. */
+        boolean whole() {
+            return largest.equals(frets);
+        }
+
         boolean struck() {
             return !together.isEmpty();
         }
@@ -60,6 +71,13 @@ final class Spans {
     private final List<Span> spans = new ArrayList<>();
     private Map<Integer, Integer> frets = new TreeMap<>();
     private Map<Integer, Integer> together = new TreeMap<>();
+
+    /** The stroke of most notes so far. */
+    private Map<Integer, Integer> largest = Map.of();
+
+    /** Strings on which single notes move: they are a line, not a part of the shape. */
+    private final Set<Integer> moving = new HashSet<>();
+
     private long from;
 
     private Spans(Score score, Hand hand) {
@@ -71,7 +89,34 @@ final class Spans {
     static List<Span> of(Score score, Hand hand) {
         Spans s = new Spans(score, hand);
         s.find();
-        return s.merged();
+        return s.withoutPedal(s.merged());
+    }
+
+    /** A stretch whose borders are known: the grip that most strokes in it have, else its first. */
+    static Span over(Score score, long from, long to) {
+        Map<Map<Integer, Integer>, Integer> strokes = new HashMap<>();
+        Map<Integer, Integer> alone = new TreeMap<>();
+        Map<Integer, Integer> most = Map.of();
+        for (Onset o : score.onsets()) {
+            boolean dead = o.notes().stream().allMatch(n -> n.manner() == Manner.DEAD);
+            if (o.at() < from || o.at() >= to || dead) {
+                continue;
+            }
+            Map<Integer, Integer> struck = new TreeMap<>();
+            o.notes().forEach(n -> struck.put(n.string(), n.fret()));
+            if (struck.size() > 1) {
+                int times = strokes.merge(struck, 1, Integer::sum);
+                most = most.isEmpty() || times > strokes.get(most) ? struck : most;
+            } else {
+                alone.putIfAbsent(o.notes().get(0).string(), o.notes().get(0).fret());
+            }
+        }
+        Map<Integer, Integer> frets = most;
+        if (most.isEmpty() && !alone.isEmpty()) {
+            Map.Entry<Integer, Integer> first = alone.entrySet().iterator().next();
+            frets = Map.of(first.getKey(), first.getValue());
+        }
+        return new Span(from, to - from, frets, most, most, -1);
     }
 
     private void find() {
@@ -81,6 +126,9 @@ final class Spans {
             while (border < borders.size() && borders.get(border) <= o.at()) {
                 cut(borders.get(border));
                 border++;
+            }
+            if (o.notes().stream().allMatch(n -> n.manner() == Manner.DEAD)) {
+                continue;
             }
             if (o.notes().size() > 1) {
                 chord(o);
@@ -108,28 +156,111 @@ final class Spans {
     }
 
     private void chord(Onset o) {
-        int other = 0;
-        int stays = 0;
-        for (ScoreNote n : o.notes()) {
-            Integer held = frets.get(n.string());
-            other += held != null && held != n.fret() ? 1 : 0;
-            stays += held != null && held == n.fret() ? 1 : 0;
-        }
-        boolean moved = other > 0 && stays > 0 && other <= MOVED * o.notes().size();
-        if (other > 0 && !moved || !moved && !reachable(o.notes())) {
+        Map<Integer, Integer> struck = new TreeMap<>();
+        o.notes().forEach(n -> struck.put(n.string(), n.fret()));
+        if (!belongs(struck, o)) {
             cut(o.at());
             frets.clear();
             together.clear();
+            moving.clear();
+            largest = Map.of();
         }
-        for (ScoreNote n : o.notes()) {
-            frets.putIfAbsent(n.string(), n.fret());
-            together.put(n.string(), frets.get(n.string()));
+        for (Map.Entry<Integer, Integer> e : struck.entrySet()) {
+            frets.putIfAbsent(e.getKey(), e.getValue());
+            together.put(e.getKey(), frets.get(e.getKey()));
+        }
+        if (struck.size() > largest.size()) {
+            largest = struck;
         }
     }
 
+    /** Whether what is struck together is a part, or another state, of the shape that is held. */
+    private boolean belongs(Map<Integer, Integer> struck, Onset o) {
+        int other = 0;
+        int stays = 0;
+        for (Map.Entry<Integer, Integer> e : struck.entrySet()) {
+            Integer held = frets.get(e.getKey());
+            other += held != null && !held.equals(e.getValue()) ? 1 : 0;
+            stays += held != null && held.equals(e.getValue()) ? 1 : 0;
+        }
+        if (other > 0) {
+            // One finger moves beside two that stay, and the root is the same: one chord in motion.
+            return other == 1
+                    && stays >= 2
+                    && !together.isEmpty()
+                    && root(struck) == root(together);
+        }
+        if (!reachable(o.notes())) {
+            return false;
+        }
+        return together.isEmpty() || oneGrip(together, struck);
+    }
+
+    /**
+     * Whether two strokes that do not contradict each other are strokes of one grip: one holds the
+     * other, or together they say no more than one of them and are heard from the same root. A
+     * string that a stroke of three or more, or an octave, leaves out between its own is silent in
+     * its grip.
+     */
+    private boolean oneGrip(Map<Integer, Integer> a, Map<Integer, Integer> b) {
+        Map<Integer, Integer> both = new TreeMap<>(a);
+        both.putAll(b);
+        if (leavesOut(a, both) || leavesOut(b, both)) {
+            return false;
+        }
+        if (both.equals(a) || both.equals(b)) {
+            return true;
+        }
+        int all = classes(both);
+        int rootOfBoth = root(both);
+        if (all == classes(a) || all == classes(b)) {
+            return root(a) == root(b);
+        }
+        boolean apart = a.keySet().stream().noneMatch(b::containsKey);
+        return apart
+                && Integer.bitCount(all) <= MOST_IN_ARPEGGIO
+                && (root(a) == rootOfBoth || root(b) == rootOfBoth);
+    }
+
+    /** Most different notes that strokes on strings of their own may make one chord of. */
+    private static final int MOST_IN_ARPEGGIO = 4;
+
+    private boolean leavesOut(Map<Integer, Integer> stroke, Map<Integer, Integer> all) {
+        int low = stroke.keySet().stream().mapToInt(i -> i).min().orElse(0);
+        int high = stroke.keySet().stream().mapToInt(i -> i).max().orElse(0);
+        boolean inside =
+                all.keySet().stream().anyMatch(s -> s > low && s < high && !stroke.containsKey(s));
+        boolean octave = stroke.size() == 2 && Integer.bitCount(classes(stroke)) == 1;
+        return inside && (stroke.size() > 2 || octave);
+    }
+
+    /** The pitch classes of some strings and frets, a bit each. */
+    private int classes(Map<Integer, Integer> some) {
+        int mask = 0;
+        for (Map.Entry<Integer, Integer> e : some.entrySet()) {
+            mask |= 1 << board.midi(e.getKey(), e.getValue()) % 12;
+        }
+        return mask;
+    }
+
+    private int root(Map<Integer, Integer> some) {
+        return ChordNamer.name(
+                        new Voicing(shape(some, board.strings()), board, 0),
+                        Optional.empty(),
+                        Around.NOTHING)
+                .root()
+                .pitchClass();
+    }
+
     private void single(ScoreNote n) {
-        boolean free = !frets.containsKey(n.string());
-        if (free && reachable(List.of(n))) {
+        Integer held = frets.get(n.string());
+        if (held != null) {
+            if (held != n.fret() && !together.containsKey(n.string())) {
+                moving.add(n.string());
+            }
+            return;
+        }
+        if (reachable(List.of(n))) {
             frets.put(n.string(), n.fret());
         }
     }
@@ -158,16 +289,26 @@ final class Spans {
 
     private void close(long end) {
         if (end > from) {
+            if (!together.isEmpty()) {
+                moving.forEach(frets::remove);
+                // Single notes that would make another chord of what is struck stay a line.
+                if (root(frets) != root(together)) {
+                    frets = new TreeMap<>(together);
+                }
+            }
             spans.add(
                     new Span(
                             from,
                             end - from,
                             Map.copyOf(frets),
                             Map.copyOf(together),
+                            Map.copyOf(largest),
                             harmonyAt(from)));
         }
         frets = new TreeMap<>();
         together = new TreeMap<>();
+        largest = Map.of();
+        moving.clear();
         from = end;
     }
 
@@ -197,6 +338,9 @@ final class Spans {
                                 last.length() + s.length(),
                                 Map.copyOf(both),
                                 Map.copyOf(chords),
+                                last.largest().size() >= s.largest().size()
+                                        ? last.largest()
+                                        : s.largest(),
                                 s.harmony()));
             } else {
                 out.add(s);
@@ -219,6 +363,9 @@ final class Spans {
         if (!agree || !shared) {
             return false;
         }
+        if (a.struck() && b.struck() && !oneGrip(a.together(), b.together())) {
+            return false;
+        }
         int low = Integer.MAX_VALUE;
         int high = 0;
         List<Integer> all = new ArrayList<>(a.frets().values());
@@ -228,5 +375,51 @@ final class Spans {
             high = Math.max(high, f);
         }
         return high == 0 || low == Integer.MAX_VALUE || hand.withinReach(board, low, high);
+    }
+
+    /**
+     * A single note that goes on under different grips is a pedal: it belongs to none of them and
+     * stays a line.
+     */
+    private List<Span> withoutPedal(List<Span> found) {
+        Map<List<Integer>, Set<Map<Integer, Integer>>> under = new HashMap<>();
+        int at = 0;
+        for (Onset o : score.onsets()) {
+            while (at + 1 < found.size() && found.get(at).end() <= o.at()) {
+                at++;
+            }
+            Span s = found.get(at);
+            ScoreNote n = o.notes().get(0);
+            if (o.notes().size() == 1 && s.struck() && !s.together().containsKey(n.string())) {
+                under.computeIfAbsent(List.of(n.string(), n.fret()), k -> new HashSet<>())
+                        .add(s.together());
+            }
+        }
+        List<Span> out = new ArrayList<>();
+        for (Span s : found) {
+            Map<Integer, Integer> kept = new TreeMap<>(s.frets());
+            if (s.struck()) {
+                kept.entrySet()
+                        .removeIf(
+                                e ->
+                                        !s.together().containsKey(e.getKey())
+                                                && under.getOrDefault(
+                                                                        List.of(
+                                                                                e.getKey(),
+                                                                                e.getValue()),
+                                                                        Set.of())
+                                                                .size()
+                                                        > 1);
+            }
+            out.add(
+                    new Span(
+                            s.at(),
+                            s.length(),
+                            Map.copyOf(kept),
+                            s.together(),
+                            s.largest(),
+                            s.harmony()));
+        }
+        return out;
     }
 }

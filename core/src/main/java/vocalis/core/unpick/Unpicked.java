@@ -2,6 +2,7 @@ package vocalis.core.unpick;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
 
@@ -15,6 +16,7 @@ import vocalis.core.riff.Riff;
  * @param differs bars, counted from 0, that the recipe does not give back note for note
  * @param notes notes of the score
  * @param same notes that the recipe gives back: same string, fret, time and length
+ * @param second what a second guitar plays over the same roots, where the file has one
  */
 public record Unpicked(
         Riff riff,
@@ -23,20 +25,46 @@ public record Unpicked(
         int lines,
         List<Integer> differs,
         int notes,
-        int same) {
+        int same,
+        Optional<Second> second) {
+
+    /**
+     * What another guitar plays.
+     *
+     * @param riff its own shapes, figures and touches over the first guitar's roots
+     * @param notes of its score
+     * @param same notes that its recipe gives back
+     */
+    public record Second(Riff riff, int notes, int same) {
+        public Second {
+            Objects.requireNonNull(riff, "riff");
+        }
+    }
+
+    /** The same with a second guitar. */
+    public Unpicked with(Second other) {
+        return new Unpicked(riff, derived, chords, lines, differs, notes, same, Optional.of(other));
+    }
 
     /** How sure a chord is. */
     public enum Sure {
-        /** The score names it, and its notes are those of the name. */
+        /** The score names it, and its notes are notes of the name. */
         NAMED,
-        /** Its notes stand together in the score. */
+        /** One stroke has all its notes, and no other reading is near. */
         STRUCK,
+        /** One stroke has all its notes, but they may as well be read from another root. */
+        NEAR,
         /** Its notes follow each other and fit under a hand. */
         SPREAD,
-        /** Voices were added so that it is what the score calls it. */
-        COMPLETED,
+        /** The score calls it something that its notes are not. */
+        OTHERWISE,
         /** There is only a line here; the root is a guess. */
-        LINE
+        LINE;
+
+        /** Whether it can be said without a doubt. */
+        public boolean certain() {
+            return this == NAMED || this == STRUCK;
+        }
     }
 
     /**
@@ -49,6 +77,7 @@ public record Unpicked(
 
     public Unpicked {
         Objects.requireNonNull(riff, "riff");
+        Objects.requireNonNull(second, "second");
         Objects.requireNonNull(derived, "derived");
         chords = List.copyOf(chords);
         differs = List.copyOf(differs);

@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Deriver;
 import vocalis.core.riff.Ground;
@@ -17,6 +19,7 @@ import vocalis.core.riff.Riff;
 import vocalis.core.riff.Root;
 import vocalis.core.riff.RootSpan;
 import vocalis.core.riff.Treatment;
+import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
@@ -70,14 +73,71 @@ public final class Unpicker {
                     "the score changes its shape more than " + Limits.MOST_ROOTS + " times");
         }
         Shapes shapes = new Shapes(catalogue, hand, score, ground.key());
-        List<Shapes.Held> held =
-                spans.stream()
-                        .map(
-                                s ->
-                                        roots.containsKey(s.at())
-                                                ? shapes.on(shapes.of(s), roots.get(s.at()))
-                                                : shapes.of(s))
-                        .toList();
+        List<Shapes.Held> held = held(spans, shapes, roots);
+        return settled(withFrets(score, spans, held), ground, spans, held);
+    }
+
+    private static List<Shapes.Held> held(
+            List<Spans.Span> spans, Shapes shapes, Map<Long, Integer> roots) {
+        return spans.stream()
+                .map(
+                        s ->
+                                roots.containsKey(s.at())
+                                        ? shapes.on(shapes.of(s), roots.get(s.at()))
+                                        : shapes.of(s))
+                .toList();
+    }
+
+    /** A dead note without a fret lies where the grip has its string. */
+    private static Score withFrets(Score score, List<Spans.Span> spans, List<Shapes.Held> held) {
+        List<ScoreNote> notes = new ArrayList<>();
+        int span = 0;
+        for (ScoreNote n : score.notes()) {
+            while (span + 1 < spans.size() && spans.get(span).end() <= n.at()) {
+                span++;
+            }
+            Shape shape = held.get(span).voicing().shape();
+            boolean free = n.manner() == Manner.DEAD && n.fret() == 0;
+            notes.add(free && shape.sounds(n.string()) ? n.onFret(shape.fret(n.string())) : n);
+        }
+        return new Score(score.board(), score.time(), score.length(), notes, score.harmonies());
+    }
+
+    /**
+     * What another guitar plays over the roots of a riff: its own shapes, figures and touches, note
+     * for note; what its shape over a root does not have is pinned to string and fret.
+     *
+     * @param score on the riff's instrument and as long as the riff
+     */
+    public Unpicked.Second second(Score score, Riff riff) {
+        if (!riff.ground().board().equals(score.board()) || score.length() != riff.length()) {
+            throw new IllegalArgumentException("the score is for another instrument or length");
+        }
+        List<Spans.Span> spans = new ArrayList<>();
+        for (int i = 0; i < riff.roots().size(); i++) {
+            spans.add(
+                    Spans.over(score, riff.start(i), riff.start(i) + riff.roots().get(i).length()));
+        }
+        Shapes shapes = new Shapes(catalogue, hand, score, riff.ground().key());
+        List<Shapes.Held> held = new ArrayList<>();
+        for (int i = 0; i < spans.size(); i++) {
+            int root = riff.roots().get(i).root().pitchClass(riff.ground().key());
+            held.add(shapes.on(shapes.of(spans.get(i)), root));
+        }
+        Unpicked u = settled(withFrets(score, spans, held), riff.ground(), spans, held);
+        Riff own =
+                new Riff(
+                        riff.ground(),
+                        riff.time(),
+                        riff.roots(),
+                        u.riff().treatments(),
+                        u.riff().pattern(),
+                        u.riff().touches());
+        return new Unpicked.Second(own, u.notes(), u.same());
+    }
+
+    private Unpicked settled(
+            Score score, Ground ground, List<Spans.Span> spans, List<Shapes.Held> held) {
         Set<Integer> byHand = new HashSet<>();
         Set<Long> pinned = new HashSet<>();
         Unpicked best = null;
@@ -143,7 +203,8 @@ public final class Unpicker {
                 recipe.lines(),
                 List.copyOf(differs),
                 score.notes().size(),
-                same);
+                same,
+                Optional.empty());
     }
 
     /** Notes what came out otherwise; whether there is anything to be done about it. */

@@ -113,8 +113,10 @@ public final class UnpickSheet {
                         said,
                         both,
                         foot);
-        if (!imported.remarks().isEmpty()) {
-            Label remarks = Choices.caption(String.join(" ", imported.remarks()));
+        List<String> told = new ArrayList<>(imported.remarks());
+        told.addAll(UnpickWords.cautions(imported));
+        if (!told.isEmpty()) {
+            Label remarks = Choices.caption(String.join(" ", told));
             remarks.setWrapText(true);
             remarks.setId("unpick-remarks");
             body.getChildren().add(2, remarks);
