@@ -21,6 +21,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import vocalis.core.harmony.Around;
 import vocalis.core.harmony.ChordNamer;
+import vocalis.core.harmony.ChordSymbol;
 import vocalis.core.harmony.HeardRoot;
 import vocalis.core.harmony.Reading;
 import vocalis.core.instrument.Shape;
@@ -116,11 +117,21 @@ final class NameCommand implements Callable<Integer> {
         n.put("shape", v.shape().text());
         ArrayNode notes = n.putArray("notes");
         ArrayNode midi = n.putArray("midi");
+        // Spelled as the name says them: the seventh of B♭7 is an A♭.
+        ChordSymbol symbol = ChordSymbol.parse(ChordNamer.name(v, key).symbol());
         for (Sounding s : v.soundings()) {
-            notes.add(spell(s.pitchClass(), key).at(s.midi()).ascii());
+            Spelling said =
+                    symbol.spelled(s.pitchClass())
+                            .filter(x -> Math.abs(x.alter()) < 2)
+                            .orElseGet(() -> spell(s.pitchClass(), key));
+            notes.add(said.at(s.midi()).ascii());
             midi.add(s.midi());
         }
-        n.put("heardRoot", spell(heard.root(), key).ascii());
+        Spelling root =
+                symbol.spelled(heard.root())
+                        .filter(x -> Math.abs(x.alter()) < 2)
+                        .orElseGet(() -> spell(heard.root(), key));
+        n.put("heardRoot", root.ascii());
         n.put("ambiguous", heard.ambiguous());
         key.ifPresent(k -> n.put("key", k.tonic().ascii() + " " + k.mode().name()));
         ChordNamer.ofFingering(v, Around.NOTHING).ifPresent(f -> n.put("fingeredAs", f.ascii()));
@@ -142,7 +153,7 @@ final class NameCommand implements Callable<Integer> {
     }
 
     private static Spelling spell(int pitchClass, Optional<Key> key) {
-        return key.map(k -> k.spell(pitchClass)).orElseGet(() -> Spelling.plain(pitchClass));
+        return key.map(k -> k.say(pitchClass)).orElseGet(() -> Spelling.plain(pitchClass));
     }
 
     private String words(String text) {

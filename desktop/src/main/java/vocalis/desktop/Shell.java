@@ -135,6 +135,7 @@ final class Shell {
                         : Theme.DARK;
         theme.apply(scene);
         keyboard = new Keyboard(commands, model.zoneProperty()::get, () -> host.top().isPresent());
+        write.listen(scene);
         keyboard.install(scene);
         write.install(scene, keyboard);
         new Explain(scene);

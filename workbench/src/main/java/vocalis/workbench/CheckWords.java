@@ -29,6 +29,11 @@ public final class CheckWords {
             return String.format(
                     "a reach of %.0f mm, comfortable are %.0f; a place higher up the neck is narrower",
                     w.mm(), w.comfortableMm());
+        } else if (c instanceof Caution.WideJoin j) {
+            return String.format(
+                    "from fret %d to %d without the pick are %.0f mm, more than a hand reaches; slide"
+                            + " there, or strike the second note",
+                    j.from(), j.to(), j.mm());
         } else if (c instanceof Caution.HardChange h) {
             return String.format(
                     "the hand travels %.0f mm in %.2f s%s; another place for one of the two, or a"

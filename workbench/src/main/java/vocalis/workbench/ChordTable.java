@@ -29,13 +29,13 @@ final class ChordTable {
                     List.of(
                             at.bar(),
                             at.beat(),
-                            key.spell(c.root()).ascii(),
+                            key.say(c.root()).ascii(),
                             d.score().harmonies().get(i).symbol(),
                             d.riff().treatments().get(i).family().shortLabel(),
                             v.shape().text(),
                             String.join(
                                     " ", v.midi().stream().map(m -> key.note(m).ascii()).toList()),
-                            key.spell(r.root()).ascii(),
+                            key.say(r.root()).ascii(),
                             Context.tension(v, key),
                             Math.round(10 * c.candidate().fingering().effort()) / 10.0,
                             Math.round(c.candidate().fingering().reachMm())));

@@ -18,7 +18,7 @@ public final class FindingWords {
         Key key = riff.ground().key();
         if (finding instanceof Finding.NoBass f) {
             return "No bass "
-                    + key.spell(f.bass())
+                    + key.say(f.bass())
                     + " can be held under chord "
                     + (f.chord() + 1)
                     + " here; it is played without.";
@@ -27,7 +27,7 @@ public final class FindingWords {
             return "The "
                     + lower(f.family())
                     + " chosen on "
-                    + key.spell(f.root())
+                    + key.say(f.root())
                     + " (chord "
                     + (f.chord() + 1)
                     + ") cannot be held here; the best one is played instead.";
@@ -43,14 +43,14 @@ public final class FindingWords {
             return "No "
                     + lower(f.family())
                     + " on "
-                    + key.spell(f.root())
+                    + key.say(f.root())
                     + " (chord "
                     + (f.chord() + 1)
                     + ") can be held in this tuning; its root is played alone.";
         }
         if (finding instanceof Finding.RootOutOfReach f) {
             return "No string reaches "
-                    + key.spell(f.root())
+                    + key.say(f.root())
                     + " (chord "
                     + (f.chord() + 1)
                     + ") in this tuning under this capo; the chord is silent.";
@@ -61,6 +61,8 @@ public final class FindingWords {
                         case NO_EVENT -> "has no stroke to belong to now";
                         case NO_VOICE -> "belongs to a voice that is not struck there now";
                         case OFF_THE_NECK -> "would leave the neck there";
+                        case TOO_LATE ->
+                                "comes after its note has ended there: make the note longer";
                     };
             return "A "
                     + words(f.touch())

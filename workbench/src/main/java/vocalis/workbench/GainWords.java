@@ -34,7 +34,7 @@ public final class GainWords {
 
     /** The spelled note of a MIDI number. */
     public Note note(int midi) {
-        Spelling s = key.map(k -> k.spell(midi)).orElseGet(() -> Spelling.plain(midi));
+        Spelling s = key.map(k -> k.say(midi)).orElseGet(() -> Spelling.plain(midi));
         return s.at(midi);
     }
 

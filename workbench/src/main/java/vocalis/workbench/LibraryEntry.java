@@ -73,7 +73,7 @@ public record LibraryEntry(
                 riff.tempo(),
                 riff.bars(),
                 List.copyOf(families),
-                roots.stream().map(r -> key.spell(r).symbol()).toList(),
+                roots.stream().map(r -> key.say(r).symbol()).toList(),
                 roots.stream().map(r -> key.degree(r).symbol()).toList(),
                 p.versions().size(),
                 p.standing().rating(),

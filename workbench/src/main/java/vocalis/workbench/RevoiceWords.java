@@ -142,9 +142,9 @@ public final class RevoiceWords {
         if (d.root() != d.rootBefore()) {
             said.add(
                     "the heard root moves from "
-                            + key.spell(d.rootBefore()).symbol()
+                            + key.say(d.rootBefore()).symbol()
                             + " to "
-                            + key.spell(d.root()).symbol());
+                            + key.say(d.root()).symbol());
         }
         if (d.open() != d.openBefore()) {
             said.add(
@@ -197,7 +197,7 @@ public final class RevoiceWords {
 
     private static String names(List<Integer> pitchClasses, Key key) {
         return pitchClasses.stream()
-                .map(p -> key.spell(p).symbol())
+                .map(p -> key.say(p).symbol())
                 .collect(Collectors.joining(", "));
     }
 }

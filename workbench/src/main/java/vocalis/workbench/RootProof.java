@@ -61,13 +61,13 @@ public final class RootProof {
                 parts.add("its fifth sounds");
             } else if (above == 1 || above == 6) {
                 parts.add(
-                        key.spell(pc).symbol()
+                        key.say(pc).symbol()
                                 + " rubs against "
                                 + (above == 1 ? "it" : "its fifth")
                                 + " as its "
                                 + Degree.above(above).symbol());
             } else if (above == 8) {
-                parts.add(key.spell(pc).symbol() + " rubs against its fifth as its ♭6");
+                parts.add(key.say(pc).symbol() + " rubs against its fifth as its ♭6");
             } else if (above == 4 || above == 3) {
                 third = true;
             }

@@ -213,7 +213,7 @@ public final class SoundEvents {
                 strike(b, part, at, actions, o);
             }
             for (ScoreNote n : o.notes()) {
-                techniques(b, part, n, time, length);
+                techniques(b, part, n, score.board().frets(), time, length);
                 tremolo(b, part, score, o, n, time);
             }
             long next = i + 1 < onsets.size() ? onsets.get(i + 1).at() : length;
@@ -307,17 +307,26 @@ public final class SoundEvents {
     private static final int[] TO_PARTIAL = {0, 0, 12, 19, 24};
 
     /**
-     * Where a note is sounded: a pinch harmonic at the place of its partial, the highest up to the
-     * one asked that the neck still has.
+     * The fret that has what a note sounds: of a pinch harmonic its partial's, past the neck too.
      */
-    private static int struck(Score score, ScoreNote n) {
+    private static int sounding(ScoreNote n) {
         int up = 0;
         for (Technique t : n.techniques()) {
-            for (int p = 2; t.kind() == Technique.Kind.PINCH && p <= t.to(); p++) {
-                up = n.fret() + TO_PARTIAL[p] <= score.board().frets() ? TO_PARTIAL[p] : up;
-            }
+            up = t.kind() == Technique.Kind.PINCH ? TO_PARTIAL[Math.min(4, t.to())] : up;
         }
         return n.fret() + up;
+    }
+
+    /**
+     * Where a note is sounded: a partial past the last fret there, drawn up by {@link #beyond}
+     * cents.
+     */
+    private static int struck(Score score, ScoreNote n) {
+        return Math.min(sounding(n), score.board().frets());
+    }
+
+    private static int beyond(ScoreNote n, int frets) {
+        return 100 * Math.max(0, sounding(n) - frets);
     }
 
     /** The strokes of a tremolo after the first, by turns up and down, a little softer. */
@@ -351,7 +360,16 @@ public final class SoundEvents {
     }
 
     private static void techniques(
-            Program.Builder b, int part, ScoreNote n, LongUnaryOperator time, long length) {
+            Program.Builder b,
+            int part,
+            ScoreNote n,
+            int frets,
+            LongUnaryOperator time,
+            long length) {
+        int beyond = beyond(n, frets);
+        if (beyond > 0) {
+            b.gesture(part, time.applyAsLong(n.at()), n.string(), Program.Gesture.BEND, beyond, 0);
+        }
         for (Technique t : n.techniques()) {
             if (t.kind() == Technique.Kind.TREMOLO || t.kind() == Technique.Kind.PINCH) {
                 continue;
@@ -365,7 +383,8 @@ public final class SoundEvents {
                         case BEND, RELEASE -> Program.Gesture.BEND;
                         default -> Program.Gesture.VIBRATO;
                     };
-            b.gesture(part, at, n.string(), gesture, t.to(), t.lasting(), t.hz());
+            int to = gesture == Program.Gesture.BEND ? t.to() + beyond : t.to();
+            b.gesture(part, at, n.string(), gesture, to, t.lasting(), t.hz());
         }
     }
 

@@ -95,6 +95,6 @@ public final class VariationWords {
 
     /** The root as the key spells it. */
     public static String root(NextRoot r, Key key) {
-        return key.spell(r.root().pitchClass(key)).symbol();
+        return key.say(r.root().pitchClass(key)).symbol();
     }
 }

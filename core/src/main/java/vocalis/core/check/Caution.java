@@ -32,6 +32,15 @@ public sealed interface Caution {
     record WideReach(int chord, long at, double mm, double comfortableMm) implements Caution {}
 
     /**
+     * A hammer-on or pull-off between frets that lie farther apart than the hand reaches.
+     *
+     * @param from fret that stays held
+     * @param to fret that is hammered, or the other way round
+     * @param mm how far apart they lie
+     */
+    record WideJoin(int chord, long at, int from, int to, double mm) implements Caution {}
+
+    /**
      * The hand has to travel far in little time.
      *
      * @param at where the next chord begins, or the end of the loop for the seam

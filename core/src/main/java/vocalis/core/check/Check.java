@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Move;
+import vocalis.core.instrument.Fretboard;
 import vocalis.core.rhythm.Landing;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Ticks;
@@ -14,6 +15,8 @@ import vocalis.core.riff.Restart;
 import vocalis.core.riff.Riff;
 import vocalis.core.score.Harmony;
 import vocalis.core.score.Onset;
+import vocalis.core.score.ScoreNote;
+import vocalis.core.score.Technique;
 
 /**
  * Looks through a riff for what a player would stumble over: hands, changes, seam, landing, strings
@@ -38,6 +41,7 @@ public final class Check {
         Check c = new Check(derived);
         c.findings();
         c.hands();
+        c.joins();
         c.changes();
         c.strings();
         c.seam();
@@ -68,6 +72,29 @@ public final class Check {
                 all.add(new Caution.OutOfReach(i, c.start()));
             } else if (f.reachMm() > comfort) {
                 all.add(new Caution.WideReach(i, c.start(), f.reachMm(), comfort));
+            }
+        }
+    }
+
+    /** Fingers that hammer or pull off: both frets are held at once, or one string is open. */
+    private void joins() {
+        for (ScoreNote n : derived.score().notes()) {
+            int from = n.fret();
+            for (Technique t : n.techniques()) {
+                boolean held = t.kind() == Technique.Kind.HAMMER || t.kind() == Technique.Kind.PULL;
+                int low = Math.min(from, t.to());
+                int high = Math.max(from, t.to());
+                Fretboard board = derived.riff().ground().board();
+                if (held && low > 0 && !derived.hand().withinReach(board, low, high)) {
+                    all.add(
+                            new Caution.WideJoin(
+                                    derived.riff().chordAt(n.at()),
+                                    n.at(),
+                                    from,
+                                    t.to(),
+                                    board.spanMm(low, high)));
+                }
+                from = t.kind().moves() ? t.to() : from;
             }
         }
     }

@@ -70,7 +70,7 @@ public record Around(
         return sum;
     }
 
-    private static boolean is(OptionalInt a, int pitchClass) {
+    static boolean is(OptionalInt a, int pitchClass) {
         return a.isPresent() && a.getAsInt() == pitchClass;
     }
 }

@@ -2,6 +2,7 @@ package vocalis.core.harmony;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -61,11 +62,17 @@ public final class ChordNamer {
         boolean plainOne = all.stream().anyMatch(c -> c.modifiers <= MOST_MODIFIERS);
         Speller speller = new Speller(key, true);
         List<ChordName> names = new ArrayList<>();
+        int heard = Support.of(notes, key).best();
+        Set<Integer> roots = new HashSet<>();
+        Candidate lead = best(all, heard, around);
+        all.remove(lead);
+        all.add(0, lead);
         for (Candidate c : all) {
-            if (!names.isEmpty() && c.cost > all.get(0).cost + within) {
-                break;
-            }
-            if (!plainOne || c.modifiers <= MOST_MODIFIERS) {
+            // The cheapest name on the root that is heard, or chosen, is said whatever it takes.
+            boolean ofRoot =
+                    (c.root == heard || Around.is(around.chosen(), c.root)) && roots.add(c.root);
+            boolean said = c == lead || c.cost <= lead.cost + within;
+            if (ofRoot || said && (!plainOne || c.modifiers <= MOST_MODIFIERS)) {
                 ChordName name = speller.spell(c, notes.bassClass());
                 if (!names.contains(name)) {
                     names.add(name);
@@ -83,8 +90,12 @@ public final class ChordNamer {
     /** The best exact name of a chord where it stands. */
     public static ChordName name(Voicing voicing, Optional<Key> key, Around around) {
         Notes notes = Notes.of(voicing);
-        return new Speller(key, false)
-                .spell(best(candidates(notes, key, around)), notes.bassClass());
+        List<Candidate> all = candidates(notes, key, around);
+        Candidate best =
+                around.chosen().isEmpty()
+                        ? best(all)
+                        : best(all, Support.of(notes, key).best(), around);
+        return new Speller(key, false).spell(best, notes.bassClass());
     }
 
     /**
@@ -124,6 +135,21 @@ public final class ChordNamer {
     public static ChordName over(Voicing voicing, int bass, Optional<Key> key) {
         Notes notes = Notes.of(voicing).over(bass);
         return new Speller(key, false).spell(best(candidates(notes, key, Around.NOTHING)), bass);
+    }
+
+    /**
+     * The name that leads. Where a root was chosen it is on that root or on the one that is heard:
+     * a third one says nothing to who chose.
+     */
+    private static Candidate best(List<Candidate> candidates, int heard, Around around) {
+        Candidate best = null;
+        if (around.chosen().isPresent()) {
+            for (Candidate c : candidates) {
+                boolean asked = c.root == heard || Around.is(around.chosen(), c.root);
+                best = asked && (best == null || c.cost < best.cost) ? c : best;
+            }
+        }
+        return best != null ? best : best(candidates);
     }
 
     private static Candidate best(List<Candidate> candidates) {
@@ -235,12 +261,23 @@ public final class ChordNamer {
          * @param more whether names are to follow the first
          */
         Speller(Optional<Key> key, boolean more) {
-            this.key = key;
+            this.key = key.map(Key::said);
             this.more = more;
         }
 
         ChordName spell(Candidate c, int bass) {
-            Spelling root = root(c);
+            ChordName name = spell(c, bass, root(c));
+            boolean twice = name.bass().isPresent() && mixed(name.root(), name.bass().get());
+            return twice ? spell(c, bass, Spelling.plain(c.root)) : name;
+        }
+
+        /** A sharp beside a flat, or a note that only a double accidental would spell. */
+        private boolean mixed(Spelling root, Spelling bass) {
+            Spelling said = root.above(Degree.above(bass.pitchClass() - root.pitchClass()));
+            return root.alter() * bass.alter() < 0 || Math.abs(said.alter()) > 1 && !common(root);
+        }
+
+        private ChordName spell(Candidate c, int bass, Spelling root) {
             ChordSymbol symbol = first;
             if (c.slash || more && key.isEmpty() && first == null) {
                 symbol = ChordSymbol.parse(root.symbol() + c.suffix);

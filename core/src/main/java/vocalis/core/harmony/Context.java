@@ -33,13 +33,18 @@ public final class Context {
 
     /**
      * The Roman numeral of a chord: the degree of its root, lower case where a minor third sounds
-     * without a major one, with ° and + for diminished and augmented triads.
+     * without a major one, or where no third sounds and the scale has the minor one there; with °
+     * and + for diminished and augmented triads.
      *
      * @param root pitch class of the root
      */
     public static String numeral(Voicing v, int root, Key key) {
         Degree degree = key.degree(root);
-        boolean minor = has(v, root, 3) && !has(v, root, 4);
+        boolean third = has(v, root, 3) || has(v, root, 4);
+        boolean minor =
+                third
+                        ? !has(v, root, 4)
+                        : key.contains(root) && key.contains(root + 3) && !key.contains(root + 4);
         boolean pure = has(v, root, 7);
         String number = NUMERALS[degree.number() - 1];
         String accidental = degree.symbol().replaceAll("\\d", "");

@@ -140,7 +140,7 @@ public record HeardRoot(int root, List<Supported> ranking, boolean ambiguous, St
     }
 
     private static String spell(int pitchClass, Optional<Key> key) {
-        Spelling s = key.map(k -> k.spell(pitchClass)).orElseGet(() -> Spelling.plain(pitchClass));
+        Spelling s = key.map(k -> k.say(pitchClass)).orElseGet(() -> Spelling.plain(pitchClass));
         return s.symbol();
     }
 }

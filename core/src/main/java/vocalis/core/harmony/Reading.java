@@ -58,7 +58,14 @@ public record Reading(
         HeardRoot heard = HeardRoot.of(v, key);
         List<ChordName> names = ChordNamer.names(v, key);
         List<Reading> out = new ArrayList<>();
-        for (ChordName n : names.subList(0, Math.min(MOST_EXACT, names.size()))) {
+        int shown = 0;
+        for (ChordName n : names) {
+            // The heard root's own name is never left out.
+            boolean heards = n.root().pitchClass() == heard.root();
+            if (shown >= MOST_EXACT && !(heards && out.stream().noneMatch(r -> r.on(heard)))) {
+                continue;
+            }
+            shown++;
             String why =
                     heard.mayBe(n.root().pitchClass())
                             ? "on the root that is heard"
@@ -91,6 +98,10 @@ public record Reading(
             }
         }
         return out;
+    }
+
+    private boolean on(HeardRoot heard) {
+        return root.pitchClass() == heard.root();
     }
 
     private Reading because(String why) {

@@ -50,7 +50,9 @@ public sealed interface Finding {
         /** The event strikes fewer voices, or not that string. */
         NO_VOICE,
         /** It would leave the neck. */
-        OFF_THE_NECK
+        OFF_THE_NECK,
+        /** It would come after its note has ended. */
+        TOO_LATE
     }
 
     /**

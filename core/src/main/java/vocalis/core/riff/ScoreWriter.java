@@ -181,7 +181,7 @@ final class ScoreWriter {
                 miss(t, chord, at, Finding.Why.OFF_THE_NECK);
             }
         }
-        List<Technique> techniques = techniques(mine, fret, chord, at);
+        List<Technique> techniques = techniques(mine, fret, event.length(), chord, at);
         ScoreNote before = last[place.string()];
         boolean tied =
                 event.tied() && before != null && before.end() == at && before.endFret() == fret;
@@ -210,78 +210,104 @@ final class ScoreWriter {
                 Optional.of(origin));
     }
 
-    /** What is done to a note, in time order, each from the fret reached before it. */
-    private List<Technique> techniques(List<Touch> mine, int from, int chord, long at) {
-        List<Touch> ordered = new ArrayList<>(mine);
-        ordered.sort(Comparator.comparingLong(Touch::after));
+    /**
+     * One thing done to a note: a chain of hammer-ons is several.
+     *
+     * @param frets that it moves the note by; 0 where it does not
+     */
+    private record Part(Touch touch, int frets, Technique technique) {
+
+        Technique reaching(int fret) {
+            return new Technique(
+                    technique.kind(), fret, technique.after(), technique.lasting(), technique.hz());
+        }
+    }
+
+    /**
+     * What is done to a note, in time order, each from the fret reached before it: a slide may lie
+     * between two hammer-ons of one chain. What would come after the note's end is not played.
+     */
+    private List<Technique> techniques(
+            List<Touch> mine, int from, long length, int chord, long at) {
+        List<Part> parts = new ArrayList<>();
+        mine.forEach(t -> parts.addAll(parts(t)));
+        parts.sort(Comparator.comparingLong(p -> p.technique().after()));
         List<Technique> out = new ArrayList<>();
+        Set<Touch> missed = new HashSet<>();
         int fret = from;
-        for (Touch t : ordered) {
-            List<Technique> made = techniques(t, fret);
-            boolean fits = made.stream().noneMatch(k -> k.kind().moves() && k.to() > board.frets());
-            if (made.isEmpty()
-                            && !(t instanceof Touch.Pinned
-                                    || t instanceof Touch.Moved
-                                    || t instanceof Touch.Level)
-                    || !fits) {
-                miss(t, chord, at, Finding.Why.OFF_THE_NECK);
+        for (Part p : parts) {
+            int to = fret + p.frets();
+            boolean off = p.frets() != 0 && (to < 0 || to > board.frets());
+            boolean late = p.technique().after() >= length;
+            if (off || late || missed.contains(p.touch())) {
+                missed.add(p.touch());
+                miss(p.touch(), chord, at, off ? Finding.Why.OFF_THE_NECK : Finding.Why.TOO_LATE);
                 continue;
             }
-            if (!made.isEmpty()) {
-                placed.add(t);
-            }
-            for (Technique k : made) {
-                fret = k.kind().moves() ? k.to() : fret;
-            }
-            out.addAll(made);
+            fret = to;
+            out.add(p.frets() == 0 ? p.technique() : p.reaching(to));
+            placed.add(p.touch());
         }
-        out.sort(Comparator.comparingLong(Technique::after));
         return out;
     }
 
-    /** What one touch does from a fret; empty when it would go below the open string. */
-    private static List<Technique> techniques(Touch touch, int from) {
+    /** What a touch does; empty where it changes the note itself. */
+    private static List<Part> parts(Touch touch) {
         if (touch instanceof Touch.Legato legato) {
-            List<Technique> steps = new ArrayList<>();
-            int fret = from;
-            for (Touch.Step s : legato.steps()) {
-                fret += s.frets();
-                if (fret < 0) {
-                    return List.of();
-                }
-                Technique.Kind kind = s.frets() > 0 ? Technique.Kind.HAMMER : Technique.Kind.PULL;
-                steps.add(new Technique(kind, fret, s.after(), 0));
-            }
-            return steps;
+            return legato.steps().stream()
+                    .map(
+                            s ->
+                                    new Part(
+                                            touch,
+                                            s.frets(),
+                                            new Technique(
+                                                    s.frets() > 0
+                                                            ? Technique.Kind.HAMMER
+                                                            : Technique.Kind.PULL,
+                                                    0,
+                                                    s.after(),
+                                                    0)))
+                    .toList();
         }
         if (touch instanceof Touch.Slide s) {
-            int to = from + s.frets();
-            return to < 0
-                    ? List.of()
-                    : List.of(new Technique(Technique.Kind.SLIDE, to, s.after(), s.lasting()));
+            return List.of(
+                    new Part(
+                            touch,
+                            s.frets(),
+                            new Technique(Technique.Kind.SLIDE, 0, s.after(), s.lasting())));
         }
         if (touch instanceof Touch.Bend b) {
-            Technique up = new Technique(Technique.Kind.BEND, b.cents(), b.after(), b.lasting());
+            Part up = still(touch, Technique.Kind.BEND, b.cents(), b.after(), b.lasting());
             return b.release().isEmpty()
                     ? List.of(up)
                     : List.of(
                             up,
-                            new Technique(
+                            still(
+                                    touch,
                                     Technique.Kind.RELEASE,
                                     0,
                                     b.release().getAsLong(),
                                     b.lasting()));
         }
         if (touch instanceof Touch.Tremolo t) {
-            return List.of(new Technique(Technique.Kind.TREMOLO, t.strokes(), 0, 0));
+            return List.of(still(touch, Technique.Kind.TREMOLO, t.strokes(), 0, 0));
         }
         if (touch instanceof Touch.Pinch p) {
-            return List.of(new Technique(Technique.Kind.PINCH, p.partial(), 0, 0));
+            return List.of(still(touch, Technique.Kind.PINCH, p.partial(), 0, 0));
         }
         if (touch instanceof Touch.Vibrato v) {
-            return List.of(new Technique(Technique.Kind.VIBRATO, v.cents(), v.after(), 0, v.hz()));
+            return List.of(
+                    new Part(
+                            touch,
+                            0,
+                            new Technique(
+                                    Technique.Kind.VIBRATO, v.cents(), v.after(), 0, v.hz())));
         }
         return List.of();
+    }
+
+    private static Part still(Touch touch, Technique.Kind kind, int to, long after, long lasting) {
+        return new Part(touch, 0, new Technique(kind, to, after, lasting));
     }
 
     private List<Place> struck(Voicing voicing, Struck which) {
@@ -307,20 +333,18 @@ final class ScoreWriter {
     /** How far touches lead a note down and up the neck, in frets. */
     private static int[] way(List<Touch> touches) {
         int at = 0;
-        int low = 0;
-        int high = 0;
         for (Touch t : touches) {
-            List<Integer> steps =
-                    t instanceof Touch.Legato l
-                            ? l.steps().stream().map(Touch.Step::frets).toList()
-                            : t instanceof Touch.Slide s
-                                    ? List.of(s.frets())
-                                    : t instanceof Touch.Moved m ? List.of(m.frets()) : List.of();
-            for (int step : steps) {
-                at += step;
-                low = Math.min(low, at);
-                high = Math.max(high, at);
-            }
+            at += t instanceof Touch.Moved m ? m.frets() : 0;
+        }
+        int low = Math.min(0, at);
+        int high = Math.max(0, at);
+        List<Part> parts = new ArrayList<>();
+        touches.forEach(t -> parts.addAll(parts(t)));
+        parts.sort(Comparator.comparingLong(p -> p.technique().after()));
+        for (Part p : parts) {
+            at += p.frets();
+            low = Math.min(low, at);
+            high = Math.max(high, at);
         }
         return new int[] {low, high};
     }

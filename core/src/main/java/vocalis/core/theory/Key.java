@@ -100,6 +100,23 @@ public record Key(Spelling tonic, Mode mode) {
         return tonic.above(degree(pitchClass));
     }
 
+    /**
+     * How a player calls a note or a root in this key: as it is spelled, but never with a double
+     * accidental. In a key whose own scale has one, all notes are called as in the key that sounds
+     * the same: F♯ minor for G♭ minor.
+     */
+    public Spelling say(int pitchClass) {
+        Spelling s = said().spell(pitchClass);
+        return Math.abs(s.alter()) < 2 ? s : Spelling.plain(pitchClass);
+    }
+
+    /** The key that players write for this one: itself, unless its scale has double accidentals. */
+    public Key said() {
+        return scale().stream().anyMatch(s -> Math.abs(s.alter()) > 1)
+                ? new Key(Spelling.plain(tonic.pitchClass()), mode)
+                : this;
+    }
+
     /** The spelled note of a MIDI number. */
     public Note note(int midi) {
         return spell(midi).at(midi);

@@ -105,7 +105,7 @@ class ContextTest {
     @ParameterizedTest
     @CsvSource({
         "x-0-2-2-1-0,A minor,i", "x-3-2-0-1-0,A minor,♭III", "x-3-2-0-1-0,C major,I",
-        "0-2-2-1-0-0,A minor,V", "x-5-7-7-x-x,D dorian,I", "x-1-3-3-3-x,D dorian,♭VI",
+        "0-2-2-1-0-0,A minor,V", "x-5-7-7-x-x,D dorian,i", "x-1-3-3-3-x,D dorian,♭VI",
         "x-2-3-4-3-x,C major,vii°"
     })
     void romanNumerals(String shape, String key, String numeral) {

@@ -12,6 +12,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Paint;
 import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.harmony.Readout;
 import vocalis.core.harmony.VoiceMoves;
@@ -231,19 +232,23 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         String degree = key.degree(chord.root()).symbol();
         double room = right - left - 24;
         String name = r.name().symbol();
-        text(
-                g,
-                fit(name, room - 20, c.nameFont()),
-                left + 12,
-                18,
-                c.nameFont(),
-                c.ink(),
-                TextAlignment.LEFT);
-        text(g, degree, textRight, 18, c.textFont(), c.dim(), TextAlignment.RIGHT);
+        // Short chords say less: their name, smaller, and the rest where one points.
+        boolean narrow = room < NARROW;
+        double leftText = narrow ? left + 3 : left + 12;
+        Font font = narrow ? c.smallFont() : c.nameFont();
+        double forName = narrow ? right - left - 5 : room - 20;
+        if (width(name.substring(0, 1), font) <= forName) {
+            text(g, within(name, forName, font), leftText, 18, font, c.ink(), TextAlignment.LEFT);
+        }
+        if (!narrow) {
+            text(g, degree, textRight, 18, c.textFont(), c.dim(), TextAlignment.RIGHT);
+        }
         String kind = chord.byHand() ? "by hand" : family(i);
         String shape = chord.candidate().voicing().shape().text();
         double shapeWidth = width(shape, c.smallMonoFont());
-        text(g, shape, left + 12, 35, c.smallMonoFont(), c.dim(), TextAlignment.LEFT);
+        if (shapeWidth <= room + 10) {
+            text(g, shape, left + 12, 35, c.smallMonoFont(), c.dim(), TextAlignment.LEFT);
+        }
         means(
                 left,
                 4,
@@ -262,6 +267,18 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         if (shapeWidth + width(kind, c.smallFont()) + 14 < room) {
             text(g, kind, textRight, 35, c.smallFont(), c.dim(), TextAlignment.RIGHT);
         }
+    }
+
+    /** Columns with less room for text than this, in px, say only their name. */
+    private static final double NARROW = 52;
+
+    /** A text cut to a width without a sign, where even the sign has no room. */
+    private static String within(String s, double room, Font font) {
+        String cut = fit(s, room, font);
+        while (cut.length() > 1 && width(cut, font) > room) {
+            cut = cut.substring(0, cut.length() - 1);
+        }
+        return cut;
     }
 
     private String family(int chord) {

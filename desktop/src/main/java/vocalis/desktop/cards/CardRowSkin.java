@@ -36,7 +36,8 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
                 model.cardProperty(),
                 model.placeProperty(),
                 model.draftProperty(),
-                model.shownProperty());
+                model.shownProperty(),
+                model.offer().lookingProperty());
         row.setOnMousePressed(this::pressed);
         row.setOnMouseReleased(e -> model.hearing().endHearing());
         row.setOnScroll(e -> model.moveCard(e.getDeltaY() < 0 ? 1 : -1));
@@ -72,7 +73,10 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
         }
         if (last < 0 && first() == 0) {
             String none =
-                    "No voicing of this family can be held here. Another family, root or tuning has some.";
+                    model.offer().lookingProperty().get()
+                            ? "Looking along the neck …"
+                            : "No voicing of this family can be held here. Another family, root or"
+                                    + " tuning has some.";
             text(g, none, 4, h / 2, c.textFont(), c.dim(), TextAlignment.LEFT);
             return;
         }

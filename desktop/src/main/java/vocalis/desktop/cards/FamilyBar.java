@@ -114,6 +114,7 @@ public final class FamilyBar extends VBox {
         model.cardsProperty().addListener(o -> refresh());
         model.derivedProperty().addListener(o -> refresh());
         model.shownProperty().addListener(o -> refresh());
+        model.offer().lookingProperty().addListener(o -> refresh());
         model.chordProperty().addListener(o -> refresh());
         refresh();
     }
@@ -240,11 +241,15 @@ public final class FamilyBar extends VBox {
                 model.offer()
                         .found()
                         .map(f -> "found for " + f + ": ")
-                        .orElse(chosen.label() + " on " + key.spell(chord.root()) + ": ");
+                        .orElse(chosen.label() + " on " + key.say(chord.root()) + ": ");
         int all = model.offer().all();
         String shapes = " in " + cards + (cards == 1 ? " shape" : " shapes");
         boolean some = all > voicings;
-        count.setText(what + (some ? "best " + voicings + " of " + all : voicings + shapes));
+        boolean looking = model.offer().lookingProperty().get();
+        count.setText(
+                looking
+                        ? what + "looking …"
+                        : what + (some ? "best " + voicings + " of " + all : voicings + shapes));
         use.setDisable(model.shownIsInRiff());
     }
 }

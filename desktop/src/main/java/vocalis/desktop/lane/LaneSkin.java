@@ -23,12 +23,13 @@ import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
-import vocalis.core.score.Technique;
 import vocalis.core.theory.Spelling;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.PaintedControl;
+import vocalis.desktop.view.RhythmPainter;
+import vocalis.desktop.view.TabHead;
 import vocalis.desktop.view.TimeAxis;
 
 /** Paints the lane's tab and takes its mouse; {@link RhythmPainter} draws the rhythm under it. */
@@ -125,7 +126,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
                 wordBefore = word;
             }
         }
-        rhythm.paint(g, getSkinnable(), geometry, score);
+        rhythm.paint(g, getSkinnable(), geometry.axis(), geometry.stemTop(), score);
         paintScope(g, w);
     }
 
@@ -267,21 +268,15 @@ final class LaneSkin extends CanvasSkin<Lane> {
         int root = chord < 0 ? -1 : model.derived().score().harmonies().get(chord).root();
         double nextX = nextX(o);
         for (ScoreNote n : o.notes()) {
-            double y = geometry.y(n.string());
-            String fret = n.tied() ? "(" + n.fret() + ")" : String.valueOf(n.fret());
-            if (o.manner() == Manner.DEAD) {
-                fret = "×";
+            List<TabHead> heads = TabHead.of(n);
+            for (int i = 0; i < heads.size(); i++) {
+                TabHead head = heads.get(i);
+                boolean more = i + 1 < heads.size();
+                double until = more ? geometry.axis().x(heads.get(i + 1).at()) - 8 : nextX - 4;
+                if (geometry.axis().shows(head.at())) {
+                    paintHead(g, n, head, root, atCaret && i == 0, until);
+                }
             }
-            double w = width(fret, digits()) + 3;
-            g.setFill(atCaret ? c.raised() : c.back());
-            g.fillRect(x - w / 2, y - 6, w, 12);
-            int midi = model.riff().ground().board().midi(n.string(), n.fret());
-            Paint paint =
-                    Math.floorMod(midi, 12) == root
-                            ? c.rootPaint()
-                            : n.open() ? c.openPaint() : c.ink();
-            text(g, fret, x, y, digits(), paint, TextAlignment.CENTER);
-            paintTechniques(g, n, x + w / 2, nextX - 12);
         }
         if (o.dynamics() == vocalis.core.score.Dynamics.ACCENT) {
             double top = geometry.y(geometry.strings() - 1) - 10.5;
@@ -329,34 +324,31 @@ final class LaneSkin extends CanvasSkin<Lane> {
         return said.toString();
     }
 
-    /** What fingers do after the note, and the fret that it ends on, as far as there is room. */
-    private void paintTechniques(GraphicsContext g, ScoreNote n, double from, double to) {
+    /** A fret at its time, the sign that leads to it before it, what is done there behind it. */
+    private void paintHead(
+            GraphicsContext g, ScoreNote n, TabHead head, int root, boolean atCaret, double until) {
         Lane c = getSkinnable();
-        double x = from;
-        int fret = n.fret();
+        double x = geometry.axis().x(head.at());
         double y = geometry.y(n.string());
-        for (Technique t : n.techniques()) {
-            String sign =
-                    switch (t.kind()) {
-                        case HAMMER -> "h";
-                        case PULL -> "p";
-                        case SLIDE -> t.to() < fret ? "\\" : "/";
-                        case BEND -> "b";
-                        case RELEASE -> "r";
-                        case VIBRATO -> "~";
-                        case TREMOLO -> "tr";
-                        case PINCH -> "ph";
-                    };
-            String mark = t.kind().moves() ? sign + t.to() : sign;
-            fret = t.kind().moves() ? t.to() : fret;
-            double w = mark.length() * 7 + 2;
-            if (x + w > to + 8) {
-                return;
-            }
+        double w = width(head.fret(), digits()) + 3;
+        double before = head.sign().isEmpty() ? 0 : width(head.sign(), c.smallMonoFont()) + 1;
+        g.setFill(atCaret ? c.raised() : c.back());
+        g.fillRect(x - w / 2 - before, y - 6, w + before, 12);
+        int fret = head.fret().matches("\\d+") ? Integer.parseInt(head.fret()) : n.fret();
+        int midi = model.riff().ground().board().midi(n.string(), fret);
+        Paint paint =
+                Math.floorMod(midi, 12) == root
+                        ? c.rootPaint()
+                        : fret == 0 ? c.openPaint() : c.ink();
+        text(g, head.fret(), x, y, digits(), paint, TextAlignment.CENTER);
+        if (before > 0) {
+            text(g, head.sign(), x - w / 2, y, c.smallMonoFont(), c.dim(), TextAlignment.RIGHT);
+        }
+        double wide = width(head.marks(), c.smallMonoFont());
+        if (!head.marks().isEmpty() && x + w / 2 + wide <= until) {
             g.setFill(c.back());
-            g.fillRect(x - 1, y - 6, w, 12);
-            text(g, mark, x, y, c.smallMonoFont(), c.ink(), TextAlignment.LEFT);
-            x += w;
+            g.fillRect(x + w / 2 - 1, y - 6, wide + 2, 12);
+            text(g, head.marks(), x + w / 2, y, c.smallMonoFont(), c.ink(), TextAlignment.LEFT);
         }
     }
 

@@ -74,7 +74,8 @@ public final class Overview extends PaintedControl {
 
         private void pressed(MouseEvent e) {
             if (axis != null) {
-                model.view().show((long) axis.tick(e.getX()));
+                // The caret comes along: keys change what is seen.
+                model.lane().setCaret((long) axis.tick(e.getX()));
             }
         }
 

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
@@ -30,6 +32,7 @@ public final class CardOffer {
     private final WriteModel model;
     private final Background.Channel<List<Card>> channel;
     private final ObjectProperty<Filter> filter = new SimpleObjectProperty<>(Filter.NONE);
+    private final ReadOnlyBooleanWrapper looking = new ReadOnlyBooleanWrapper();
     private String found;
 
     /** Written by the worker before it hands over its cards. */
@@ -37,7 +40,14 @@ public final class CardOffer {
 
     CardOffer(WriteModel model, Consumer<List<Card>> offered) {
         this.model = model;
-        this.channel = model.background().channel("looking for voicings", offered);
+        this.channel =
+                model.background()
+                        .channel(
+                                "looking for voicings",
+                                cards -> {
+                                    looking.set(false);
+                                    offered.accept(cards);
+                                });
         // Dark voicings were asked for in one family; in the next they would hide nearly all.
         model.familyProperty()
                 .addListener(
@@ -46,6 +56,11 @@ public final class CardOffer {
                                 filter.set(filter.get().with(Filter.Colour.ANY));
                             }
                         });
+    }
+
+    /** Whether what is asked is still being looked for: the cards are those asked for before. */
+    public ReadOnlyBooleanProperty lookingProperty() {
+        return looking.getReadOnlyProperty();
     }
 
     /** What is let through of the cards. */
@@ -80,6 +95,7 @@ public final class CardOffer {
         Ground ground = model.riff().ground();
         List<Shape> near = neighbours();
         Family nearest = model.familyProperty().get();
+        looking.set(true);
         channel.request(
                 () -> {
                     List<Candidate> some = Finder.candidates(query, ground.board(), model.hand());
@@ -97,6 +113,7 @@ public final class CardOffer {
         List<Shape> near = neighbours();
         Filter passing = filter.get();
         Hand hand = model.hand();
+        looking.set(true);
         channel.request(
                 () -> {
                     Catalogue catalogue = model.catalogue();

@@ -134,10 +134,13 @@ public final class LaneModel {
         model.view().show(caret.get());
     }
 
-    /** Puts the caret where the chosen chord begins, unless it is inside that chord. */
-    public void toChord() {
+    /**
+     * Puts the caret where the chosen chord begins, unless it is inside that chord: it is always
+     * drawn where keys will find it.
+     */
+    void toChord() {
         int chord = model.chordProperty().get();
-        if (now().chordAt(caret.get()) != chord) {
+        if (chord < now().roots().size() && now().chordAt(caret.get()) != chord) {
             caret.set(now().start(chord));
         }
     }

@@ -209,12 +209,46 @@ public final class TypingModel {
             return;
         }
         if (join != Join.NONE && lastEvent().orElse(null) instanceof LineNote from) {
-            reach(from, pitch);
+            reach(from, pitch instanceof LinePitch.Degree d ? nearest(from, d) : pitch);
         } else {
             put(new LineNote(0, 0, lane.grainProperty().get(), pitch));
         }
         join = Join.NONE;
         show();
+    }
+
+    /** Where a line's last note has come to by what was joined to it. */
+    private int reached(LineNote from) {
+        Riff now = model.now();
+        long at = last().getAsLong();
+        int midi = Lines.midi(now, from.pitch(), at);
+        Pass pass = now.passAt(at);
+        for (Touch t : now.touches()) {
+            midi += t.anchor().holds(pass.figure().id(), from.id(), pass.index()) ? moved(t) : 0;
+        }
+        return midi;
+    }
+
+    /** A degree in the octave where its string has it nearest to the note that it is joined to. */
+    private LinePitch nearest(LineNote from, LinePitch.Degree asked) {
+        int reached = reached(from);
+        long at = last().getAsLong();
+        Fretboard board = model.now().ground().board();
+        int open = placed().map(p -> board.midi(p.string(), 0)).orElse(0);
+        LinePitch best = asked;
+        int least = Integer.MAX_VALUE;
+        for (int o = 0; o <= MOST_OCTAVE; o++) {
+            LinePitch.Degree d =
+                    new LinePitch.Degree(asked.above(), asked.degree(), asked.alter(), o);
+            int midi = Lines.midi(model.now(), d, at);
+            int away = Math.abs(midi - reached);
+            boolean there = midi >= open && midi <= open + board.frets() && away > 0;
+            if (there && away < least) {
+                least = away;
+                best = d;
+            }
+        }
+        return best;
     }
 
     private LinePitch fret(int n) {
@@ -225,14 +259,8 @@ public final class TypingModel {
     private void reach(LineNote from, LinePitch to) {
         Riff now = model.now();
         long at = last().getAsLong();
-        int reached = Lines.midi(now, from.pitch(), at);
         Pass pass = now.passAt(at);
-        for (Touch t : now.touches()) {
-            if (t.anchor().holds(pass.figure().id(), from.id(), pass.index())) {
-                reached += moved(t);
-            }
-        }
-        int frets = Lines.midi(now, to, at) - reached;
+        int frets = Lines.midi(now, to, at) - reached(from);
         if (frets == 0) {
             model.say("That is the same note: a hammer-on, pull-off or slide leads to another.");
             return;
@@ -242,6 +270,12 @@ public final class TypingModel {
         Anchor anchor = new Anchor(pass.figure().id(), from.id(), on, new Anchor.Voice.FromTop(0));
         long step = lane.grainProperty().get();
         Join how = join;
+        if (at + from.length() + step > pass.to()) {
+            model.say(
+                    "The figure ends here: Ctrl ↑ makes it longer, then the note can go on into the"
+                            + " next.");
+            return;
+        }
         boolean done =
                 model.apply(
                         Edits.riff(
@@ -263,8 +297,12 @@ public final class TypingModel {
         long length = from.length();
         Riff longer = lasting(riff, at, length + step, scope());
         if (how == Join.SLIDE) {
-            long way = Math.min(length / 2, vocalis.core.rhythm.Ticks.SIXTEENTH);
-            return Touches.put(longer, new Touch.Slide(anchor, frets, length - way, way));
+            // Begun after what led to the fret that it leaves.
+            long way = Math.min(step / 2, vocalis.core.rhythm.Ticks.SIXTEENTH);
+            // Beside those before it: a chain of slides is several.
+            List<Touch> all = new ArrayList<>(longer.touches());
+            all.add(new Touch.Slide(anchor, frets, length - way, way));
+            return longer.withTouches(all);
         }
         List<Touch.Step> steps = new ArrayList<>();
         for (Touch t : riff.touches()) {

@@ -13,6 +13,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
 import vocalis.core.choice.Catalogue;
@@ -87,6 +88,8 @@ public final class WriteModel implements Session, AutoCloseable {
     private long session;
     private boolean keepCards;
     private boolean begun;
+    private boolean applying;
+    private final CaretMemory carets;
     private Zone screen = Zone.BAND;
 
     public WriteModel(
@@ -96,6 +99,7 @@ public final class WriteModel implements Session, AutoCloseable {
         this.player = player;
         this.ownShapes = ownShapes;
         this.ownFigures = new OwnFigures(ownShapes.folder());
+        carets = new CaretMemory(workspace.content());
         derived.set(workspace.derived());
         session = workspace.session();
         view = new ViewModel(derived().riff());
@@ -160,7 +164,12 @@ public final class WriteModel implements Session, AutoCloseable {
 
     @Override
     public boolean apply(Edit edit) {
+        Piece before = workspace.content();
+        CaretMemory.Place here = new CaretMemory.Place(chord.get(), lane.caretProperty().get());
+        applying = true;
         Optional<String> refused = workspace.apply(edit);
+        applying = false;
+        carets.edited(before, workspace.content(), here);
         refused.ifPresent(why -> say("Not done: " + why + "."));
         return refused.isEmpty();
     }
@@ -391,6 +400,14 @@ public final class WriteModel implements Session, AutoCloseable {
         if (chord.get() > last) {
             chord.set(last);
         }
+        if (!applying) {
+            carets.returned(workspace.content())
+                    .ifPresent(
+                            p -> {
+                                moveChordCaretTo(p.chord());
+                                lane.setCaret(p.tick());
+                            });
+        }
         if (!keepCards) {
             family.set(treatmentFamily());
         }
@@ -427,6 +444,7 @@ public final class WriteModel implements Session, AutoCloseable {
 
     private void chordMoved() {
         draft.set(null);
+        lane.toChord();
         family.set(treatmentFamily());
         // From the document: what is drawn may not have the chord yet.
         view.show(now().start(chord.get()));

@@ -219,7 +219,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
                 if (key.contains(midi)) {
                     String label =
                             model.noteNamesProperty().get()
-                                    ? key.spell(midi).symbol()
+                                    ? key.say(midi).symbol()
                                     : key.degree(midi).symbol();
                     double x = geometry.mark(f);
                     g.setFill(c.raised());

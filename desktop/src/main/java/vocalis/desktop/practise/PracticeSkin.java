@@ -11,12 +11,16 @@ import vocalis.core.arrange.Song;
 import vocalis.core.practice.Counting;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.MeterMap;
+import vocalis.core.score.Dynamics;
 import vocalis.core.score.Harmony;
+import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.desktop.model.PracticeModel;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.PaintedControl;
+import vocalis.desktop.view.RhythmPainter;
+import vocalis.desktop.view.TabHead;
 import vocalis.desktop.view.TimeAxis;
 
 /** Paints the page. Only what moves with the beat is painted anew while it plays. */
@@ -36,6 +40,7 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
     private static final double BAR_BEFORE = 14;
 
     private final PracticeModel practice;
+    private final RhythmPainter rhythm = new RhythmPainter();
     private double nowTick;
     private boolean playing;
     private int paintedLine = -1;
@@ -219,7 +224,11 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
         MeterMap meters = s.score().time().meters();
         int strings = score.board().strings();
         double first = top + NAMES + WORDS;
-        double gap = Math.min(size * 1.5, (height - NAMES - WORDS - 8) / Math.max(1, strings - 1));
+        double gap =
+                Math.min(
+                        size * 1.5,
+                        (height - NAMES - WORDS - 8 - RhythmPainter.HEIGHT)
+                                / Math.max(1, strings - 1));
         Font font =
                 Font.font(
                         PaintedControl.MONO,
@@ -267,37 +276,97 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
                 words(g, s, bar, x + 24, top + 8);
             }
         }
-        boolean inside = false;
-        for (Harmony harmony : score.harmonies()) {
-            boolean begins = harmony.at() >= axis.from() && harmony.at() < axis.to();
-            if (begins || harmony.at() < axis.from() && harmony.end() > axis.from() && !inside) {
-                inside = true;
-                double x = axis.x(Math.max(axis.from(), harmony.at()));
-                text(g, harmony.symbol(), x, top + 32, c.nameFont(), c.ink(), TextAlignment.LEFT);
-            }
-        }
+        names(g, score, axis, top + 32);
         for (ScoreNote n : score.notes()) {
-            if (n.at() < axis.from() || n.at() >= axis.to()) {
+            if (n.end() <= axis.from() || n.at() >= axis.to()) {
                 continue;
             }
-            double x = axis.x(n.at());
             double y = first + (strings - 1 - n.string()) * gap;
-            boolean outside = n.at() < practice.from() || n.at() >= practice.to();
-            String fret = n.tied() ? "(" + n.fret() + ")" : String.valueOf(n.fret());
-            String mark = n.manner() == vocalis.core.score.Manner.DEAD ? "x" : fret;
-            double wide = width(mark, font);
-            g.setFill(c.back());
-            g.fillRect(x - wide / 2 - 2, y - size * 0.55, wide + 4, size * 1.1);
-            text(
-                    g,
-                    mark,
-                    x,
-                    y,
-                    font,
-                    outside ? c.dim() : n.open() ? c.openPaint() : c.ink(),
-                    TextAlignment.CENTER);
+            for (TabHead head : TabHead.of(n)) {
+                head(g, n, head, axis, y, font);
+            }
         }
-        muted(g, score, axis, bottom + font.getSize() / 2 + 9);
+        double under = bottom + font.getSize() / 2;
+        accents(g, score, axis, first - font.getSize() / 2 - 5);
+        rhythm.paint(g, c, axis, under + 2, score);
+        muted(g, score, axis, under + RhythmPainter.HEIGHT + 6);
+    }
+
+    /** The chords, each as large as there is room until the next. */
+    private void names(GraphicsContext g, Score score, TimeAxis axis, double y) {
+        PracticePage c = getSkinnable();
+        List<Harmony> all =
+                score.harmonies().stream()
+                        .filter(h -> h.end() > axis.from() && h.at() < axis.to())
+                        .toList();
+        for (int i = 0; i < all.size(); i++) {
+            double x = axis.x(Math.max(axis.from(), all.get(i).at()));
+            double room =
+                    (i + 1 < all.size() ? axis.x(all.get(i + 1).at()) : axis.right() + 20) - x - 4;
+            String name = all.get(i).symbol();
+            Font font =
+                    width(name, c.nameFont()) <= room
+                            ? c.nameFont()
+                            : width(name, c.textFont()) <= room ? c.textFont() : c.smallFont();
+            if (width(name, font) > room) {
+                name = fit(name, room, font);
+            }
+            if (width(name, font) <= room + 4) {
+                text(g, name, x, y, font, c.ink(), TextAlignment.LEFT);
+            }
+        }
+    }
+
+    /** A fret at its time, with the sign that leads to it and what is done there. */
+    private void head(
+            GraphicsContext g, ScoreNote n, TabHead head, TimeAxis axis, double y, Font font) {
+        PracticePage c = getSkinnable();
+        if (!axis.shows(head.at())) {
+            return;
+        }
+        double x = axis.x(head.at());
+        double wide = width(head.fret(), font);
+        Font signs = c.smallMonoFont();
+        double before = head.sign().isEmpty() ? 0 : width(head.sign(), signs) + 2;
+        boolean outside = head.at() < practice.from() || head.at() >= practice.to();
+        boolean open = head.fret().equals("0") || head.fret().equals("(0)");
+        g.setFill(c.back());
+        g.fillRect(
+                x - wide / 2 - 2 - before,
+                y - font.getSize() * 0.55,
+                wide + 4 + before,
+                font.getSize() * 1.1);
+        text(
+                g,
+                head.fret(),
+                x,
+                y,
+                font,
+                outside ? c.dim() : open ? c.openPaint() : c.ink(),
+                TextAlignment.CENTER);
+        text(g, head.sign(), x - wide / 2 - 2, y, signs, c.dim(), TextAlignment.RIGHT);
+        if (!head.marks().isEmpty()) {
+            double from = x + wide / 2 + 2;
+            g.setFill(c.back());
+            g.fillRect(from - 1, y - 6, width(head.marks(), signs) + 2, 12);
+            text(g, head.marks(), from, y, signs, c.ink(), TextAlignment.LEFT);
+        }
+    }
+
+    /** A wedge over each accented stroke, as in the lane. */
+    private void accents(GraphicsContext g, Score score, TimeAxis axis, double y) {
+        PracticePage c = getSkinnable();
+        for (int i = score.firstFrom(axis.from()); i < score.onsets().size(); i++) {
+            Onset o = score.onsets().get(i);
+            if (o.at() >= axis.to()) {
+                return;
+            }
+            if (o.dynamics() == Dynamics.ACCENT) {
+                double x = axis.x(o.at());
+                stroke(g, c.ink(), 1.8, x - 5, y - 3.5, x + 5, y);
+                stroke(g, c.ink(), 1.8, x + 5, y, x - 5, y + 3.5);
+            }
+        }
     }
 
     private void muted(GraphicsContext g, Score score, TimeAxis axis, double y) {

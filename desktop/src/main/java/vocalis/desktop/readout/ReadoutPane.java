@@ -73,6 +73,8 @@ public final class ReadoutPane extends VBox {
         showPage();
         getChildren().addAll(name, also, reason, fit, pages, notes, hand, gain, remarks);
         model.readoutProperty().addListener(o -> refresh());
+        // The rows below are read off the voicing itself, which is set after what is said of it.
+        model.shownProperty().addListener(o -> refresh());
         model.derivedProperty().addListener(o -> refresh());
         model.supportProperty().addListener(o -> refresh());
         reason.setOnMouseClicked(e -> model.supportProperty().set(!model.supportProperty().get()));
@@ -200,7 +202,8 @@ public final class ReadoutPane extends VBox {
                         + borrowed
                         + "; tension "
                         + Context.tension(v, key)
-                        + " of 100",
+                        + " of 100"
+                        + (model.workspace().upToDate() ? "" : ", provisional"),
                 "Roman numeral of the heard root. Tension from notes outside, roughness, an unclear root and a"
                         + " bass that is not the root; docs/figures.md has the weights.");
         int n = model.derived().chords().size();
@@ -219,15 +222,22 @@ public final class ReadoutPane extends VBox {
 
     /** Says so where the name starts from the chosen root and another is heard without it. */
     private String namedFrom(Readout r) {
-        boolean same = r.root() == r.heard().root() || r.heard().mayBe(r.root());
-        return same ? "" : "Named from " + model.key().spell(r.root()) + ", as chosen. By itself: ";
+        if (r.root() == r.heard().root() || r.heard().mayBe(r.root())) {
+            return "";
+        }
+        int chosen = model.shownProperty().get().root();
+        String from = "Named from " + model.key().say(r.root());
+        return from
+                + (r.root() == chosen
+                        ? ", the root you chose. By itself: "
+                        : ", which says these notes most simply. By itself: ");
     }
 
     /** The numbers behind the heard root. */
     private String support(Readout r) {
         return r.heard().ranking().stream()
                 .limit(5)
-                .map(s -> model.key().spell(s.pitchClass()) + " " + s.weight())
+                .map(s -> model.key().say(s.pitchClass()) + " " + s.weight())
                 .collect(Collectors.joining(", "));
     }
 

@@ -151,7 +151,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         Key key = model.now().ground().key();
         for (int i = firstColumn; i < firstColumn + columns; i++) {
             int root = model.now().roots().get(i).root().pitchClass(key);
-            String name = key.spell(root).symbol() + (revoice.locked(i) ? "  kept" : "");
+            String name = key.say(root).symbol() + (revoice.locked(i) ? "  kept" : "");
             text(g, name, x(i) + 8, 16, c.boldFont(), c.ink(), TextAlignment.LEFT);
             String degree = key.degree(root).symbol();
             if (x(i + 1) - x(i) > 90) {

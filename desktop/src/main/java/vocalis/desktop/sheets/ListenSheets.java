@@ -110,7 +110,7 @@ public final class ListenSheets {
                             " or ",
                             candidates.stream()
                                     .filter(RootProof.Candidate::fits)
-                                    .map(c -> model.key().spell(c.root()).symbol())
+                                    .map(c -> model.key().say(c.root()).symbol())
                                     .toList());
             return "Over the whole riff most speaks for " + roots + ".";
         }
@@ -120,7 +120,7 @@ public final class ListenSheets {
             names.clear();
             grid.getChildren().clear();
             for (RootProof.Candidate c : all) {
-                Button name = new Button(model.key().spell(c.root()).symbol() + "5");
+                Button name = new Button(model.key().say(c.root()).symbol() + "5");
                 name.getStyleClass().add("prove-name");
                 name.setId("prove-" + names.size());
                 name.setDisable(c.power().isEmpty());

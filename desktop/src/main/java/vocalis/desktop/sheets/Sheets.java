@@ -320,7 +320,7 @@ public final class Sheets {
                     fit.outside().isEmpty()
                             ? "every note fits"
                             : fit.outside().stream()
-                                            .map(pc -> fit.key().spell(pc).symbol())
+                                            .map(pc -> fit.key().say(pc).symbol())
                                             .collect(Collectors.joining(", "))
                                     + " outside, "
                                     + Math.round(100 * fit.inside())
@@ -340,7 +340,7 @@ public final class Sheets {
         }
         String played =
                 notes.stream()
-                        .map(pc -> model.key().spell(pc).symbol())
+                        .map(pc -> model.key().say(pc).symbol())
                         .collect(Collectors.joining("  "));
         VBox content =
                 new VBox(

@@ -211,7 +211,7 @@ public final class UnpickSheet {
             Derived.Chord c = unpicked.derived().chords().get(i);
             String name = unpicked.derived().score().harmonies().get(i).symbol();
             int bar = unpicked.riff().meters().place(c.start()).bar();
-            String root = unpicked.riff().ground().key().spell(c.root()).symbol();
+            String root = unpicked.riff().ground().key().say(c.root()).symbol();
             String on = name.startsWith(root) ? "" : " on " + root;
             Button b = new Button("bar " + bar + "  " + name + on);
             b.getStyleClass().add("quiet-button");

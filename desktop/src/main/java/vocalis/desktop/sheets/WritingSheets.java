@@ -165,7 +165,7 @@ public final class WritingSheets {
             n++;
             Key key = r.ground().key();
             String last =
-                    key.spell(r.roots().get(r.roots().size() - 1).root().pitchClass(key)).symbol();
+                    key.say(r.roots().get(r.roots().size() - 1).root().pitchClass(key)).symbol();
             rows.add(row(model, "Ending " + n, "the riff as it stands, ending on " + last, now, r));
         }
         PickSheet.show(

@@ -3,6 +3,7 @@ package vocalis.desktop.write;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -211,8 +212,8 @@ public final class GroundBar extends HBox {
         tuning.valueProperty()
                 .addListener(o -> edit("tuning", g -> g.withTuning(tuning.getValue())));
         capo.valueProperty().addListener(o -> edit("capo", g -> g.withCapo(capo.getValue())));
-        tonic.valueProperty().addListener(o -> edit("key", this::withKey));
-        mode.valueProperty().addListener(o -> edit("mode", this::withKey));
+        tonic.valueProperty().addListener(o -> editKey("key"));
+        mode.valueProperty().addListener(o -> editKey("mode"));
         tone.valueProperty().addListener(o -> edit("tone", g -> g.withTone(tone.getValue())));
         meter.valueProperty().addListener(o -> apply(Edits.meter(meter.getValue())));
         tempo.valueProperty().addListener(o -> apply(Edits.tempo(tempo.getValue())));
@@ -226,6 +227,35 @@ public final class GroundBar extends HBox {
                                 commitTempo();
                             }
                         });
+    }
+
+    /** Roots are steps of the key: when it changes they move along, and that is said. */
+    private void editKey(String what) {
+        if (refreshing) {
+            return;
+        }
+        String before = roots();
+        edit(what, this::withKey);
+        String after = roots();
+        if (!before.equals(after)) {
+            model.say(
+                    "The roots moved with the key: "
+                            + before
+                            + " became "
+                            + after
+                            + ". Ctrl Z takes it back.");
+        }
+    }
+
+    private String roots() {
+        Riff r = model.now();
+        Key key = r.ground().key();
+        String all =
+                r.roots().stream()
+                        .limit(8)
+                        .map(s -> key.say(s.root().pitchClass(key)).symbol())
+                        .collect(Collectors.joining(" "));
+        return r.roots().size() > 8 ? all + " …" : all;
     }
 
     private Ground withKey(Ground g) {

@@ -258,6 +258,13 @@ public final class WritePane extends BorderPane {
                                 }
                             }
                         });
+    }
+
+    /**
+     * Every key takes away what the one before it said. Before the keys are answered, or a key's
+     * own answer would be taken away too.
+     */
+    public void listen(Scene scene) {
         scene.addEventFilter(
                 javafx.scene.input.KeyEvent.KEY_PRESSED,
                 e -> {
@@ -277,9 +284,6 @@ public final class WritePane extends BorderPane {
     private void focusZone() {
         model.workspace().seal();
         showStatus();
-        if (model.zoneProperty().get() == Zone.LANE) {
-            model.lane().toChord();
-        }
         Node target =
                 switch (model.zoneProperty().get()) {
                     case BAND -> band;

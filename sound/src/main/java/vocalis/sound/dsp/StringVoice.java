@@ -82,6 +82,13 @@ public final class StringVoice {
     private StringPatch pending;
     private double pendingVelocity;
     private double pendingCents;
+
+    /** What is done to the string before the pick has reached it waits until it has. */
+    private double waitingBend;
+
+    private int waitingFrames;
+    private double waitingShake;
+    private double waitingHz;
     private boolean pendingUp;
     private int pendingDelay;
     private double choke = 1;
@@ -159,6 +166,8 @@ public final class StringVoice {
         pending = stopped;
         pendingVelocity = velocity;
         pendingCents = cents;
+        waitingFrames = 0;
+        waitingShake = 0;
         pendingDelay = delayFrames;
         pendingUp = up;
         pickLevel = 0;
@@ -207,6 +216,11 @@ public final class StringVoice {
 
     /** Draws the string to a number of cents above its fret over some frames. */
     public void bend(double cents, int frames) {
+        if (pending != null) {
+            waitingBend = cents;
+            waitingFrames = Math.max(1, frames);
+            return;
+        }
         bendTarget = cents;
         bendStep = (cents - bend) / Math.max(1, frames);
         move();
@@ -219,6 +233,11 @@ public final class StringVoice {
 
     /** Shakes the string up to some cents, so many times a second. */
     public void vibrato(double cents, double hz) {
+        if (pending != null) {
+            waitingShake = cents;
+            waitingHz = hz;
+            return;
+        }
         vibratoHz = hz;
         depthTarget = cents;
         if (depth == 0) {
@@ -310,6 +329,17 @@ public final class StringVoice {
             bendTarget = pendingCents;
             move();
         }
+        if (waitingFrames == 1) {
+            bend = waitingBend;
+        }
+        if (waitingFrames > 0) {
+            bend(waitingBend, waitingFrames);
+        }
+        if (waitingShake != 0) {
+            vibrato(waitingShake, waitingHz);
+        }
+        waitingFrames = 0;
+        waitingShake = 0;
         double force = force(pendingVelocity) * (1 + 0.06 * noise()) * (pendingUp ? 0.92 : 1);
         double place = patch.pickAt * (pendingUp ? 0.88 : 1) * (1 + 0.05 * noise());
         double at = Math.max(0.02, Math.min(0.5, place));

@@ -164,6 +164,44 @@ class TechniqueTest {
         return most;
     }
 
+    /**
+     * What is asked of a string together with its stroke, before the pick has reached it, is heard
+     * once it has: a bend lands, a vibrato shakes, a string drawn at once sounds there.
+     */
+    @Test
+    void whatComesWithTheStrokeIsNotLost() {
+        StringVoice bent = new StringVoice(RATE, 7);
+        bent.pluck(patch(3, 7, Damping.OPEN), 0.9, 0, 600, false);
+        bent.bend(200, RATE / 10);
+        double[] x = new double[RATE];
+        bent.add(x, 0, RATE);
+        double wanted = hz(3, 9);
+        double got = Measure.frequency(x, RATE / 3, 16384, wanted);
+        assertThat(Math.abs(Measure.cents(wanted, got))).isLessThan(3);
+
+        StringVoice shaken = new StringVoice(RATE, 7);
+        shaken.pluck(patch(3, 9, Damping.OPEN), 0.9, 0, 600, false);
+        shaken.vibrato(60);
+        double[] y = new double[2 * RATE];
+        shaken.add(y, 0, 2 * RATE);
+        double high = -1e9;
+        for (int from = RATE / 2; from < 3 * RATE / 2; from += 480) {
+            double cents = Measure.cents(hz(3, 9), Measure.frequency(y, from, 2048, hz(3, 9)));
+            high = Math.max(high, cents);
+        }
+        assertThat(high).isBetween(42.0, 64.0);
+
+        // A partial past the last fret: a string struck there and drawn up at once.
+        StringVoice pinched = new StringVoice(RATE, 7);
+        pinched.pluck(patch(5, 24, Damping.OPEN), 0.9, 0, 200, false);
+        pinched.bend(800, 1);
+        double[] z = new double[RATE / 2];
+        pinched.add(z, 0, RATE / 2);
+        double partial = hz(5, 32);
+        double sounded = Measure.frequency(z, 1200, 4096, partial);
+        assertThat(Math.abs(Measure.cents(partial, sounded))).isLessThan(12);
+    }
+
     /** Vibrato on a guitar draws the string, so it goes above the note only (common practice). */
     @Test
     void vibratoGoesAboveTheNoteAndComesBack() {

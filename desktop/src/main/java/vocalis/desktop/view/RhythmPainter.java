@@ -1,4 +1,4 @@
-package vocalis.desktop.lane;
+package vocalis.desktop.view;
 
 import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
@@ -7,26 +7,42 @@ import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Notation;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
-import vocalis.desktop.view.TimeAxis;
 
-/** Stems, beams, dots, ties and rests under the tab, as {@link Notation} says. */
-final class RhythmPainter {
+/**
+ * Stems, beams, dots, ties and rests under a tab, as {@link Notation} says. A note that a finger
+ * leads on to another has a stem of its own where it arrives.
+ */
+public final class RhythmPainter {
+
+    /** Height that it needs, in px. */
+    public static final double HEIGHT = 24;
 
     private static final double BEAM = 2.4;
     private static final double BETWEEN_BEAMS = 5;
     private static final double FLAG = 7;
 
     private GraphicsContext g;
-    private Lane lane;
-    private LaneGeometry geometry;
+    private PaintedControl control;
+    private TimeAxis axis;
+    private double top;
     private double bottom;
 
-    void paint(GraphicsContext graphics, Lane control, LaneGeometry at, Score score) {
+    /**
+     * Paints the rhythm of what an axis shows.
+     *
+     * @param stemTop y where stems begin
+     */
+    public void paint(
+            GraphicsContext graphics,
+            PaintedControl on,
+            TimeAxis along,
+            double stemTop,
+            Score score) {
         g = graphics;
-        lane = control;
-        geometry = at;
-        bottom = at.stemTop() + LaneGeometry.STEMS - 6;
-        TimeAxis axis = at.axis();
+        control = on;
+        axis = along;
+        top = stemTop;
+        bottom = stemTop + HEIGHT - 6;
         MeterMap meters = score.time().meters();
         List<Onset> onsets = score.onsets();
         Notation.Part before = null;
@@ -39,14 +55,18 @@ final class RhythmPainter {
             if (o.tied()) {
                 tie(o.at());
             }
-            for (Notation.Part p : Notation.parts(o.at(), length, meters)) {
-                if (axis.shows(p.at())) {
-                    part(p, before, meters);
-                    before = p;
+            long from = o.at();
+            for (long to : TabHead.cuts(o, length)) {
+                for (Notation.Part p : Notation.parts(from, to - from, meters)) {
+                    if (axis.shows(p.at())) {
+                        part(p, before, meters);
+                        before = p;
+                    }
+                    if (p.tied()) {
+                        tie(p.at() + p.value().ticks());
+                    }
                 }
-                if (p.tied()) {
-                    tie(p.at() + p.value().ticks());
-                }
+                from = to;
             }
             if (o.at() + length < next && axis.shows(o.at() + length)) {
                 rest(o.at() + length);
@@ -56,10 +76,10 @@ final class RhythmPainter {
 
     private void part(Notation.Part p, Notation.Part before, MeterMap meters) {
         Notation.Value v = p.value();
-        double x = Math.round(geometry.axis().x(p.at())) + 0.5;
-        Paint dim = lane.dim();
+        double x = Math.round(axis.x(p.at())) + 0.5;
+        Paint dim = control.dim();
         if (!v.stemless()) {
-            line(dim, 1, x, geometry.stemTop() + (v.open() ? 8 : 0), x, bottom);
+            line(dim, 1, x, top + (v.open() ? 8 : 0), x, bottom);
         }
         for (int d = 0; d < v.dots(); d++) {
             g.setFill(dim);
@@ -67,13 +87,13 @@ final class RhythmPainter {
         }
         if (v.tuplet() > 1 && (before == null || Notation.joined(before, p, meters) == 0)) {
             g.setFill(dim);
-            g.setFont(lane.smallFont());
+            g.setFont(control.smallFont());
             g.setTextAlign(javafx.scene.text.TextAlignment.CENTER);
-            g.fillText(String.valueOf(v.tuplet()), x + 9, geometry.stemTop() + 3);
+            g.fillText(String.valueOf(v.tuplet()), x + 9, top + 3);
         }
         int joined = before == null ? 0 : Notation.joined(before, p, meters);
         if (joined > 0) {
-            beams(geometry.axis().x(before.at()), x, 0, joined);
+            beams(axis.x(before.at()), x, 0, joined);
             beams(x - FLAG, x, joined, v.beams());
         } else {
             beams(x, x + FLAG, 0, v.beams());
@@ -83,23 +103,23 @@ final class RhythmPainter {
     private void beams(double x1, double x2, int from, int to) {
         for (int b = from; b < to; b++) {
             double y = bottom - 1 - BETWEEN_BEAMS * b;
-            line(lane.dim(), BEAM, x1, y, x2, y);
+            line(control.dim(), BEAM, x1, y, x2, y);
         }
     }
 
     private void tie(long tick) {
-        if (geometry.axis().shows(tick)) {
-            double x = geometry.axis().x(tick);
-            g.setStroke(lane.dim());
+        if (axis.shows(tick)) {
+            double x = axis.x(tick);
+            g.setStroke(control.dim());
             g.setLineWidth(1.2);
             g.strokeArc(x - 14, bottom - 3, 13, 7, 180, 180, javafx.scene.shape.ArcType.OPEN);
         }
     }
 
     private void rest(long tick) {
-        double x = geometry.axis().x(tick);
+        double x = axis.x(tick);
         double y = bottom - 8;
-        g.setStroke(lane.dim());
+        g.setStroke(control.dim());
         g.setLineWidth(1.6);
         g.strokePolyline(
                 new double[] {x - 3, x + 2, x - 2, x + 3},
