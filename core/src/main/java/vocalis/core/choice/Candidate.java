@@ -38,12 +38,17 @@ public final class Candidate {
         this.held = held;
     }
 
+    /** The same held with other fingers. */
+    public Candidate heldWith(Fingering other) {
+        return new Candidate(voicing, other.effort(), charge, () -> other);
+    }
+
     /** The voicing. */
     public Voicing voicing() {
         return voicing;
     }
 
-    /** The easiest fingering. */
+    /** How it is held: the easiest way, or the one that suits the changes of a riff. */
     public Fingering fingering() {
         Fingering told = fingering;
         if (told == null) {

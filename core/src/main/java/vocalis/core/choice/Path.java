@@ -29,8 +29,15 @@ public record Path(List<Integer> taken, double cost, List<Double> changes) {
      * @param shapes at least one
      * @param alone what each costs by itself
      * @param family the chord's family
+     * @param root pitch class of the chord's root; −1 where the tune of the roots is nothing to it
      */
-    public record Stop(List<Shape> shapes, double[] alone, Family family) {
+    public record Stop(List<Shape> shapes, double[] alone, Family family, int root) {
+
+        /** One whose root is nothing to the way. */
+        public Stop(List<Shape> shapes, double[] alone, Family family) {
+            this(shapes, alone, family, -1);
+        }
+
         public Stop {
             shapes = List.copyOf(shapes);
             if (shapes.isEmpty() || shapes.size() != alone.length) {
@@ -64,16 +71,39 @@ public record Path(List<Integer> taken, double cost, List<Double> changes) {
     /** The cheapest way around. */
     public static Path around(Fretboard board, List<Stop> stops, Change change) {
         int n = stops.size();
+        List<int[]> roots = stops.stream().map(s -> roots(board, s)).toList();
         return around(
                 stops.stream().map(Stop::alone).toList(),
                 (from, a, b) -> {
+                    Stop now = stops.get(from);
                     Stop next = stops.get((from + 1) % n);
+                    // Over the seam the tune may begin again wherever it began.
+                    boolean tune = from + 1 < n && now.root() >= 0 && next.root() >= 0;
                     return change.cost(
-                            board,
-                            stops.get(from).shapes().get(a),
-                            next.shapes().get(b),
-                            next.family());
+                                    board, now.shapes().get(a), next.shapes().get(b), next.family())
+                            + (tune
+                                    ? Change.contour(roots.get(from)[a], roots.get(from + 1)[b])
+                                    : 0);
                 });
+    }
+
+    /** MIDI number of the lowest root of each shape; of its lowest note where it has none. */
+    private static int[] roots(Fretboard board, Stop stop) {
+        int[] all = new int[stop.shapes().size()];
+        for (int i = 0; i < all.length; i++) {
+            Shape shape = stop.shapes().get(i);
+            int lowest = Integer.MAX_VALUE;
+            int root = Integer.MAX_VALUE;
+            for (int s = 0; s < shape.strings(); s++) {
+                if (shape.sounds(s)) {
+                    int midi = board.midi(s, shape.fret(s));
+                    lowest = Math.min(lowest, midi);
+                    root = midi % 12 == stop.root() ? Math.min(root, midi) : root;
+                }
+            }
+            all[i] = root == Integer.MAX_VALUE ? lowest : root;
+        }
+        return all;
     }
 
     /**

@@ -133,6 +133,10 @@ final class Purpose {
         if (plain) {
             return -0.3;
         }
+        // Full forms that players know by heart stand behind the three-string one, before stacks.
+        if (opens > 0 && voices > 2 && KnownForms.has(v)) {
+            return 0.1;
+        }
         return ringsPastOpenPosition()
                 + (voices == 2 && neighbours ? 0.4 : 0.9 + 0.3 * Math.abs(voices - 3));
     }
@@ -146,15 +150,14 @@ final class Purpose {
         return opens > 0 && opens < voices ? 0.6 + ringsPastOpenPosition() : 0;
     }
 
-    /**
-     * The close third on two strings, then its sixth and tenth, then doublings and sixths above.
-     */
+    /** The close third on two strings; then tenths; then sixths; then doublings. */
     private double third() {
         if (voices > 2) {
-            return 1.2 + 0.4 * (voices - 3) + rings();
+            return 2.4 + 0.4 * (voices - 3) + rings();
         }
         boolean tenth = span > 12 && bass == 0;
-        double form = has(8) || has(9) ? 1.4 : span <= 4 ? 0 : tenth ? -0.4 : 0.2;
+        // Close thirds lie on neighbouring strings; over a silent one they are a stretch.
+        double form = span <= 4 ? -0.4 + 0.8 * inner : tenth ? 0.8 : 1.2;
         return form + rings();
     }
 
@@ -164,7 +167,12 @@ final class Purpose {
             return span == 0 ? 1.0 : 0;
         }
         boolean plain = all == 1;
-        return plain ? 0.9 : 0.8 + 0.3 * Math.abs(voices - 3);
+        if (plain) {
+            return voices == 3 && opens == 1 && v.fret(first) > 0 && inner == 0 ? 0 : 0.9;
+        }
+        // One string left ringing inside the grip, or beside it; more of them are a wash.
+        boolean inside = opens == 1 && voices == 3 && v.fret(first) > 0 && inner <= 1;
+        return inside ? 0.1 : 1.2 + 0.3 * Math.abs(voices - 3);
     }
 
     /** Closed on three neighbouring strings, above all 5-1-3; the full barre and open forms. */
@@ -308,13 +316,16 @@ final class Purpose {
                         && degrees[indexOf(first)] == 0
                         && degrees[indexOf(last)] == 0;
         double cost = plain ? -1.0 : own == POWER || own == MAJOR || own == MINOR ? 0 : 0.5;
-        cost += 0.7 * inside + (inner > 0 ? 0.7 : 0);
+        cost += 0.7 * inside;
         // In open position it is a chord of its own, not a shape that slides.
         cost += low <= 1 ? 1.2 : 0;
-        cost += voices > 5 ? 0.1 : 0.3 * (5 - voices);
-        cost += above == opens ? 0 : above == 0 ? 0.6 : 0.3;
-        boolean rootUnder = bass == 0 || degrees[indexOf(first)] == 0;
-        return cost + (rootUnder ? 0 : 0.7);
+        // One or two strings ring over the shape; one under it is another bass, three are a wash.
+        cost += 0.9 * Math.max(0, opens - 2) + 2.0 * (opens - above);
+        cost += voices > 3 ? 0 : 0.4;
+        // What lies silent between the shape and the strings that ring must be held silent.
+        cost += 0.5 * inner;
+        boolean rootUnder = bass == 0;
+        return cost + (rootUnder ? 0 : 1.6);
     }
 
     /** Where a string stands among the sounded ones. */

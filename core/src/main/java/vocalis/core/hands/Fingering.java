@@ -1,6 +1,7 @@
 package vocalis.core.hands;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import vocalis.core.instrument.Fretboard;
@@ -117,6 +118,36 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
      */
     public static Optional<Fingering> of(Fretboard board, Shape shape, Hand hand) {
         return of(board, shape, hand, List.of());
+    }
+
+    /**
+     * Every fingering within the hand's reach that takes at most so much more effort than the
+     * easiest, the easiest first; empty when no hand of that size holds the shape.
+     */
+    public static List<Fingering> all(Fretboard board, Shape shape, Hand hand, double more) {
+        Optional<Fingering> best = of(board, shape, hand);
+        if (best.isEmpty() || best.get().presses().isEmpty()) {
+            return best.map(List::of).orElse(List.of());
+        }
+        double silences = silences(shape.innerSilences());
+        double reach = board.spanMm(shape.lowestFretted(), shape.highestFretted());
+        double ease = ease(reach, hand);
+        int opens = shape.opens();
+        List<Fingering> all = new ArrayList<>();
+        all.add(best.get());
+        if (shape.voices() > 4 && fewestFingers(shape.toArray(), 0, shape.strings()) > 4) {
+            return all;
+        }
+        for (Hold h : FingerSearch.holds(shape.toArray(), Double.POSITIVE_INFINITY)) {
+            Fingering f =
+                    new Fingering(h.presses(0), h.parts(ease, silences, h.ringing(opens)), reach);
+            boolean easy = f.effort() <= best.get().effort() + more;
+            if (easy && !f.presses().equals(best.get().presses()) && h.reaches(board, hand)) {
+                all.add(f);
+            }
+        }
+        all.sort(Comparator.comparingDouble(Fingering::effort));
+        return all;
     }
 
     /** The easiest fingering in which the given presses stay as they are. */

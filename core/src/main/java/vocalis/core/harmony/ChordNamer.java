@@ -143,7 +143,9 @@ public final class ChordNamer {
      */
     private static Candidate best(List<Candidate> candidates, int heard, Around around) {
         Candidate best = null;
-        if (around.chosen().isPresent()) {
+        // Of two notes the interval is the name, whichever of them was meant.
+        boolean interval = candidates.stream().map(Candidate::root).distinct().count() <= 2;
+        if (around.chosen().isPresent() && !interval) {
             for (Candidate c : candidates) {
                 boolean asked = c.root == heard || Around.is(around.chosen(), c.root);
                 best = asked && (best == null || c.cost < best.cost) ? c : best;
@@ -223,7 +225,13 @@ public final class ChordNamer {
         int semitones = Integer.numberOfTrailingZeros(above);
         Optional<Dyad> dyad = Dyad.of(semitones, !slash);
         boolean fourth = dyad.isPresent() && dyad.get() == Dyad.FOURTH;
-        if (dyad.isPresent() && !(fourth && notes.voices() > 2)) {
+        // A third with its root on top is heard and called as the sixth from its lower note.
+        boolean third =
+                slash
+                        && notes.voices() == 2
+                        && dyad.isPresent()
+                        && (dyad.get() == Dyad.MINOR_THIRD || dyad.get() == Dyad.MAJOR_THIRD);
+        if (dyad.isPresent() && !third && !(fourth && notes.voices() > 2)) {
             String words = " " + dyad.get().words(notes.span() > 12);
             boolean over = slash && !fourth;
             double cost = dyad.get().cost() + at + (over ? DYAD_SLASH : 0);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Change;
+import vocalis.core.choice.Filter;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.Around;
 import vocalis.core.score.Score;
@@ -74,7 +75,12 @@ public final class Deriver {
      * for a wish.
      */
     public Riff laid(Riff riff, Hand hand, Change change) {
-        return voicer.laid(riff, hand, change);
+        return laid(riff, hand, change, Filter.NONE);
+    }
+
+    /** The same among what a filter lets through, for every chord for which it lets any through. */
+    public Riff laid(Riff riff, Hand hand, Change change, Filter filter) {
+        return voicer.laid(riff, hand, change, filter);
     }
 
     /** What speaks for the names of the chords: their roots around, the loop's seam included. */

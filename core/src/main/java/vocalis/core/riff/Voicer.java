@@ -9,6 +9,8 @@ import vocalis.core.choice.BassUnder;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Change;
+import vocalis.core.choice.Filter;
+import vocalis.core.choice.Fingers;
 import vocalis.core.choice.Path;
 import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Fingering;
@@ -118,7 +120,7 @@ final class Voicer {
         List<Ask> asks = asks(riff, hand);
         List<Voiced> before = ways.get(asks);
         if (before == null) {
-            before = walked(asks, Change.USUAL);
+            before = walked(asks, Change.USUAL, Filter.NONE);
             ways.put(asks, before);
         }
         return before;
@@ -128,8 +130,8 @@ final class Voicer {
      * The riff with the best way for a wish between easy hands and the same tone, its shapes
      * chosen; chords whose shape was chosen before keep it.
      */
-    Riff laid(Riff riff, Hand hand, Change change) {
-        List<Voiced> all = walked(asks(riff, hand), change);
+    Riff laid(Riff riff, Hand hand, Change change, Filter filter) {
+        List<Voiced> all = walked(asks(riff, hand), change, filter);
         Riff out = riff;
         for (int i = 0; i < all.size(); i++) {
             if (riff.treatments().get(i).member().isEmpty() && !all.get(i).silent) {
@@ -159,6 +161,25 @@ final class Voicer {
                 t.bass().map(b -> b.pitchClass(key)));
     }
 
+    private Options passing(Ask ask, Filter filter) {
+        Options all = options(ask);
+        if (filter.equals(Filter.NONE) || ask.member.isPresent()) {
+            return all;
+        }
+        // The filter may want what lies far behind in the order: all of the family is looked at.
+        List<Candidate> kept =
+                catalogue.candidates(ask.board, ask.hand, ask.family, ask.root).stream()
+                        .filter(c -> filter.accepts(c, ask.hand))
+                        .toList();
+        if (kept.isEmpty()) {
+            return all;
+        }
+        Ranking ranking = new Ranking(ask.family, List.of(), ask.key);
+        List<Candidate> best = ranking.ordered(kept).stream().limit(BEST * 2L).toList();
+        double[] alone = best.stream().mapToDouble(c -> ITSELF * ranking.cost(c)).toArray();
+        return new Options(best, alone, all.byHand, all.silent, all.troubles);
+    }
+
     private Options options(Ask ask) {
         Options o = known.get(ask);
         if (o == null) {
@@ -168,20 +189,35 @@ final class Voicer {
         return o;
     }
 
-    private List<Voiced> walked(List<Ask> asks, Change change) {
+    /**
+     * The way through a riff.
+     *
+     * @param filter what is let through of the shapes that no player chose, where it lets any
+     *     through
+     */
+    private List<Voiced> walked(List<Ask> asks, Change change, Filter filter) {
         List<Options> options = new ArrayList<>();
         List<Path.Stop> stops = new ArrayList<>();
         for (Ask a : asks) {
-            Options o = options(a);
+            Options o = passing(a, filter);
             options.add(o);
             List<Shape> shapes = o.shapes.stream().map(c -> c.voicing().shape()).toList();
-            stops.add(new Path.Stop(shapes, o.alone, a.family));
+            stops.add(new Path.Stop(shapes, o.alone, a.family, a.root));
         }
         Path path = Path.around(asks.get(0).board(), stops, change);
+        List<Candidate> own = new ArrayList<>();
+        List<Choice> choices = new ArrayList<>();
+        List<Candidate> over = new ArrayList<>();
+        for (int i = 0; i < asks.size(); i++) {
+            choices.add(new Choice(asks.get(i)));
+            own.add(options.get(i).shapes.get(path.taken().get(i)));
+            over.add(choices.get(i).over(options.get(i), own.get(i)));
+        }
+        List<Candidate> held = Fingers.along(asks.get(0).board(), asks.get(0).hand, over);
         List<Voiced> all = new ArrayList<>();
         for (int i = 0; i < asks.size(); i++) {
-            Options o = options.get(i);
-            all.add(new Choice(asks.get(i)).made(o, o.shapes.get(path.taken().get(i))));
+            Shape shape = own.get(i).voicing().shape();
+            all.add(choices.get(i).made(options.get(i), shape, held.get(i)));
         }
         return all;
     }
@@ -276,18 +312,16 @@ final class Voicer {
             return new Options(shapes, alone, byHand.isPresent(), silent, List.copyOf(troubles));
         }
 
-        /** The chord with a shape chosen. */
-        Voiced made(Options options, Candidate alone) {
+        /** A shape with the chord's bass put under it. */
+        Candidate over(Options options, Candidate alone) {
             troubles.addAll(options.troubles);
             silent = options.silent;
-            Candidate c = over(alone);
-            return new Voiced(
-                    c,
-                    alone.voicing().shape(),
-                    options.byHand,
-                    free(c),
-                    silent,
-                    List.copyOf(troubles));
+            return over(alone);
+        }
+
+        /** The chord with a shape chosen, and how it is held. */
+        Voiced made(Options options, Shape own, Candidate held) {
+            return new Voiced(held, own, options.byHand, free(held), silent, List.copyOf(troubles));
         }
 
         /** Strings that the shape leaves unsounded and that no hand can silence. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Change;
+import vocalis.core.choice.Filter;
 import vocalis.core.hands.Hand;
 import vocalis.core.hands.Move;
 import vocalis.core.instrument.Fretboard;
@@ -27,7 +28,20 @@ public record Way(
         int otherStrings,
         double effort) {
 
-    private static final double[] WISHES = {0, 0.5, 1};
+    /** The ways that are offered. */
+    public enum Kind {
+        EASY_HANDS(new Change(0)),
+        BETWEEN(new Change(0.5)),
+        SAME_TONE(new Change(1)),
+        ONE_GRIP(new Change(0.2, Change.Wish.ONE_GRIP)),
+        ONE_POSITION(new Change(0.2, Change.Wish.ONE_POSITION));
+
+        private final Change change;
+
+        Kind(Change change) {
+            this.change = change;
+        }
+    }
 
     /** The way that a riff goes. */
     public static Way of(Derived derived) {
@@ -57,14 +71,15 @@ public record Way(
     }
 
     /**
-     * Three ways for a riff: for easy hands, between, and for the same tone of the strings. Chords
-     * whose shape was chosen keep it.
+     * Ways for a riff, in the order of {@link Kind}: for easy hands, between, for the same tone of
+     * the strings, with one grip for all roots, in one position. Chords whose shape was chosen keep
+     * it; the others keep to what a filter lets through.
      */
-    public static List<Way> offered(Riff riff, Hand hand, Catalogue catalogue) {
+    public static List<Way> offered(Riff riff, Hand hand, Catalogue catalogue, Filter filter) {
         Deriver deriver = new Deriver(catalogue);
         List<Way> all = new ArrayList<>();
-        for (double wish : WISHES) {
-            Riff laid = deriver.laid(riff, hand, new Change(wish));
+        for (Kind kind : Kind.values()) {
+            Riff laid = deriver.laid(riff, hand, kind.change, filter);
             all.add(of(deriver.derive(laid, hand)));
         }
         return all;

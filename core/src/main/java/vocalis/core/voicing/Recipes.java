@@ -109,14 +109,10 @@ final class Recipes {
                         Set.of(MAJOR, MINOR, DIMINISHED, AUGMENTED, FLAT_FIVE), Recipe.ALL, 3, 6));
     }
 
-    /**
-     * Three and four strings in any inversion, five and six over root, third or fifth; a bass on
-     * the root two strings below the rest.
-     */
+    /** Three strings to six in any inversion; a bass on the root two strings below the rest. */
     private static List<Recipe> chords(Set<Integer> chords) {
         return List.of(
-                Recipe.chords(chords, CHORD_TONES, 3, 4),
-                Recipe.chords(chords, ROOT | FIFTH | mask(3, 4), 5, 6),
+                Recipe.chords(chords, CHORD_TONES, 3, 6),
                 new Recipe(
                         chords,
                         ROOT,
@@ -145,8 +141,15 @@ final class Recipes {
         chords.add(mask(0, 2, 5));
         chords.add(mask(0, 5, 9));
         List<Recipe> all = new ArrayList<>(chords(chords));
-        // A 6/9 lies under one finger over its sixth.
-        all.add(Recipe.chords(Set.of(mask(0, 2, 4, 7, 9)), mask(9), 5, 6));
+        // A 6/9 lies under one finger over its ninth; sus2 and add9 over it, as in a walking bass.
+        Set<Integer> overNinth =
+                Set.of(
+                        mask(0, 2, 4, 7, 9),
+                        mask(0, 2, 3, 7, 9),
+                        mask(0, 2, 7),
+                        mask(0, 2, 4, 7),
+                        mask(0, 2, 3, 7));
+        all.add(Recipe.chords(overNinth, mask(2), 3, 6));
         all.add(
                 new Recipe(
                         Set.of(mask(0, 2), mask(0, 5)),
@@ -226,6 +229,16 @@ final class Recipes {
         Set<Integer> darkDyads =
                 Set.of(mask(0, 6), mask(0, 1), mask(0, 8), mask(0, 10), mask(0, 11));
         List<Recipe> all = new ArrayList<>(chords(sevenths));
+        all.add(Recipe.chords(sevenths, mask(2), 5, 5));
+        // Plain triads over a bass that is none of their notes.
+        Set<Integer> overAnother =
+                Set.of(
+                        mask(0, 1, 4, 7),
+                        mask(0, 1, 3, 7),
+                        mask(0, 4, 7, 8),
+                        mask(0, 3, 7, 8),
+                        mask(0, 3, 4, 7));
+        all.add(Recipe.chords(overAnother, mask(1, 3, 4, 8), 4, 6));
         all.add(Recipe.chords(darkChords, ROOT | FIFTH, 3, 4));
         all.add(
                 new Recipe(
@@ -242,7 +255,19 @@ final class Recipes {
     static List<Recipe> drone() {
         return List.of(
                 new Recipe(
-                        Set.of(POWER, mask(0, 4), mask(0, 3), ROOT, MAJOR, MINOR),
+                        Set.of(
+                                POWER,
+                                mask(0, 4),
+                                mask(0, 3),
+                                ROOT,
+                                MAJOR,
+                                MINOR,
+                                // Shells of sevenths, suspensions.
+                                mask(0, 3, 10),
+                                mask(0, 4, 10),
+                                mask(0, 4, 11),
+                                mask(0, 2, 7),
+                                mask(0, 5, 7)),
                         Recipe.ALL,
                         new Range(3, 6),
                         new Range(0, 1),

@@ -171,7 +171,18 @@ class VoicingSearchTest {
             case SUSPENDED -> suspended(g);
             case EXTENDED -> extended(g);
             case DRONE ->
-                    List.of(set(0), set(0, 7), set(0, 4), set(0, 3), set(0, 4, 7), set(0, 3, 7))
+                    List.of(
+                                            set(0),
+                                            set(0, 7),
+                                            set(0, 4),
+                                            set(0, 3),
+                                            set(0, 4, 7),
+                                            set(0, 3, 7),
+                                            set(0, 3, 10),
+                                            set(0, 4, 10),
+                                            set(0, 4, 11),
+                                            set(0, 2, 7),
+                                            set(0, 5, 7))
                                     .contains(g.own)
                             && g.opens >= 1
                             && g.n() - g.opens >= 2
@@ -205,8 +216,7 @@ class VoicingSearchTest {
 
     /** Full chords: how they may lie, whichever they are. */
     private static boolean lies(Grip g) {
-        boolean thin = g.n() == 3 || g.n() == 4;
-        boolean inverted = thin && !g.over(1, 2) || g.n() >= 5 && g.over(0, 3, 4, 7);
+        boolean inverted = g.n() >= 3 && !g.over(1, 2);
         return inverted && g.gaps <= 1 && g.ascending(true) && g.underTheHand()
                 || g.n() == 4 && g.gaps == 2 && g.over(0) && g.ascending(false);
     }
@@ -245,10 +255,15 @@ class VoicingSearchTest {
                         set(0, 3, 5),
                         set(0, 2, 5),
                         set(0, 5, 9));
-        boolean sixNine =
-                g.n() >= 5
-                        && g.sounds(set(0, 2, 4, 7, 9))
-                        && g.over(9)
+        boolean overNinth =
+                g.n() >= 3
+                        && g.sounds(
+                                set(0, 2, 4, 7, 9),
+                                set(0, 2, 3, 7, 9),
+                                set(0, 2, 7),
+                                set(0, 2, 4, 7),
+                                set(0, 2, 3, 7))
+                        && g.over(2)
                         && g.gaps <= 1
                         && g.ascending(true)
                         && g.underTheHand();
@@ -260,7 +275,7 @@ class VoicingSearchTest {
                         && g.gaps <= 1
                         && g.ascending(true)
                         && g.underTheHand();
-        return (fifths || triads || thin) && lies(g) || sixNine || dyad;
+        return (fifths || triads || thin) && lies(g) || overNinth || dyad;
     }
 
     private static final Set<Integer> SEVENTHS = new HashSet<>();
@@ -310,7 +325,26 @@ class VoicingSearchTest {
                         && g.over(0)
                         && g.gaps <= 2
                         && g.ascending(false);
-        return SEVENTHS.contains(g.all) && lies(g) || dark || darkDyad;
+        boolean overNinth =
+                SEVENTHS.contains(g.all)
+                        && g.n() == 5
+                        && g.over(2)
+                        && g.gaps <= 1
+                        && g.ascending(true)
+                        && g.underTheHand();
+        boolean slash =
+                g.n() >= 4
+                        && g.sounds(
+                                set(0, 1, 4, 7),
+                                set(0, 1, 3, 7),
+                                set(0, 4, 7, 8),
+                                set(0, 3, 7, 8),
+                                set(0, 3, 4, 7))
+                        && g.over(1, 3, 4, 8)
+                        && g.gaps <= 1
+                        && g.ascending(true)
+                        && g.underTheHand();
+        return SEVENTHS.contains(g.all) && lies(g) || overNinth || slash || dark || darkDyad;
     }
 
     private static boolean substitute(Grip g) {

@@ -113,11 +113,67 @@ class FingeringTest {
         assertThat(thumbs).isPositive();
     }
 
+    private static Fingering held(String shape) {
+        return Fingering.of(STANDARD, Shape.parse(shape), Hand.MEDIUM).orElseThrow();
+    }
+
     /** Common practice: A's octave is D's fifth, and the finger on string 4 fret 7 stays. */
     @Test
-    void anAnchorStays() {
-        Move move = Move.between(STANDARD, Shape.parse("5-7-7-x-x-x"), Shape.parse("x-5-7-x-x-x"));
-        assertThat(move.anchors()).containsExactly(2);
+    void anAnchorIsAFingerThatStays() {
+        Shape a = Shape.parse("5-7-7-x-x-x");
+        Shape d = Shape.parse("x-5-7-x-x-x");
+        Fingering little =
+                Fingering.all(STANDARD, d, Hand.MEDIUM, 1).stream()
+                        .filter(f -> f.fingerOn(2) == 4 && f.fingerOn(1) == 1)
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(held("5-7-7-x-x-x").fingerOn(2)).isEqualTo(4);
+        Move move = Move.between(STANDARD, a, held("5-7-7-x-x-x"), d, little);
+        assertThat(move.anchors()).containsExactly(new Move.Step(4, 2, 7, 7));
+        assertThat(move.guides()).isEmpty();
+        assertThat(move.swaps()).isEmpty();
+        assertThat(move.lifts()).containsExactly(1, 3);
         assertThat(move.travelMm()).isZero();
+        // The same frets with the ring finger: the string sounds on, but no finger stays.
+        Fingering ring =
+                Fingering.all(STANDARD, d, Hand.MEDIUM, 1).stream()
+                        .filter(f -> f.fingerOn(2) == 3)
+                        .findFirst()
+                        .orElseThrow();
+        Move other = Move.between(STANDARD, a, held("5-7-7-x-x-x"), d, ring);
+        assertThat(other.anchors()).isEmpty();
+        assertThat(other.swaps()).containsExactly(2);
+        assertThat(move.cost()).isLessThan(other.cost());
+    }
+
+    /** A shape that moves whole: every finger slides on its string. */
+    @Test
+    void guidesAreFingersThatSlide() {
+        Move move =
+                Move.between(
+                        STANDARD,
+                        Shape.parse("3-5-5-x-x-x"),
+                        held("3-5-5-x-x-x"),
+                        Shape.parse("6-8-8-x-x-x"),
+                        held("6-8-8-x-x-x"));
+        assertThat(move.guides()).extracting(Move.Step::finger).containsExactly(1, 3, 4);
+        assertThat(move.guides().get(2)).isEqualTo(new Move.Step(4, 2, 5, 8));
+    }
+
+    /** Every fingering offered holds every fretted note within the hand. */
+    @Test
+    void allFingeringsHoldTheShape() {
+        for (String text : List.of("3-5-5-x-x-x", "x-3-2-0-1-0", "x-5-7-7-6-5", "2-x-2-2-0-0")) {
+            Shape shape = Shape.parse(text);
+            List<Fingering> all = Fingering.all(STANDARD, shape, Hand.MEDIUM, 1.5);
+            assertThat(all.get(0)).isEqualTo(held(text));
+            assertThat(all).doesNotHaveDuplicates();
+            for (Fingering f : all) {
+                for (int s = 0; s < 6; s++) {
+                    assertThat(f.fingerOn(s) > 0).isEqualTo(shape.fret(s) > 0);
+                }
+                assertThat(f.effort()).isLessThanOrEqualTo(all.get(0).effort() + 1.5);
+            }
+        }
     }
 }

@@ -17,7 +17,10 @@ import vocalis.core.choice.OwnShape;
 import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
+import vocalis.core.riff.Chords;
+import vocalis.core.riff.Deriver;
 import vocalis.core.riff.Ground;
+import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
@@ -104,8 +107,45 @@ public final class CardOffer {
                 });
     }
 
+    /** The shape that a chord takes in a family when nobody chooses one: the way's. */
+    private Optional<Shape> taken(Riff riff, int chord, Family wanted, Hand hand) {
+        if (chord >= riff.roots().size()) {
+            return Optional.empty();
+        }
+        boolean chosen = riff.treatments().get(chord).members().containsKey(wanted);
+        Riff asked = Chords.family(riff, chord, wanted);
+        return chosen
+                ? Optional.empty()
+                : Optional.of(
+                        new Deriver(model.catalogue())
+                                .derive(asked, hand)
+                                .chords()
+                                .get(chord)
+                                .candidate()
+                                .voicing()
+                                .shape());
+    }
+
+    /** The card that has a shape first, that place of it before its others. */
+    private static List<Card> leading(List<Card> cards, Optional<Shape> shape) {
+        for (int c = 0; c < cards.size() && shape.isPresent(); c++) {
+            List<Candidate> places = new ArrayList<>(cards.get(c).places());
+            for (int p = 0; p < places.size(); p++) {
+                if (places.get(p).voicing().shape().equals(shape.get())) {
+                    places.add(0, places.remove(p));
+                    List<Card> out = new ArrayList<>(cards);
+                    out.remove(c);
+                    out.add(0, new Card(cards.get(c).shapeClass(), places));
+                    return out;
+                }
+            }
+        }
+        return cards;
+    }
+
     /** Offers the voicings of the chosen family on the chord's root, as the filter lets through. */
     public void request() {
+        // The card that leads is the one that the family's digit takes.
         found = null;
         Ground ground = model.riff().ground();
         Family wanted = model.familyProperty().get();
@@ -113,6 +153,8 @@ public final class CardOffer {
         List<Shape> near = neighbours();
         Filter passing = filter.get();
         Hand hand = model.hand();
+        Riff riff = model.riff();
+        int chord = model.chordProperty().get();
         looking.set(true);
         channel.request(
                 () -> {
@@ -120,7 +162,10 @@ public final class CardOffer {
                     Ranking ranking = new Ranking(wanted, near, ground.key());
                     if (passing.equals(Filter.NONE)) {
                         all = catalogue.candidates(ground.board(), hand, wanted, root).size();
-                        return ranking.cards(catalogue.leading(ground.board(), hand, wanted, root));
+                        List<Card> cards =
+                                ranking.cards(
+                                        catalogue.leading(ground.board(), hand, wanted, root));
+                        return leading(cards, taken(riff, chord, wanted, hand));
                     }
                     List<Candidate> kept =
                             catalogue.candidates(ground.board(), hand, wanted, root).stream()

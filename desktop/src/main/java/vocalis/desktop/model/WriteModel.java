@@ -17,6 +17,7 @@ import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.choice.Filter;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.hands.IdleFingers;
@@ -250,13 +251,17 @@ public final class WriteModel implements Session, AutoCloseable {
     /** Finds ways of the hand through a riff on a worker, and gives them here. */
     public void ways(Riff riff, java.util.function.Consumer<List<vocalis.core.riff.Way>> then) {
         List<vocalis.core.riff.Way> found = new java.util.ArrayList<>();
+        Filter passing = offer.filterProperty().get();
         background()
                 .run(
                         "looking for ways of the hand",
                         () ->
                                 found.addAll(
                                         vocalis.core.riff.Way.offered(
-                                                riff, workspace.hand(), workspace.catalogue())),
+                                                riff,
+                                                workspace.hand(),
+                                                workspace.catalogue(),
+                                                passing)),
                         () -> then.accept(found));
     }
 
@@ -386,7 +391,14 @@ public final class WriteModel implements Session, AutoCloseable {
 
     /** Fingering of what is shown, empty where no hand of the set size holds it. */
     public Optional<Fingering> shownFingering() {
-        return Fingering.of(shown.get().board(), shown.get().shape(), workspace.hand());
+        Candidate inRiff = currentChord().candidate();
+        boolean same =
+                shown.get().shape().equals(inRiff.voicing().shape())
+                        && shown.get().board().equals(inRiff.voicing().board())
+                        && Double.isFinite(inRiff.fingering().effort());
+        return same
+                ? Optional.of(inRiff.fingering())
+                : Fingering.of(shown.get().board(), shown.get().shape(), workspace.hand());
     }
 
     /** The family that the chord under the caret is voiced in now. */

@@ -121,10 +121,11 @@ public final class HandFigures {
         int n = model.derived().chords().size();
         if (n > 1) {
             int before = (model.chordProperty().get() + n - 1) % n;
-            var from = model.derived().chords().get(before).candidate().voicing();
+            var held = model.derived().chords().get(before).candidate();
+            var from = held.voicing();
             var to = model.shownProperty().get();
             if (from.board().equals(to.board())) {
-                Move move = Move.between(to.board(), from.shape(), to.shape());
+                Move move = Move.between(to.board(), from.shape(), held.fingering(), to.shape(), f);
                 figures.row(
                         "from before",
                         moveInWords(move),
@@ -133,18 +134,30 @@ public final class HandFigures {
         }
     }
 
+    private static final String[] FINGER = {"", "index", "middle", "ring", "little", "thumb"};
+
+    /** Who stays, who slides on its string, who changes places, and how far the hand goes. */
     private String moveInWords(Move move) {
         int strings = model.riff().ground().board().strings();
-        java.util.function.Function<List<Integer>, String> named =
-                l ->
-                        (l.size() == 1 ? "string " : "strings ")
-                                + l.stream()
-                                        .map(s -> String.valueOf(strings - s))
-                                        .collect(Collectors.joining(", "));
-        String stays = move.anchors().isEmpty() ? "" : named.apply(move.anchors()) + " stays, ";
-        String slides =
-                move.guides().isEmpty() ? "" : "slide on " + named.apply(move.guides()) + ", ";
-        return stays + slides + "hand moves " + Math.round(move.travelMm()) + " mm";
+        List<String> parts = new ArrayList<>();
+        for (Move.Step s : move.anchors()) {
+            parts.add(FINGER[s.finger()] + " stays on string " + (strings - s.string()));
+        }
+        for (Move.Step s : move.guides()) {
+            parts.add(
+                    FINGER[s.finger()]
+                            + " slides on string "
+                            + (strings - s.string())
+                            + " from "
+                            + s.from()
+                            + " to "
+                            + s.to());
+        }
+        for (int s : move.swaps()) {
+            parts.add("another finger takes string " + (strings - s));
+        }
+        parts.add("hand moves " + Math.round(move.travelMm()) + " mm");
+        return String.join(", ", parts);
     }
 
     private String easier(Fingering f) {

@@ -8,6 +8,7 @@ import javafx.scene.layout.VBox;
 import vocalis.core.arrange.Version;
 import vocalis.core.check.Caution;
 import vocalis.core.check.Check;
+import vocalis.core.choice.Filter;
 import vocalis.core.riff.Chords;
 import vocalis.core.riff.Derived;
 import vocalis.core.riff.Progression;
@@ -184,7 +185,13 @@ public final class WritingSheets {
         model.ways(
                 now.riff(),
                 offered -> {
-                    String[] names = {"Easy hands", "Between", "Same string tone"};
+                    String[] names = {
+                        "Easy hands",
+                        "Between",
+                        "Same string tone",
+                        "One grip for all roots",
+                        "One position"
+                    };
                     List<PickSheet.Row> rows = new ArrayList<>();
                     for (int i = 0; i < offered.size(); i++) {
                         Way w = offered.get(i);
@@ -194,7 +201,10 @@ public final class WritingSheets {
                     String head =
                             "As it is: "
                                     + walk(as)
-                                    + ". Shapes that you chose keep their places. "
+                                    + ". Shapes that you chose keep their places"
+                                    + (model.offer().filterProperty().get().equals(Filter.NONE)
+                                            ? ". "
+                                            : "; the others pass the filter. ")
                                     + HOW;
                     PickSheet.show(
                             host, "The hand's way", head, "", rows, model.hearing()::endPreview);
