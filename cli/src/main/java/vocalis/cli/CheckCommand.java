@@ -113,7 +113,8 @@ final class CheckCommand implements Callable<Integer> {
         if (!section.isEmpty() && !json.on()) {
             out.println(section + ": " + CheckWords.landing(riff));
         }
-        return all.size();
+        // That a loop ends on its first root is told, but nobody stumbles over it.
+        return (int) all.stream().filter(c -> !(c instanceof Caution.StillSeam)).count();
     }
 
     private void say(String kind, Song song, SongFinding f) throws JsonProcessingException {

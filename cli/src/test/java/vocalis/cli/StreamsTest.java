@@ -13,6 +13,13 @@ import java.nio.file.Path;
 import javax.sound.sampled.AudioSystem;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import vocalis.core.arrange.Piece;
+import vocalis.core.instrument.Shape;
+import vocalis.core.riff.Chords;
+import vocalis.core.riff.Member;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Root;
+import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.formats.json.Extras;
 import vocalis.formats.json.PieceCodec;
@@ -91,6 +98,30 @@ class StreamsTest {
         assertThat(run(shapes, "series", "-").text())
                 .contains("x-4-6-6-0-0 along", "3-5-5-x-x-x along");
         assertThat(run(shapes, "gain", "-").text()).contains("x-4-6-6-0-0", "3-5-5-x-x-x");
+    }
+
+    /** It is told, and nobody stumbles over it: exit 0. A shape that no hand holds: exit 1. */
+    @Test
+    void aLoopThatEndsOnItsFirstRootIsNoFault() throws Exception {
+        Piece blank = Demo.blank("loop");
+        Riff riff = blank.riff();
+        Key key = riff.ground().key();
+        int[] roots = {9, 5, 9};
+        for (int i = 0; i < roots.length; i++) {
+            riff = Chords.root(riff, i + 1, Root.of(key, roots[i]));
+        }
+        riff = Chords.root(riff, 0, Root.of(key, 9));
+        Answer a = run(PieceCodec.write(blank.with(riff), Extras.NONE), "check", "-");
+        assertThat(a.code()).as(a.text()).isZero();
+        assertThat(a.text()).contains("nothing to stumble over");
+        Riff wide =
+                Chords.member(
+                        riff, 0, Family.POWER, new Member.ByHand(Shape.parse("1-9-x-x-x-x"), 5));
+        byte[] impossible = PieceCodec.write(blank.with(wide), Extras.NONE);
+        assertThat(run(impossible, "check", "-").code()).isEqualTo(1);
+        String csv = run(impossible, "export", "-", "-o", "-", "--to", "csv").text();
+        assertThat(csv).doesNotContain("E18", "9223");
+        assertThat(csv.lines().count()).isEqualTo(5);
     }
 
     /** A terminal of the POSIX locale has no flats and sharps. */

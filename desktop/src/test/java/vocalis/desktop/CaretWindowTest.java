@@ -17,6 +17,7 @@ import vocalis.core.check.Caution;
 import vocalis.core.check.Check;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.Context;
+import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Chords;
 import vocalis.core.riff.Finding;
 import vocalis.core.riff.Riff;
@@ -147,6 +148,35 @@ class CaretWindowTest extends WindowDriver {
         assertThat(said()).isEmpty();
         press(robot, KeyCode.S);
         assertThat(said()).isEqualTo("First write the note that it begins on.");
+    }
+
+    @Test
+    void homeAndEndWalkTheBarsWhileWriting(FxRobot robot) {
+        writing(robot);
+        press(robot, KeyCode.END);
+        assertThat(caret()).isEqualTo(riff().meters().start(1));
+        press(robot, KeyCode.RIGHT);
+        press(robot, KeyCode.HOME);
+        assertThat(caret()).isLessThanOrEqualTo(riff().meters().start(1));
+    }
+
+    /** Alt 2 and Alt 3 leave out the second and the third from the top, not the fourth. */
+    @Test
+    void voicesKeepTheirNumbersWhileTheyAreLeftOut(FxRobot robot) {
+        fx(
+                () -> {
+                    model().take(Shape.parse("3-5-5-4-3-3"));
+                    model().thin(2);
+                    model().thin(3);
+                    return null;
+                });
+        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("3-5-5-x-x-3");
+        fx(
+                () -> {
+                    model().thin(2);
+                    return null;
+                });
+        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("3-5-5-x-3-3");
     }
 
     // Joined notes.

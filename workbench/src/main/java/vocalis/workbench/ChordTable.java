@@ -37,7 +37,7 @@ final class ChordTable {
                                     " ", v.midi().stream().map(m -> key.note(m).ascii()).toList()),
                             key.say(r.root()).ascii(),
                             Context.tension(v, key),
-                            Math.round(10 * c.candidate().fingering().effort()) / 10.0,
+                            effort(c.candidate().fingering().effort()),
                             Math.round(c.candidate().fingering().reachMm())));
         }
         return CsvTable.write(
@@ -54,5 +54,10 @@ final class ChordTable {
                         "effort",
                         "reach mm"),
                 rows);
+    }
+
+    /** To a tenth; empty where no hand holds the shape. */
+    private static Object effort(double effort) {
+        return Double.isFinite(effort) ? Math.round(10 * effort) / 10.0 : "";
     }
 }

@@ -177,7 +177,10 @@ class DrillTest {
         assertThat(Files.readString(log.file())).contains(all.get(1).title());
     }
 
-    /** An entry read back is the entry, to a tenth of a second; any damage is one clear error. */
+    /**
+     * An entry read back is the entry, to a tenth of a second. A line cut short is one clear error;
+     * a byte changed is refused, or read as what the line says then.
+     */
     @Test
     void entriesReadBack() throws FormatException {
         java.util.Random random = new java.util.Random(4);
@@ -189,6 +192,14 @@ class DrillTest {
             assertThat(back.seconds()).isCloseTo(e.seconds(), within(0.05));
             assertThat(back.at()).isEqualTo(e.at());
             assertThat(back.what()).isEqualTo(e.what());
+            String whole = text.strip();
+            for (int cut = 0; cut < whole.length(); cut++) {
+                String part = whole.substring(0, cut);
+                assertThatThrownBy(() -> PracticeCodec.read(part))
+                        .isInstanceOf(FormatException.class)
+                        .message()
+                        .hasSizeGreaterThan(15);
+            }
             for (int i = 0; i < 200; i++) {
                 byte[] hurt = line.clone();
                 hurt[random.nextInt(hurt.length)] = (byte) random.nextInt(256);

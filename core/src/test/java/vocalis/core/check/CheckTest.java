@@ -15,6 +15,7 @@ import vocalis.core.riff.Figures;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Riffs;
+import vocalis.core.riff.Times;
 import vocalis.core.riff.Touch;
 import vocalis.core.riff.Touches;
 import vocalis.core.voicing.Family;
@@ -53,6 +54,17 @@ class CheckTest {
         assertThat(hard.get(0).mm()).isBetween(360.0, 400.0);
         assertThat(hard.get(1).seam()).isTrue();
         assertThat(found(holding(riff, 1, "x-5-7-7-x-x", 2), Caution.HardChange.class)).isEmpty();
+    }
+
+    /** From 60 mm on, not from 200: the first fret to the fifth is 126 mm, to the second 34. */
+    @Test
+    void aWayOfAHandsBreadthInNoTimeIsHard() {
+        Riff fast = Times.tempo(Riffs.repeating(6, 4), 400);
+        Riff near = holding(holding(fast, 0, "1-3-3-x-x-x", 5), 1, "x-x-0-2-3-x", 2);
+        Riff far = holding(holding(fast, 0, "1-3-3-x-x-x", 5), 1, "x-5-7-7-x-x", 2);
+        assertThat(found(near, Caution.HardChange.class)).isEmpty();
+        assertThat(found(far, Caution.HardChange.class)).isNotEmpty();
+        assertThat(found(far, Caution.HardChange.class).get(0).mm()).isBetween(60.0, 200.0);
     }
 
     @Test

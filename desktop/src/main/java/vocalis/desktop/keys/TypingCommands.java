@@ -70,6 +70,8 @@ final class TypingCommands {
         commands.once(z, "typing-mute", "the last under the palm", "M", t::mute);
         commands.once(z, "typing-dead", "the last as a dead note", "X", t::dead);
         commands.once(z, "typing-accent", "the last accented", "A", t::accent);
+        commands.walk(z, "typing-bar-before", "to the bar before", "HOME", () -> t.moveBar(-1));
+        commands.walk(z, "typing-bar-next", "to the next bar", "END", () -> t.moveBar(1));
         commands.walk(z, "typing-on", "a step on, nothing written", "RIGHT", () -> t.move(1));
         commands.walk(z, "typing-back", "a step back", "LEFT", () -> t.move(-1));
         commands.walk(z, "typing-take-back", "take back the last", "BACK_SPACE", t::takeBack);

@@ -233,14 +233,17 @@ public final class ArrangeModel implements AutoCloseable {
 
     /** A section after this one, like it, once. */
     public void add() {
-        int at = section.get() + 1;
+        String name = next(model.workspace().content().sections());
+        int from = section.get();
+        // An intro comes before everything, whatever it is made from.
+        int at = name.equals(NAMES.get(0)) ? 0 : from + 1;
         boolean done =
                 apply(
                         "another section",
                         p -> {
                             List<Section> all = new ArrayList<>(p.sections());
-                            Section like = all.get(Math.min(at - 1, all.size() - 1));
-                            all.add(at, like.as(p.freeSection()).named(next(all)));
+                            Section like = all.get(Math.min(from, all.size() - 1));
+                            all.add(at, like.as(p.freeSection()).named(name));
                             return p.arranged(all);
                         });
         if (done) {

@@ -451,6 +451,14 @@ public final class TypingModel {
                 .map(n -> new LinePitch.Place(n.string(), n.fret()));
     }
 
+    /** Moves the caret by bars without writing. */
+    public void moveBar(int bars) {
+        join = Join.NONE;
+        typed.clear();
+        lane.moveBar(bars);
+        show();
+    }
+
     private void manner(Manner manner) {
         changeLast(
                 manner.words(),

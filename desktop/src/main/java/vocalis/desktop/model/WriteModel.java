@@ -3,6 +3,7 @@ package vocalis.desktop.model;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeSet;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
@@ -90,6 +91,9 @@ public final class WriteModel implements Session, AutoCloseable {
     private boolean keepCards;
     private boolean begun;
     private boolean applying;
+    private Voicing thinnedFrom;
+    private Shape thinnedTo;
+    private TreeSet<Integer> leftOut = new TreeSet<>();
     private final CaretMemory carets;
     private Zone screen = Zone.BAND;
 
@@ -520,9 +524,22 @@ public final class WriteModel implements Session, AutoCloseable {
      * Leaves out a voice of what is shown, counted from the top as players do; 1 is the highest.
      */
     public void thin(int voiceFromTop) {
-        Voicing v = shown.get();
-        if (v.voices() > 1 && voiceFromTop <= v.voices()) {
-            take(v.thinned(voiceFromTop).shape());
+        // Voices keep their numbers while one after another is left out, or put back.
+        boolean goesOn = thinnedTo != null && shown.get().shape().equals(thinnedTo);
+        Voicing v = goesOn ? thinnedFrom : shown.get();
+        TreeSet<Integer> out = goesOn ? new TreeSet<>(leftOut) : new TreeSet<>();
+        if (!out.remove(voiceFromTop)) {
+            out.add(voiceFromTop);
+        }
+        if (voiceFromTop <= v.voices() && out.size() < v.voices()) {
+            Voicing thin = v;
+            for (int rank : out.descendingSet()) {
+                thin = thin.thinned(rank);
+            }
+            thinnedFrom = v;
+            leftOut = out;
+            thinnedTo = thin.shape();
+            take(thin.shape());
         } else {
             say("This voicing has no voice " + voiceFromTop + " from the top to leave out.");
         }

@@ -23,6 +23,7 @@ import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
 import vocalis.formats.FormatException;
 import vocalis.formats.sheet.Imported;
+import vocalis.formats.sheet.Loss;
 import vocalis.formats.sheet.Sheet;
 import vocalis.formats.sheet.SheetFormat;
 import vocalis.formats.sheet.SheetFormatContract;
@@ -113,6 +114,65 @@ class MidiFileTest extends SheetFormatContract {
             assertThat(sequencer.getMicrosecondLength() / 1e6)
                     .isBetween(seconds - 0.002, seconds + 0.002);
         }
+    }
+
+    /** A bend that is let back comes down from where it was, and only down. */
+    @Test
+    void aReleaseBeginsAtTheBentPitch() throws Exception {
+        Sheet sheet = Sheets.random(1);
+        Score s = sheet.score();
+        ScoreNote bent =
+                new ScoreNote(
+                        2,
+                        7,
+                        0,
+                        Ticks.HALF,
+                        false,
+                        false,
+                        Dynamics.PLAIN,
+                        Manner.PLAIN,
+                        true,
+                        false,
+                        List.of(
+                                new Technique(Technique.Kind.BEND, 200, 0, Ticks.EIGHTH),
+                                new Technique(
+                                        Technique.Kind.RELEASE, 0, Ticks.QUARTER, Ticks.EIGHTH)),
+                        Optional.empty());
+        Score one = new Score(s.board(), s.time(), s.length(), List.of(bent), List.of());
+        byte[] bytes =
+                MidiFile.FORMAT.write(
+                        new Sheet("b", sheet.ground(), List.of(new Sheet.Guitar("g", one))));
+        Track track = MidiSystem.getSequence(new ByteArrayInputStream(bytes)).getTracks()[1];
+        List<Integer> back = new ArrayList<>();
+        for (int i = 0; i < track.size(); i++) {
+            boolean late =
+                    track.get(i).getTick() >= Ticks.QUARTER && track.get(i).getTick() < Ticks.HALF;
+            if (late
+                    && track.get(i).getMessage() instanceof ShortMessage m
+                    && m.getCommand() == ShortMessage.PITCH_BEND) {
+                back.add(m.getData2() << 7 | m.getData1());
+            }
+        }
+        int top = 8192 + Math.round(8192 * 2 / 12f);
+        assertThat(back.get(0)).isBetween(8192 + (top - 8192) * 3 / 4, top);
+        assertThat(back).isSortedAccordingTo((a, b) -> b - a);
+        assertThat(back.get(back.size() - 1)).isEqualTo(8192);
+    }
+
+    /** What MIDI cannot hold, all of it and nothing else (see the table in docs/formats.md). */
+    @Test
+    void theLossesAreThese() {
+        assertThat(MidiFile.FORMAT.losses())
+                .containsExactlyInAnyOrder(
+                        Loss.RECIPE,
+                        Loss.INSTRUMENT,
+                        Loss.STROKES,
+                        Loss.RINGING,
+                        Loss.MUTES,
+                        Loss.LEGATO,
+                        Loss.SHAPES,
+                        Loss.SPECIAL,
+                        Loss.MODE);
     }
 
     /** A bend of two semitones is a sixth of the way of a wheel that goes twelve. */

@@ -3,9 +3,27 @@ package vocalis.formats.musicxml;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.instrument.Instrument;
+import vocalis.core.instrument.Tuning;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.rhythm.TempoMap;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.rhythm.TimeLine;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Tone;
+import vocalis.core.score.Dynamics;
+import vocalis.core.score.Manner;
+import vocalis.core.score.Score;
+import vocalis.core.score.ScoreNote;
+import vocalis.core.theory.Key;
 import vocalis.formats.FormatException;
 import vocalis.formats.sheet.Imported;
+import vocalis.formats.sheet.Sheet;
 
 /** Files that contradict themselves: read, and said in words about the file. */
 class CarelessXmlTest {
@@ -59,5 +77,49 @@ class CarelessXmlTest {
         assertThat(read(LISTED, "", note("C")).remarks()).anyMatch(r -> r.contains("no divisions"));
         assertThat(read(LISTED, DIVISIONS, note("C")).remarks())
                 .noneMatch(r -> r.contains("divisions"));
+    }
+
+    /**
+     * A note over a bar line is written as two, tied as sound and as picture: a start for every
+     * stop, on both staves.
+     */
+    @Test
+    void tiesBeginAsOftenAsTheyEnd() throws Exception {
+        Fretboard board = new Fretboard(Instrument.of(Tuning.STANDARD), 0);
+        ScoreNote over =
+                new ScoreNote(
+                        1,
+                        3,
+                        3 * Ticks.QUARTER,
+                        Ticks.HALF,
+                        false,
+                        false,
+                        Dynamics.PLAIN,
+                        Manner.PLAIN,
+                        true,
+                        false,
+                        List.of(),
+                        Optional.empty());
+        Score score =
+                new Score(
+                        board,
+                        new TimeLine(MeterMap.of(Meter.COMMON), TempoMap.of(120)),
+                        2 * Ticks.WHOLE,
+                        List.of(over),
+                        List.of());
+        Ground ground = new Ground(board.instrument(), 0, Key.parse("C major"), Tone.CLEAN, 440);
+        String xml =
+                new String(
+                        MusicXml.PLAIN.write(
+                                new Sheet("t", ground, List.of(new Sheet.Guitar("g", score)))),
+                        StandardCharsets.UTF_8);
+        for (String sign : List.of("<tie type=\"start\"/>", "<tied type=\"start\"/>")) {
+            String stop = sign.replace("start", "stop");
+            assertThat(count(xml, sign)).as(sign).isEqualTo(count(xml, stop)).isEqualTo(2);
+        }
+    }
+
+    private static int count(String text, String part) {
+        return (text.length() - text.replace(part, "").length()) / part.length();
     }
 }

@@ -51,6 +51,12 @@ class PdfSheetTest {
                             new StandSheet(Sheets.random(seed), "ground", List.of(), List.of()));
             try (PDDocument d = Loader.loadPDF(pdf)) {
                 assertThat(d.getNumberOfPages()).isPositive();
+                for (int page = 1; page <= d.getNumberOfPages(); page++) {
+                    PDFTextStripper text = new PDFTextStripper();
+                    text.setStartPage(page);
+                    text.setEndPage(page);
+                    assertThat(text.getText(d)).as("page %d of sheet %d", page, seed).isNotBlank();
+                }
             }
         }
     }

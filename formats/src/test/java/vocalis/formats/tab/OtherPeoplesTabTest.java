@@ -298,4 +298,15 @@ class OtherPeoplesTabTest {
         assertThat(bend.to()).isEqualTo(200);
         assertThat(bend.after() + bend.lasting()).isLessThan(s.notes().get(2).length());
     }
+
+    /** What text tab cannot hold, all of it and nothing else (see the table in docs/formats.md). */
+    @Test
+    void theLossesAreThese() {
+        assertThat(TabText.FORMAT.losses())
+                .containsExactlyInAnyOrder(
+                        vocalis.formats.sheet.Loss.RECIPE,
+                        vocalis.formats.sheet.Loss.INSTRUMENT,
+                        vocalis.formats.sheet.Loss.SHAPES,
+                        vocalis.formats.sheet.Loss.RINGING);
+    }
 }

@@ -47,6 +47,13 @@ class LoudnessTest {
         assertThat(lkfs(sine(1000, true, 20, -26, 20.1, -20, 20, -26))).isCloseTo(-23, within(0.1));
     }
 
+    /** Under −70 LKFS nothing counts (BS.1770): what is that quiet alone has no loudness. */
+    @Test
+    void theAbsoluteGateLiesAtMinusSeventy() {
+        assertThat(lkfs(sine(1000, true, 10, -72))).isEqualTo(Loudness.NONE);
+        assertThat(lkfs(sine(1000, true, 10, -68))).isCloseTo(-68, within(0.1));
+    }
+
     @Test
     void silenceHasNoLoudnessAndShortSoundsHaveOne() {
         assertThat(lkfs(new float[2 * RATE])).isEqualTo(Loudness.NONE);

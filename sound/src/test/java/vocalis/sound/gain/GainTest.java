@@ -45,6 +45,33 @@ class GainTest {
         assertThat(r.cents()).isCloseTo(cents, within(0.3));
     }
 
+    /**
+     * What lies 14 cents off a combination, or 1.5 Hz where that is more, no longer belongs to it.
+     */
+    @Test
+    void aRelationEndsWhereItIsSaidTo() {
+        List<Double> two = List.of(400.0, 600.0);
+        double high = 1000;
+        assertThat(Relation.of(high * Math.pow(2, 13 / 1200.0), two)).isNotNull();
+        assertThat(Relation.of(high * Math.pow(2, 16 / 1200.0), two)).isNull();
+        List<Double> low = List.of(40.0, 60.0);
+        assertThat(Relation.of(100 + 1.4, low)).isNotNull();
+        assertThat(Relation.of(100 + 1.7, low)).isNull();
+    }
+
+    /** Mud is what rubs below 250 Hz: all but some of it of a low third, little of a high one. */
+    @Test
+    void mudLiesBelowTwoHundredAndFiftyHertz() {
+        GainReading low = read("5-4-x-x-x-x", AmpSettings.CLEAN);
+        GainReading high = read("x-x-x-x-9-8", AmpSettings.CLEAN);
+        System.out.printf(
+                "mud: %.3f of %.3f low, %.3f of %.3f high%n",
+                low.mud(), low.roughGain(), high.mud(), high.roughGain());
+        assertThat(GainAnalysis.MUD_HZ).isEqualTo(250);
+        assertThat(low.mud() / low.roughGain()).isGreaterThan(0.3);
+        assertThat(high.mud() / high.roughGain()).isLessThan(0.1);
+    }
+
     /** A fourth's 2f1 − f2 lies an octave below its upper note, within 12 cents. */
     @Test
     void aFourthPointsToItsUpperNote() {
