@@ -47,7 +47,7 @@ public record Change(double sameTone, Wish wish) {
     private static final double OTHER_DRONES = 6;
 
     /** What it costs where roots move another octave than the nearest: the tune turns over. */
-    private static final double PER_OCTAVE_OF_CONTOUR = 3;
+    private static final double PER_OCTAVE_OF_CONTOUR = 2.4;
 
     public Change {
         if (!(sameTone >= 0 && sameTone <= 1)) {

@@ -82,9 +82,20 @@ public record Path(List<Integer> taken, double cost, List<Double> changes) {
                     return change.cost(
                                     board, now.shapes().get(a), next.shapes().get(b), next.family())
                             + (tune
-                                    ? Change.contour(roots.get(from)[a], roots.get(from + 1)[b])
+                                    ? weight(now, a, next, b)
+                                            * Change.contour(
+                                                    roots.get(from)[a], roots.get(from + 1)[b])
                                     : 0);
                 });
+    }
+
+    /**
+     * How much the tune of the roots is heard: fully in lean shapes of one family, less where the
+     * family changes, and little in full chords, whose roots are one note of many.
+     */
+    private static double weight(Stop now, int a, Stop next, int b) {
+        boolean full = now.shapes().get(a).voices() > 3 || next.shapes().get(b).voices() > 3;
+        return full ? 0.2 : now.family() == next.family() ? 1 : 0.15;
     }
 
     /** MIDI number of the lowest root of each shape; of its lowest note where it has none. */

@@ -164,15 +164,15 @@ final class Purpose {
     /** Two notes across one or two silent strings; a string ringing inside; unisons. */
     private double octave() {
         if (opens == 0 && voices == 2) {
-            return span == 0 ? 1.0 : 0;
+            return span == 0 ? 1.0 : -0.5;
         }
         boolean plain = all == 1;
         if (plain) {
-            return voices == 3 && opens == 1 && v.fret(first) > 0 && inner == 0 ? 0 : 0.9;
+            return voices == 3 && opens == 1 && v.fret(first) > 0 && inner == 0 ? 0.3 : 0.9;
         }
         // One string left ringing inside the grip, or beside it; more of them are a wash.
         boolean inside = opens == 1 && voices == 3 && v.fret(first) > 0 && inner <= 1;
-        return inside ? 0.1 : 1.2 + 0.3 * Math.abs(voices - 3);
+        return inside ? 0.4 : 1.2 + 0.3 * Math.abs(voices - 3);
     }
 
     /** Closed on three neighbouring strings, above all 5-1-3; the full barre and open forms. */
