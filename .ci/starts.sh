@@ -21,7 +21,7 @@ bare() { env -i PATH="$PATH" LC_ALL=C "$@"; }
 open_window() { # clone, JDK, which time
   bare DISPLAY="$DISPLAY" JAVA_HOME="$2" VOCALIS_MAVEN_OPTIONS="$options" \
     VOCALIS_JAVA_OPTIONS="-Dprism.order=sw -Dvocalis.closeAfterSeconds=2 -Dvocalis.data=/tmp/vocalis-verify-$$" \
-    timeout 600 "$1/vocalis" --demo >"$stage/window.log" 2>&1 ||
+    timeout 900 nice -n 5 "$1/vocalis" --demo >"$stage/window.log" 2>&1 ||
     { tail -n 20 "$stage/window.log" >&2; start_fails "the window did not open on $2 ($3); above is what it said"; }
   if grep -qE 'Exception|^[[:space:]]at |WARNING|\[error\]' "$stage/window.log"; then
     cat "$stage/window.log" >&2

@@ -135,7 +135,7 @@ final class Purpose {
         }
         // Full forms that players know by heart stand behind the three-string one, before stacks.
         if (opens > 0 && voices > 2 && KnownForms.has(v)) {
-            return 0.1;
+            return 0.5;
         }
         return ringsPastOpenPosition()
                 + (voices == 2 && neighbours ? 0.4 : 0.9 + 0.3 * Math.abs(voices - 3));
@@ -172,7 +172,10 @@ final class Purpose {
         }
         // One string left ringing inside the grip, or beside it; more of them are a wash.
         boolean inside = opens == 1 && voices == 3 && v.fret(first) > 0 && inner <= 1;
-        return inside ? 0.4 : 1.2 + 0.3 * Math.abs(voices - 3);
+        // A semitone or a tritone inside an octave is a sound of its own, not the first that is
+        // meant.
+        double rub = (all & mask(1, 6, 11)) != 0 ? 1.2 : 0;
+        return rub + (inside ? 0.4 : 1.2 + 0.3 * Math.abs(voices - 3));
     }
 
     /** Closed on three neighbouring strings, above all 5-1-3; the full barre and open forms. */

@@ -109,10 +109,14 @@ final class Recipes {
                         Set.of(MAJOR, MINOR, DIMINISHED, AUGMENTED, FLAT_FIVE), Recipe.ALL, 3, 6));
     }
 
-    /** Three strings to six in any inversion; a bass on the root two strings below the rest. */
+    /**
+     * Three and four strings in any inversion, five and six over root, third or fifth; a bass on
+     * the root two strings below the rest.
+     */
     private static List<Recipe> chords(Set<Integer> chords) {
         return List.of(
-                Recipe.chords(chords, CHORD_TONES, 3, 6),
+                Recipe.chords(chords, CHORD_TONES, 3, 4),
+                Recipe.chords(chords, ROOT | FIFTH | mask(3, 4), 5, 6),
                 new Recipe(
                         chords,
                         ROOT,
@@ -229,7 +233,22 @@ final class Recipes {
         Set<Integer> darkDyads =
                 Set.of(mask(0, 6), mask(0, 1), mask(0, 8), mask(0, 10), mask(0, 11));
         List<Recipe> all = new ArrayList<>(chords(sevenths));
-        all.add(Recipe.chords(sevenths, mask(2), 5, 5));
+        // The plain ones of five and six strings over their altered fifth or their seventh too,
+        // ninths over their ninth under one finger.
+        Set<Integer> plain =
+                Set.of(
+                        mask(0, 4, 7, 10),
+                        mask(0, 4, 7, 11),
+                        mask(0, 3, 7, 10),
+                        mask(0, 3, 7, 11),
+                        mask(0, 3, 6, 10),
+                        mask(0, 3, 6, 9),
+                        mask(0, 3, 6, 11),
+                        mask(0, 4, 6, 10));
+        all.add(Recipe.chords(plain, mask(6, 9, 10, 11), 5, 6));
+        Set<Integer> ninths =
+                Set.of(mask(0, 2, 4, 7, 10), mask(0, 2, 3, 7, 10), mask(0, 2, 4, 7, 11));
+        all.add(Recipe.chords(ninths, mask(2), 5, 5));
         // Plain triads over a bass that is none of their notes.
         Set<Integer> overAnother =
                 Set.of(
@@ -262,12 +281,9 @@ final class Recipes {
                                 ROOT,
                                 MAJOR,
                                 MINOR,
-                                // Shells of sevenths, suspensions.
+                                // Shells of sevenths.
                                 mask(0, 3, 10),
-                                mask(0, 4, 10),
-                                mask(0, 4, 11),
-                                mask(0, 2, 7),
-                                mask(0, 5, 7)),
+                                mask(0, 4, 10)),
                         Recipe.ALL,
                         new Range(3, 6),
                         new Range(0, 1),

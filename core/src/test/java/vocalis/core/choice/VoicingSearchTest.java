@@ -179,10 +179,7 @@ class VoicingSearchTest {
                                             set(0, 4, 7),
                                             set(0, 3, 7),
                                             set(0, 3, 10),
-                                            set(0, 4, 10),
-                                            set(0, 4, 11),
-                                            set(0, 2, 7),
-                                            set(0, 5, 7))
+                                            set(0, 4, 10))
                                     .contains(g.own)
                             && g.opens >= 1
                             && g.n() - g.opens >= 2
@@ -216,7 +213,8 @@ class VoicingSearchTest {
 
     /** Full chords: how they may lie, whichever they are. */
     private static boolean lies(Grip g) {
-        boolean inverted = g.n() >= 3 && !g.over(1, 2);
+        boolean thin = g.n() == 3 || g.n() == 4;
+        boolean inverted = thin && !g.over(1, 2) || g.n() >= 5 && g.over(0, 3, 4, 7);
         return inverted && g.gaps <= 1 && g.ascending(true) && g.underTheHand()
                 || g.n() == 4 && g.gaps == 2 && g.over(0) && g.ascending(false);
     }
@@ -325,9 +323,24 @@ class VoicingSearchTest {
                         && g.over(0)
                         && g.gaps <= 2
                         && g.ascending(false);
+        boolean overSeventh =
+                g.n() >= 5
+                        && g.sounds(
+                                set(0, 4, 7, 10),
+                                set(0, 4, 7, 11),
+                                set(0, 3, 7, 10),
+                                set(0, 3, 7, 11),
+                                set(0, 3, 6, 10),
+                                set(0, 3, 6, 9),
+                                set(0, 3, 6, 11),
+                                set(0, 4, 6, 10))
+                        && g.over(6, 9, 10, 11)
+                        && g.gaps <= 1
+                        && g.ascending(true)
+                        && g.underTheHand();
         boolean overNinth =
-                SEVENTHS.contains(g.all)
-                        && g.n() == 5
+                g.n() == 5
+                        && g.sounds(set(0, 2, 4, 7, 10), set(0, 2, 3, 7, 10), set(0, 2, 4, 7, 11))
                         && g.over(2)
                         && g.gaps <= 1
                         && g.ascending(true)
@@ -344,7 +357,12 @@ class VoicingSearchTest {
                         && g.gaps <= 1
                         && g.ascending(true)
                         && g.underTheHand();
-        return SEVENTHS.contains(g.all) && lies(g) || overNinth || slash || dark || darkDyad;
+        return SEVENTHS.contains(g.all) && lies(g)
+                || overSeventh
+                || overNinth
+                || slash
+                || dark
+                || darkDyad;
     }
 
     private static boolean substitute(Grip g) {
