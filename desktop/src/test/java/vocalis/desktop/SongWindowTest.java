@@ -96,7 +96,11 @@ class SongWindowTest extends WindowDriver {
         opened(robot);
         press(robot, KeyCode.N);
         press(robot, KeyCode.N);
-        assertThat(sections().stream().map(Section::name)).hasSize(3).doesNotHaveDuplicates();
+        assertThat(sections().stream().map(Section::name))
+                .hasSize(3)
+                .doesNotHaveDuplicates()
+                .as("an intro is none behind another section")
+                .doesNotContain("intro");
         assertThat(fx(() -> arrange().sectionProperty().get())).isEqualTo(2);
         field(robot, SectionField.TIMES);
         press(robot, KeyCode.PLUS);
@@ -291,7 +295,7 @@ class SongWindowTest extends WindowDriver {
         await("play", () -> shell.player().telemetry().latest().playing());
         await("the chorus", () -> shell.player().telemetry().latest().tick() >= s.start(2));
         await("its section", () -> shell.player().telemetry().latest().section() == 2);
-        assertThat(readout(robot, "position")).startsWith("bar 13");
+        await("its bar", () -> readout(robot, "position").startsWith("bar 13"));
         press(robot, KeyCode.ESCAPE);
         await("silence", () -> !shell.player().telemetry().latest().playing());
         press(robot, KeyCode.SPACE);

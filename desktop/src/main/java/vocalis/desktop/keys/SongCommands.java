@@ -108,9 +108,7 @@ public final class SongCommands {
         commands.once(z, "field-edit", "type what the line says", "ENTER", screen::editField);
         commands.once(z, "section-left", "move the section left", "shift LEFT", () -> a.shift(-1));
         commands.once(z, "section-right", "move it right", "shift RIGHT", () -> a.shift(1));
-        commands.add(
-                        "section-add",
-                        "a section after this one, like it; the first is an intro, before them")
+        commands.add("section-add", "a section after this one, like it")
                 .in(z)
                 .keys("INSERT", "N")
                 .brief("N new")

@@ -235,8 +235,7 @@ public final class ArrangeModel implements AutoCloseable {
     public void add() {
         String name = next(model.workspace().content().sections());
         int from = section.get();
-        // An intro comes before everything, whatever it is made from.
-        int at = name.equals(NAMES.get(0)) ? 0 : from + 1;
+        int at = from + 1;
         boolean done =
                 apply(
                         "another section",
@@ -251,9 +250,11 @@ public final class ArrangeModel implements AutoCloseable {
         }
     }
 
-    /** The names that sections usually have, in the order in which they usually come. */
-    private static final List<String> NAMES =
-            List.of("intro", "verse", "chorus", "breakdown", "ending");
+    /**
+     * The names that sections usually have, in the order in which they usually come; no intro, for
+     * that is none behind another section.
+     */
+    private static final List<String> NAMES = List.of("verse", "chorus", "breakdown", "ending");
 
     private static String next(List<Section> all) {
         for (String n : NAMES) {
