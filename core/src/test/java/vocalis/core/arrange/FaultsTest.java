@@ -64,6 +64,18 @@ class FaultsTest {
                 .containsExactly(0L, Ticks.QUARTER, Ticks.HALF, 3 * Ticks.QUARTER);
     }
 
+    /**
+     * A fill begins on the last pulse of its own bar: a quarter in 4/4, though the first was 2/2.
+     */
+    @Test
+    void fillsFollowTheMeterOfTheirBar() {
+        MeterMap meters =
+                MeterMap.ofBars(
+                        List.of(new Meter(2, 2), Meter.COMMON, Meter.COMMON, Meter.COMMON), 0);
+        assertThat(Groove.fills(meters, meters.end(3)))
+                .containsExactly(meters.start(3) + 3 * Ticks.QUARTER);
+    }
+
     /** Begun a bar and an eighth late, five eighths are back after five bars all the same. */
     @Test
     void aFigureIsBackCountedFromWhereItBegan() {
