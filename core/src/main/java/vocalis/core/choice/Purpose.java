@@ -327,6 +327,14 @@ final class Purpose {
         cost += voices > 3 ? 0 : 0.4;
         // What lies silent between the shape and the strings that ring must be held silent.
         cost += 0.5 * inner;
+        // A string past those that ring has no finger left to silence it.
+        int past = 0;
+        for (int s = v.strings() - 1; s > last && !v.sounds(s); s--) {
+            past++;
+        }
+        cost += 1.5 * past;
+        // Shells of sevenths slide seldom.
+        cost += (own >> 10 & 1) != 0 ? 2.0 : 0;
         boolean rootUnder = bass == 0;
         return cost + (rootUnder ? 0 : 1.6);
     }

@@ -14,6 +14,7 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Filter;
 import vocalis.core.hands.Hand;
 import vocalis.core.hands.Move;
+import vocalis.core.hands.Muting;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
@@ -123,6 +124,9 @@ class WayTest {
             opens.add(open);
             assertThat(open).as(shapes(way).toString()).hasSizeBetween(1, 2);
             assertThat(Math.floorMod(c.voicing().bass(), 12)).isEqualTo(c.voicing().root());
+            assertThat(Muting.of(s, c.fingering()).silences())
+                    .as("what does not ring is silenced: " + s)
+                    .noneMatch(x -> x.by() == Muting.By.NOTHING);
         }
         assertThat(opens).as(shapes(way).toString()).hasSize(1);
     }
