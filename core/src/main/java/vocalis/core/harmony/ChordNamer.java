@@ -276,7 +276,23 @@ public final class ChordNamer {
         ChordName spell(Candidate c, int bass) {
             ChordName name = spell(c, bass, root(c));
             boolean twice = name.bass().isPresent() && mixed(name.root(), name.bass().get());
-            return twice ? spell(c, bass, Spelling.plain(c.root)) : name;
+            return twice ? alike(spell(c, bass, Spelling.plain(c.root))) : name;
+        }
+
+        /** A bass that is no note of the chord takes sharps or flats as its root does. */
+        private static ChordName alike(ChordName n) {
+            Spelling bass = n.bass().orElseThrow();
+            boolean own =
+                    ChordSymbol.parse(n.root().symbol() + n.suffix())
+                            .spelled(bass.pitchClass())
+                            .equals(n.bass());
+            if (own || n.root().alter() * bass.alter() >= 0) {
+                return n;
+            }
+            int alter = n.root().alter();
+            Spelling beside = Spelling.plain(bass.pitchClass() - alter);
+            Spelling other = new Spelling(beside.letter(), alter);
+            return new ChordName(n.root(), n.suffix(), Optional.of(other), n.modifiers());
         }
 
         /** A sharp beside a flat, or a note that only a double accidental would spell. */

@@ -250,14 +250,13 @@ public final class ArrangeModel implements AutoCloseable {
         }
     }
 
-    /**
-     * The names that sections usually have, in the order in which they usually come; no intro, for
-     * that is none behind another section.
-     */
-    private static final List<String> NAMES = List.of("verse", "chorus", "breakdown", "ending");
+    /** The names that sections usually have, in the order in which they usually come. */
+    private static final List<String> NAMES =
+            List.of("intro", "verse", "chorus", "breakdown", "ending");
 
+    /** A name for a section behind another one: not an intro. */
     private static String next(List<Section> all) {
-        for (String n : NAMES) {
+        for (String n : NAMES.subList(1, NAMES.size())) {
             if (all.stream().noneMatch(s -> s.name().equals(n))) {
                 return n;
             }
