@@ -3,6 +3,7 @@ package vocalis.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -14,11 +15,14 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import vocalis.core.choice.Filter;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.riff.Chords;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.model.Zone;
 import vocalis.workbench.Demo;
+import vocalis.workbench.Edits;
 
 /** Finding, comparing, drones, idle fingers and hands in the real window. */
 @ExtendWith(ApplicationExtension.class)
@@ -201,6 +205,47 @@ class HarmonyWindowTest extends WindowDriver {
         assertThat(places)
                 .isNotEmpty()
                 .allSatisfy(c -> assertThat(c.voicing().root()).isEqualTo(root));
+    }
+
+    /** A family taken by its digit keeps to the filter, for one chord and for all, in one step. */
+    @Test
+    void theDigitsKeepToTheFilter(FxRobot robot) {
+        Filter high = Filter.NONE.with(Filter.Position.HIGH);
+        robot.interact(
+                () -> {
+                    model().apply(Edits.riff("unchosen", HarmonyWindowTest::unchosen));
+                    model().zoneProperty().set(Zone.BAND);
+                    model().offer().filterProperty().set(high);
+                });
+        Riff before = riff();
+        assertThat(passing(high, 0)).isFalse();
+        press(robot, KeyCode.DIGIT1);
+        await("the chord passes", () -> passing(high, 0));
+        assertThat(riff().treatments().subList(1, before.treatments().size()))
+                .isEqualTo(before.treatments().subList(1, before.treatments().size()));
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(riff()).isEqualTo(before);
+        press(robot, KeyCode.CONTROL, KeyCode.DIGIT1);
+        int chords = before.roots().size();
+        await("all pass", () -> IntStream.range(0, chords).allMatch(i -> passing(high, i)));
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(riff()).isEqualTo(before);
+    }
+
+    private boolean passing(Filter filter, int chord) {
+        return fx(
+                () ->
+                        filter.accepts(
+                                model().derived().chords().get(chord).candidate(), model().hand()));
+    }
+
+    /** The riff with no shape chosen. */
+    private static Riff unchosen(Riff riff) {
+        Riff out = riff;
+        for (int i = 0; i < riff.roots().size(); i++) {
+            out = Chords.bestMember(out, i);
+        }
+        return out;
     }
 
     /** Dark voicings under one key; the shape along the neck, taken to another place. */

@@ -30,6 +30,9 @@ import vocalis.core.voicing.Family;
 /** Everything that can be done to a document. */
 public final class Edits {
 
+    /** Steps of the whole riff's family in a row are undone together. */
+    public static final String FAMILY_OF_ALL = "family-of-all";
+
     private Edits() {}
 
     /** Any change of the riff as one step; {@code label} says which. */
@@ -147,7 +150,7 @@ public final class Edits {
     public static Edit familyOfAll(Family family) {
         return merging(
                 "voice the whole riff as " + lower(family),
-                "family-of-all",
+                FAMILY_OF_ALL,
                 r -> Chords.familyOfAll(r, family));
     }
 
@@ -155,7 +158,7 @@ public final class Edits {
     public static Edit familyOfAllStepped(int chord, int by) {
         return merging(
                 "voice the whole riff in another family",
-                "family-of-all",
+                FAMILY_OF_ALL,
                 r -> Chords.familyOfAllStepped(r, chord, by));
     }
 

@@ -172,6 +172,17 @@ public final class Chords {
         return riff.withTreatments(treatments);
     }
 
+    /**
+     * The riff with the shapes that another riff of the same roots has, from a chord to a chord.
+     */
+    public static Riff taken(Riff riff, Riff other, int first, int last) {
+        List<Treatment> treatments = new ArrayList<>(riff.treatments());
+        for (int i = first; i <= last; i++) {
+            treatments.set(i, other.treatments().get(i));
+        }
+        return riff.withTreatments(treatments);
+    }
+
     /** Puts a bass under a chord's voicing, or takes it away. */
     public static Riff bass(Riff riff, int chord, Optional<Root> bass) {
         List<Treatment> treatments = new ArrayList<>(riff.treatments());

@@ -1,7 +1,9 @@
 package vocalis.desktop.model;
 
+import java.util.Locale;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.SimpleIntegerProperty;
+import vocalis.core.choice.Filter;
 import vocalis.core.riff.Chords;
 import vocalis.core.voicing.Family;
 import vocalis.workbench.Edits;
@@ -157,18 +159,41 @@ public final class ChordEdits {
         model.apply(Edits.stepBass(chord(), direction));
     }
 
-    /** Voices the chords marked in another family. */
+    /** Voices the chords marked in another family; with a filter on, in what it lets through. */
     public void voiceChord(Family other) {
-        for (int i = first(); i <= last(); i++) {
-            model.apply(Edits.family(i, other));
+        int first = first();
+        int last = last();
+        // What the filter chooses comes after; both are undone together.
+        boolean filtered = !model.offer().filterProperty().get().equals(Filter.NONE);
+        String key = filtered ? "family:" + first + ":" + last : "";
+        String what = "voice as " + other.label().toLowerCase(Locale.ROOT);
+        for (int i = first; i <= last; i++) {
+            int at = i;
+            model.apply(Edits.merging(what, key, r -> Chords.family(r, at, other)));
         }
         model.familyProperty().set(other);
+        passing(what, key, first, last);
     }
 
     /** Voices the whole riff in another family; while it plays, from the next stroke on. */
     public void voiceAll(Family other) {
         model.apply(Edits.familyOfAll(other));
         model.familyProperty().set(other);
+        passing("voice the whole riff", Edits.FAMILY_OF_ALL, 0, model.now().roots().size() - 1);
+    }
+
+    /** Chooses shapes that the filter lets through, for chords whose shape nobody chose. */
+    private void passing(String label, String key, int first, int last) {
+        model.passing(
+                (before, laid) ->
+                        model.apply(
+                                Edits.merging(
+                                        label,
+                                        key,
+                                        now ->
+                                                now.equals(before)
+                                                        ? Chords.taken(now, laid, first, last)
+                                                        : now)));
     }
 
     /** The next (previous) family for the whole riff, counted from the chord's. */

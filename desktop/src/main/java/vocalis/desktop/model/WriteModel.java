@@ -269,6 +269,32 @@ public final class WriteModel implements Session, AutoCloseable {
                         () -> then.accept(found));
     }
 
+    /**
+     * Lays the riff among what the filter lets through, on a worker; gives it as it was and as it
+     * is laid. Does nothing without a filter.
+     */
+    void passing(java.util.function.BiConsumer<Riff, Riff> then) {
+        Filter passing = offer.filterProperty().get();
+        if (passing.equals(Filter.NONE)) {
+            return;
+        }
+        Riff before = now();
+        java.util.concurrent.atomic.AtomicReference<Riff> laid =
+                new java.util.concurrent.atomic.AtomicReference<>(before);
+        background()
+                .run(
+                        "looking for what passes the filter",
+                        () ->
+                                laid.set(
+                                        new vocalis.core.riff.Deriver(workspace.catalogue())
+                                                .laid(
+                                                        before,
+                                                        workspace.hand(),
+                                                        vocalis.core.choice.Change.USUAL,
+                                                        passing)),
+                        () -> then.accept(before, laid.get()));
+    }
+
     /** Every treatment of the riff side by side. */
     public RevoiceModel revoice() {
         return revoice;
