@@ -144,7 +144,20 @@ public final class Edits {
     }
 
     public static Edit family(int chord, Family family) {
-        return riff("voice as " + lower(family), r -> Chords.family(r, chord, family));
+        return family(chord, family, "");
+    }
+
+    /** The same, undone together with others of its key in a row. */
+    public static Edit family(int chord, Family family, String key) {
+        return merging("voice as " + lower(family), key, r -> Chords.family(r, chord, family));
+    }
+
+    /** Takes the shapes of a riff that was laid by, unless something else was done meanwhile. */
+    public static Edit laid(Riff before, Riff laid, int first, int last, String key) {
+        return merging(
+                "voice through the filter",
+                key,
+                now -> now.equals(before) ? Chords.taken(now, laid, first, last) : now);
     }
 
     public static Edit familyOfAll(Family family) {

@@ -1,6 +1,5 @@
 package vocalis.desktop.model;
 
-import java.util.Locale;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import vocalis.core.choice.Filter;
@@ -166,38 +165,28 @@ public final class ChordEdits {
         // What the filter chooses comes after; both are undone together.
         boolean filtered = !model.offer().filterProperty().get().equals(Filter.NONE);
         String key = filtered ? "family:" + first + ":" + last : "";
-        String what = "voice as " + other.label().toLowerCase(Locale.ROOT);
         for (int i = first; i <= last; i++) {
-            int at = i;
-            model.apply(Edits.merging(what, key, r -> Chords.family(r, at, other)));
+            model.apply(Edits.family(i, other, key));
         }
         model.familyProperty().set(other);
-        passing(what, key, first, last);
+        passing(first, last, key);
     }
 
     /** Voices the whole riff in another family; while it plays, from the next stroke on. */
     public void voiceAll(Family other) {
         model.apply(Edits.familyOfAll(other));
         model.familyProperty().set(other);
-        passing("voice the whole riff", Edits.FAMILY_OF_ALL, 0, model.now().roots().size() - 1);
+        passing(0, model.now().roots().size() - 1, Edits.FAMILY_OF_ALL);
     }
 
     /** Chooses shapes that the filter lets through, for chords whose shape nobody chose. */
-    private void passing(String label, String key, int first, int last) {
-        model.passing(
-                (before, laid) ->
-                        model.apply(
-                                Edits.merging(
-                                        label,
-                                        key,
-                                        now ->
-                                                now.equals(before)
-                                                        ? Chords.taken(now, laid, first, last)
-                                                        : now)));
+    private void passing(int first, int last, String key) {
+        model.passing((before, laid) -> model.apply(Edits.laid(before, laid, first, last, key)));
     }
 
     /** The next (previous) family for the whole riff, counted from the chord's. */
     public void voiceAllNext(int direction) {
         model.apply(Edits.familyOfAllStepped(chord(), direction));
+        passing(0, model.now().roots().size() - 1, Edits.FAMILY_OF_ALL);
     }
 }
