@@ -87,7 +87,7 @@ class SongSoakTest {
         Thread publisher = new Thread(conductor::publishAll, "publisher");
         publisher.setDaemon(true);
         publisher.start();
-        AudioOutput output = new AudioOutput(engine, NONE, conductor, 2048);
+        AudioOutput output = new AudioOutput(engine, NONE, conductor, 512);
         output.passSilentlyFor((long) (SECONDS * 1e9));
         long allocated = conductor.after - conductor.before;
         conductor.stop();
@@ -100,11 +100,12 @@ class SongSoakTest {
                 conductor.sections);
         assertThat(output.underruns()).isZero();
         assertThat(conductor.before).isPositive();
-        // In one run of several 896 bytes are allocated at one moment of the five minutes, always
-        // as
-        // many; what they are is not known. The smallest object in each block would be 1.8 MB.
-        assertThat(conductor.moments).isLessThanOrEqualTo(1);
-        assertThat(allocated).isLessThan(1024);
+        // The JVM makes the text constants of a class when it first compiles a method of it, on the
+        // thread that asked for it (flight recorder: String and byte[] in CommandRing.peekKind and
+        // AudioOutput.elapsedFrames, where nothing is made). Once per class, so few moments;
+        // an object made at each stroke would be thousands.
+        assertThat(conductor.moments).isLessThanOrEqualTo(5);
+        assertThat(allocated).isLessThan(4096);
         assertThat(conductor.done).isEqualTo(cues.size());
         assertThat(conductor.sections).contains(0, 1, 2, 3, 4);
         assertThat(engine.telemetry().latest().playing()).isTrue();
@@ -153,8 +154,9 @@ class SongSoakTest {
                 }
             }
             double seconds = engine.telemetry().latest().frames() / 48000.0;
+            // Asked from the start: what asks is compiled while all else warms up.
+            long counted = threads.getThreadAllocatedBytes(id);
             if (seconds >= WARM) {
-                long counted = threads.getThreadAllocatedBytes(id);
                 before = before < 0 ? counted : before;
                 moments += before < counted && after < counted ? 1 : 0;
                 after = counted;
