@@ -13,17 +13,17 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
+import vocalis.core.edit.Chords;
+import vocalis.core.edit.Strokes;
 import vocalis.core.hands.Hand;
-import vocalis.core.riff.Chords;
-import vocalis.core.riff.Derived;
-import vocalis.core.riff.Deriver;
-import vocalis.core.riff.Event;
+import vocalis.core.pattern.Event;
+import vocalis.core.pattern.Stroke;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Stroke;
-import vocalis.core.riff.Strokes;
 import vocalis.core.score.Dynamics;
 import vocalis.core.voicing.Family;
-import vocalis.workbench.Demo;
+import vocalis.workbench.demo.Demo;
 
 /**
  * What one edit of a riff costs until its score stands again: an accent set or taken, a family
@@ -61,7 +61,7 @@ public class DeriveBenchmark {
                         plain,
                         Strokes.start(plain, middle).orElse(0L),
                         DeriveBenchmark::turned,
-                        vocalis.core.riff.Scope.EVERY_PASS);
+                        vocalis.core.edit.Scope.EVERY_PASS);
         families = Chords.family(plain, plain.roots().size() / 2, Family.FOURTH);
         deriver.derive(plain, Hand.MEDIUM);
         deriver.derive(families, Hand.MEDIUM);

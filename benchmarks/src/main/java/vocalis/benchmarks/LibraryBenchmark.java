@@ -18,15 +18,15 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.TearDown;
 import org.openjdk.jmh.annotations.Warmup;
-import vocalis.core.arrange.Piece;
+import vocalis.core.piece.Piece;
 import vocalis.formats.FormatException;
 import vocalis.formats.json.Extras;
 import vocalis.formats.json.PieceCodec;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Library;
-import vocalis.workbench.LibraryEntry;
-import vocalis.workbench.LibraryQuery;
-import vocalis.workbench.PieceFiles;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.library.Library;
+import vocalis.workbench.library.LibraryEntry;
+import vocalis.workbench.library.LibraryQuery;
+import vocalis.workbench.library.PieceFiles;
 
 /** A library of ten thousand riffs: what the logbook shows at once, looks through, searches. */
 @State(Scope.Benchmark)

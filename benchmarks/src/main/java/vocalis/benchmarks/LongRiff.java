@@ -9,7 +9,7 @@ import vocalis.core.riff.Root;
 import vocalis.core.riff.RootSpan;
 import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
-import vocalis.workbench.Demo;
+import vocalis.workbench.demo.Demo;
 
 /** A riff of many chords in A minor, a bar each, over all seven roots, no shape chosen. */
 final class LongRiff {

@@ -14,11 +14,11 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import vocalis.core.harmony.ChordNamer;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.names.ChordNamer;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
 

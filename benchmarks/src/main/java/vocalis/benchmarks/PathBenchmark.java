@@ -13,9 +13,9 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.choice.Change;
+import vocalis.core.derive.Deriver;
+import vocalis.core.hands.Change;
 import vocalis.core.hands.Hand;
-import vocalis.core.riff.Deriver;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
 

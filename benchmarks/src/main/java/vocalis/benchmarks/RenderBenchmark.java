@@ -14,21 +14,21 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import vocalis.core.arrange.Controls;
-import vocalis.core.arrange.Fader;
-import vocalis.core.arrange.Feel;
-import vocalis.core.arrange.Mix;
-import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.mix.Controls;
+import vocalis.core.mix.Fader;
+import vocalis.core.mix.Feel;
+import vocalis.core.mix.Mix;
+import vocalis.core.piece.Piece;
 import vocalis.core.riff.Tone;
 import vocalis.core.voicing.Family;
 import vocalis.sound.engine.Engine;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Heard;
-import vocalis.workbench.OfflineRender;
-import vocalis.workbench.Player;
-import vocalis.workbench.SoundEvents;
-import vocalis.workbench.Workspace;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.document.Workspace;
+import vocalis.workbench.playing.Heard;
+import vocalis.workbench.playing.OfflineRender;
+import vocalis.workbench.playing.Player;
+import vocalis.workbench.playing.SoundEvents;
 
 /**
  * One second of the demo's first riff through the whole chain: the score in ms per second of sound

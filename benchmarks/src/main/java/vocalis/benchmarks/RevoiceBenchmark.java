@@ -17,19 +17,19 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
+import vocalis.core.edit.Chords;
 import vocalis.core.hands.Hand;
 import vocalis.core.revoice.Intent;
 import vocalis.core.revoice.Revoicer;
 import vocalis.core.revoice.Row;
-import vocalis.core.riff.Chords;
-import vocalis.core.riff.Derived;
-import vocalis.core.riff.Deriver;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Family;
-import vocalis.workbench.Revoicing;
+import vocalis.workbench.document.Revoicing;
 
 /**
  * Rows of the revoicing over seven roots: one by intent over all families and one of a family, the

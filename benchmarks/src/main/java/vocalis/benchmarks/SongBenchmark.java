@@ -14,15 +14,15 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import vocalis.core.arrange.Piece;
-import vocalis.core.arrange.Section;
 import vocalis.core.arrange.Song;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Section;
 import vocalis.core.practice.Rounds;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Heard;
-import vocalis.workbench.Songs;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.playing.Heard;
+import vocalis.workbench.playing.Songs;
 
 /**
  * What a keystroke in a long song costs: the song written out again from riffs that stand, on a

@@ -13,21 +13,24 @@ import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Parameters;
+import vocalis.cli.options.HandOption;
+import vocalis.cli.options.JsonOption;
+import vocalis.cli.options.Standard;
 import vocalis.core.arrange.Lift;
-import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.Song;
 import vocalis.core.arrange.SongFinding;
 import vocalis.core.check.Caution;
 import vocalis.core.check.Check;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.riff.Derived;
+import vocalis.core.derive.Derived;
+import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
-import vocalis.workbench.ArrangeWords;
-import vocalis.workbench.CheckWords;
-import vocalis.workbench.Levels;
-import vocalis.workbench.Resting;
-import vocalis.workbench.SectionLevels;
-import vocalis.workbench.Songs;
+import vocalis.workbench.document.Resting;
+import vocalis.workbench.playing.Levels;
+import vocalis.workbench.playing.SectionLevels;
+import vocalis.workbench.playing.Songs;
+import vocalis.workbench.words.ArrangeWords;
+import vocalis.workbench.words.CheckWords;
 
 /** Looks through a riff for what a player would stumble over. */
 @Command(

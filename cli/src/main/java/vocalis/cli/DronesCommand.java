@@ -12,6 +12,8 @@ import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import vocalis.cli.options.JsonOption;
+import vocalis.cli.options.NeckOptions;
 import vocalis.core.harmony.DroneMap;
 import vocalis.core.theory.Mode;
 

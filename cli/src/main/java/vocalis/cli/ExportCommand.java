@@ -15,16 +15,19 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import vocalis.core.arrange.Piece;
+import vocalis.cli.options.EachFile;
+import vocalis.cli.options.HandOption;
+import vocalis.cli.options.Standard;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.piece.Piece;
 import vocalis.formats.FormatException;
-import vocalis.workbench.Away;
-import vocalis.workbench.Exchange;
-import vocalis.workbench.PieceFiles;
-import vocalis.workbench.Places;
-import vocalis.workbench.PracticeLog;
-import vocalis.workbench.Resting;
-import vocalis.workbench.SafeFiles;
+import vocalis.workbench.base.Places;
+import vocalis.workbench.base.SafeFiles;
+import vocalis.workbench.document.Resting;
+import vocalis.workbench.exchange.Away;
+import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.library.PieceFiles;
+import vocalis.workbench.library.PracticeLog;
 
 /** Writes riffs in formats of other programs. */
 @Command(

@@ -13,11 +13,15 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import vocalis.core.arrange.Controls;
+import vocalis.cli.options.JsonOption;
+import vocalis.cli.options.KeyOption;
+import vocalis.cli.options.NeckOptions;
+import vocalis.cli.options.Standard;
 import vocalis.core.choice.PlainPower;
-import vocalis.core.harmony.ChordNamer;
-import vocalis.core.harmony.HeardRoot;
 import vocalis.core.instrument.Shape;
+import vocalis.core.mix.Controls;
+import vocalis.core.names.ChordNamer;
+import vocalis.core.names.HeardRoot;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
 import vocalis.core.theory.Key;
@@ -25,8 +29,8 @@ import vocalis.core.theory.Pitch;
 import vocalis.core.voicing.Voicing;
 import vocalis.sound.gain.GainReading;
 import vocalis.sound.gain.Ghost;
-import vocalis.workbench.GainReadings;
-import vocalis.workbench.GainWords;
+import vocalis.workbench.playing.GainReadings;
+import vocalis.workbench.words.GainWords;
 
 /** What gain adds to a shape. */
 @Command(

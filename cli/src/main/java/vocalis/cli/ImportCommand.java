@@ -11,18 +11,21 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import vocalis.core.arrange.Piece;
+import vocalis.cli.options.EachFile;
+import vocalis.cli.options.HandOption;
+import vocalis.cli.options.Standard;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.piece.Piece;
 import vocalis.core.riff.Ground;
 import vocalis.core.theory.Key;
 import vocalis.core.unpick.Unpicked;
 import vocalis.formats.json.Extras;
 import vocalis.formats.json.PieceCodec;
 import vocalis.formats.sheet.Imported;
-import vocalis.workbench.Exchange;
-import vocalis.workbench.PieceFiles;
-import vocalis.workbench.Resting;
-import vocalis.workbench.UnpickWords;
+import vocalis.workbench.document.Resting;
+import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.exchange.UnpickWords;
+import vocalis.workbench.library.PieceFiles;
 
 /** Takes files of other programs apart into riffs. */
 @Command(

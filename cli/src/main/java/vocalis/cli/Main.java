@@ -3,8 +3,10 @@ package vocalis.cli;
 import java.io.PrintWriter;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import vocalis.cli.options.FamilyConverter;
+import vocalis.cli.options.Standard;
 import vocalis.core.voicing.Family;
-import vocalis.workbench.Exchange;
+import vocalis.workbench.exchange.Exchange;
 
 /**
  * The command line. Exit 0; 1 where a check finds something; 2 for bad input with one line on

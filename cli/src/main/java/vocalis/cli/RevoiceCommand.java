@@ -15,18 +15,21 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import vocalis.core.arrange.Piece;
+import vocalis.cli.options.HandOption;
+import vocalis.cli.options.JsonOption;
+import vocalis.cli.options.Standard;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.derive.Derived;
+import vocalis.core.piece.Piece;
 import vocalis.core.revoice.Intent;
 import vocalis.core.revoice.Row;
-import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
 import vocalis.formats.json.PieceCodec;
-import vocalis.workbench.PieceFiles;
-import vocalis.workbench.Resting;
-import vocalis.workbench.RevoiceWords;
-import vocalis.workbench.Revoicing;
+import vocalis.workbench.document.Resting;
+import vocalis.workbench.document.Revoicing;
+import vocalis.workbench.library.PieceFiles;
+import vocalis.workbench.words.RevoiceWords;
 
 /** Shows a riff in every treatment, or writes it in one. */
 @Command(

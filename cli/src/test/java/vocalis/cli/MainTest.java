@@ -10,11 +10,11 @@ import java.util.List;
 import javax.sound.sampled.AudioSystem;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import vocalis.core.arrange.Piece;
+import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
 import vocalis.formats.json.Extras;
-import vocalis.workbench.Demo;
-import vocalis.workbench.PieceFiles;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.library.PieceFiles;
 
 class MainTest {
 
@@ -272,7 +272,7 @@ class MainTest {
         Path still = folder.resolve("still.vocalis.json");
         Piece piece = Demo.pieces().get(4);
         Riff riff =
-                vocalis.core.riff.Progression.parse("b e b", piece.riff().ground().key())
+                vocalis.core.edit.Progression.parse("b e b", piece.riff().ground().key())
                         .on(piece.riff());
         PieceFiles.write(piece.with(riff), Extras.NONE, still, null);
         out = new java.io.StringWriter();
@@ -328,7 +328,7 @@ class MainTest {
         assertThat(found.get("bar").asInt()).isEqualTo(24);
         Piece piece = Demo.pieces().get(1);
         var song =
-                new vocalis.workbench.Songs(new vocalis.core.choice.Catalogue())
+                new vocalis.workbench.playing.Songs(new vocalis.core.choice.Catalogue())
                         .of(piece, vocalis.core.hands.Hand.MEDIUM);
         for (var c : vocalis.core.arrange.Clashes.of(song)) {
             piece = piece.meaning(c.key(), true);
@@ -340,7 +340,7 @@ class MainTest {
                 piece.with(
                         piece.second()
                                 .orElseThrow()
-                                .keepingTo(new vocalis.core.arrange.Part.Register(40, 50)));
+                                .keepingTo(new vocalis.core.piece.Part.Register(40, 50)));
         PieceFiles.write(register, Extras.NONE, meant, PieceFiles.read(meant).stamp());
         out = new java.io.StringWriter();
         assertThat(Main.run(new java.io.PrintWriter(out), "check", meant.toString())).isEqualTo(1);
@@ -379,7 +379,8 @@ class MainTest {
         System.setProperty("vocalis.data", folder.toString());
         try {
             var log =
-                    new vocalis.workbench.PracticeLog(vocalis.workbench.Places.ofPlatform().data());
+                    new vocalis.workbench.library.PracticeLog(
+                            vocalis.workbench.base.Places.ofPlatform().data());
             for (var e : Demo.practice()) {
                 log.add(e);
             }

@@ -13,9 +13,10 @@ import java.nio.file.Path;
 import javax.sound.sampled.AudioSystem;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import vocalis.core.arrange.Piece;
+import vocalis.cli.options.Standard;
+import vocalis.core.edit.Chords;
 import vocalis.core.instrument.Shape;
-import vocalis.core.riff.Chords;
+import vocalis.core.piece.Piece;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Root;
@@ -23,8 +24,8 @@ import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.formats.json.Extras;
 import vocalis.formats.json.PieceCodec;
-import vocalis.workbench.Demo;
-import vocalis.workbench.PieceFiles;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.library.PieceFiles;
 
 /** Standard streams in place of files, and terminals that know ASCII alone. */
 class StreamsTest {

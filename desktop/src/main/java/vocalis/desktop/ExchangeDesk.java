@@ -25,7 +25,7 @@ import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
-import vocalis.core.arrange.Piece;
+import vocalis.core.piece.Piece;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.sheets.ExportSheet;
@@ -36,11 +36,11 @@ import vocalis.desktop.view.SheetHost;
 import vocalis.formats.FormatException;
 import vocalis.formats.sheet.Imported;
 import vocalis.formats.tab.TabText;
-import vocalis.workbench.Away;
-import vocalis.workbench.Exchange;
-import vocalis.workbench.Library;
-import vocalis.workbench.Log;
-import vocalis.workbench.PieceFiles;
+import vocalis.workbench.base.Log;
+import vocalis.workbench.exchange.Away;
+import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.library.Library;
+import vocalis.workbench.library.PieceFiles;
 
 /** Takes riffs away and brings them in: export, import, the clipboard, files dropped. */
 final class ExchangeDesk implements AutoCloseable {

@@ -5,22 +5,22 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.stage.Stage;
-import vocalis.core.arrange.Piece;
+import vocalis.core.piece.Piece;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.SheetHost;
 import vocalis.formats.json.Extras;
-import vocalis.workbench.Backups;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Edits;
-import vocalis.workbench.Journal;
-import vocalis.workbench.Library;
-import vocalis.workbench.Log;
-import vocalis.workbench.PieceFiles;
-import vocalis.workbench.Resting;
-import vocalis.workbench.Saver;
-import vocalis.workbench.Workspace;
+import vocalis.workbench.base.Log;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.document.Resting;
+import vocalis.workbench.document.Workspace;
+import vocalis.workbench.library.Backups;
+import vocalis.workbench.library.Journal;
+import vocalis.workbench.library.Library;
+import vocalis.workbench.library.PieceFiles;
+import vocalis.workbench.library.Saver;
 
 /**
  * Opening, saving and leaving documents. Reading and writing happen off the FX thread; what ends

@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
-import vocalis.core.arrange.Piece;
-import vocalis.core.arrange.Standing;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Standing;
 import vocalis.desktop.model.LogbookModel;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.sheets.Ask;
@@ -18,13 +18,13 @@ import vocalis.desktop.sheets.LogbookSheet;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.SheetHost;
 import vocalis.formats.json.Extras;
-import vocalis.workbench.Journal;
-import vocalis.workbench.Library;
-import vocalis.workbench.Log;
-import vocalis.workbench.PieceFiles;
-import vocalis.workbench.Places;
-import vocalis.workbench.Resting;
-import vocalis.workbench.Workspace;
+import vocalis.workbench.base.Log;
+import vocalis.workbench.base.Places;
+import vocalis.workbench.document.Resting;
+import vocalis.workbench.document.Workspace;
+import vocalis.workbench.library.Journal;
+import vocalis.workbench.library.Library;
+import vocalis.workbench.library.PieceFiles;
 
 /** Sees to it that nothing is lost: the library with its logbook, ideas caught, the journal. */
 final class Keeping implements AutoCloseable {

@@ -5,16 +5,16 @@ import javafx.scene.control.MenuBar;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.layout.Region;
-import vocalis.core.arrange.Piece;
 import vocalis.core.hands.Hand;
+import vocalis.core.piece.Piece;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.model.Zone;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Edits;
-import vocalis.workbench.Workspace;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.document.Workspace;
 
 /** The menus: commands by theme, and what is set seldom. */
 final class Menus {

@@ -5,7 +5,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
-import vocalis.workbench.PieceFiles;
+import vocalis.workbench.library.PieceFiles;
 
 /** Asks for files; tests answer without the system's dialogs. */
 interface Prompts {

@@ -8,14 +8,14 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 import javafx.util.Duration;
-import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.piece.Piece;
 import vocalis.desktop.view.Background;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Log;
-import vocalis.workbench.Places;
+import vocalis.workbench.base.Log;
+import vocalis.workbench.base.Places;
+import vocalis.workbench.demo.Demo;
 
 /** The desktop program: {@code [FILE]} opens a riff, {@code --demo} the demo library's first. */
 public final class VocalisApp extends Application {

@@ -12,23 +12,23 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import vocalis.core.arrange.Piece;
 import vocalis.core.check.Caution;
 import vocalis.core.check.Check;
+import vocalis.core.derive.Finding;
+import vocalis.core.edit.Chords;
 import vocalis.core.hands.Hand;
 import vocalis.core.harmony.Context;
 import vocalis.core.instrument.Shape;
-import vocalis.core.riff.Chords;
-import vocalis.core.riff.Finding;
+import vocalis.core.pattern.Touch;
+import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Touch;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Edits;
-import vocalis.workbench.Exchange;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.exchange.Exchange;
 
 /** The caret is where it is drawn; what a key says stays; joined notes are what was typed. */
 @ExtendWith(ApplicationExtension.class)

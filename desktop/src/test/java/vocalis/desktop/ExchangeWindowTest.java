@@ -16,12 +16,12 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import vocalis.core.arrange.Piece;
+import vocalis.core.derive.Derived;
 import vocalis.core.hands.Hand;
-import vocalis.core.riff.Derived;
+import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Exchange;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.exchange.Exchange;
 
 /** Riffs taken away and brought in by keyboard in the real window. */
 @ExtendWith(ApplicationExtension.class)

@@ -13,14 +13,14 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
-import vocalis.core.arrange.Piece;
-import vocalis.core.riff.Scope;
-import vocalis.core.riff.Stroke;
-import vocalis.core.riff.Touch;
+import vocalis.core.edit.Scope;
+import vocalis.core.pattern.Stroke;
+import vocalis.core.pattern.Touch;
+import vocalis.core.piece.Piece;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.model.Zone;
-import vocalis.workbench.Demo;
-import vocalis.workbench.PieceFiles;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.library.PieceFiles;
 
 /** A riff of ordinary length from nothing, by keyboard alone, with the presses counted. */
 @ExtendWith(ApplicationExtension.class)

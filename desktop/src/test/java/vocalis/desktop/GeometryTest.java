@@ -7,18 +7,18 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.rhythm.Meter;
-import vocalis.core.riff.Derived;
-import vocalis.core.riff.Deriver;
 import vocalis.desktop.band.BandGeometry;
 import vocalis.desktop.lane.LaneGeometry;
 import vocalis.desktop.neck.NeckGeometry;
 import vocalis.desktop.view.TimeAxis;
-import vocalis.workbench.Demo;
+import vocalis.workbench.demo.Demo;
 
 /** Where things lie and what is hit there, without any window. */
 class GeometryTest {

@@ -16,13 +16,13 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import vocalis.core.choice.Filter;
+import vocalis.core.edit.Chords;
 import vocalis.core.instrument.Tuning;
-import vocalis.core.riff.Chords;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.model.Zone;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Edits;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.document.Edits;
 
 /** Finding, comparing, drones, idle fingers and hands in the real window. */
 @ExtendWith(ApplicationExtension.class)

@@ -25,8 +25,8 @@ import org.testfx.util.WaitForAsyncUtils;
 import vocalis.core.riff.Riff;
 import vocalis.desktop.keys.Command;
 import vocalis.desktop.model.Zone;
-import vocalis.workbench.Log;
-import vocalis.workbench.Subscription;
+import vocalis.workbench.base.Log;
+import vocalis.workbench.base.Subscription;
 
 /** Keys belong to what has the focus: every focusable control, every key. */
 @ExtendWith(ApplicationExtension.class)

@@ -9,9 +9,9 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import vocalis.core.arrange.Piece;
+import vocalis.core.piece.Piece;
 import vocalis.core.voicing.Family;
-import vocalis.workbench.Demo;
+import vocalis.workbench.demo.Demo;
 
 /** The card that leads is the one that the family's digit takes, in every family. */
 @ExtendWith(ApplicationExtension.class)

@@ -15,12 +15,12 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import vocalis.core.arrange.Piece;
-import vocalis.core.arrange.Standing;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Standing;
 import vocalis.formats.json.Extras;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Journal;
-import vocalis.workbench.LibraryEntry;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.library.Journal;
+import vocalis.workbench.library.LibraryEntry;
 
 /** The logbook by keyboard in the real window: caught, found, judged, put away, brought back. */
 @ExtendWith(ApplicationExtension.class)

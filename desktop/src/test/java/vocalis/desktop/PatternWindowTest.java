@@ -15,12 +15,12 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
-import vocalis.core.arrange.Piece;
-import vocalis.core.riff.Scope;
-import vocalis.core.riff.Touch;
+import vocalis.core.edit.Scope;
+import vocalis.core.pattern.Touch;
+import vocalis.core.piece.Piece;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
-import vocalis.workbench.Demo;
+import vocalis.workbench.demo.Demo;
 
 /** Bars, their pattern, touches and meter in the real window, from an empty riff, by keyboard. */
 @ExtendWith(ApplicationExtension.class)

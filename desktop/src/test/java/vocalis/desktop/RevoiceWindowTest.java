@@ -11,18 +11,18 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import vocalis.core.arrange.Piece;
+import vocalis.core.derive.Derived;
 import vocalis.core.instrument.Shape;
+import vocalis.core.piece.Piece;
 import vocalis.core.revoice.Intent;
 import vocalis.core.revoice.Row;
-import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Sounding;
 import vocalis.desktop.model.Zone;
-import vocalis.workbench.Demo;
-import vocalis.workbench.RevoiceWords;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.words.RevoiceWords;
 
 /** The Revoice screen by keyboard alone in the real window, its sound tapped. */
 @ExtendWith(ApplicationExtension.class)

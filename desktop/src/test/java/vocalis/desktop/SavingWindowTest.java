@@ -12,13 +12,13 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import vocalis.core.arrange.Piece;
+import vocalis.core.piece.Piece;
 import vocalis.formats.json.Extras;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Edits;
-import vocalis.workbench.Library;
-import vocalis.workbench.LibraryEntry;
-import vocalis.workbench.PieceFiles;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.library.Library;
+import vocalis.workbench.library.LibraryEntry;
+import vocalis.workbench.library.PieceFiles;
 
 /** A riff saved for the first time is found again; what is written while a file opens stays. */
 @ExtendWith(ApplicationExtension.class)

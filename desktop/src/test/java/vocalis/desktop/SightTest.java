@@ -21,14 +21,14 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
-import vocalis.core.arrange.Piece;
-import vocalis.core.arrange.Section;
-import vocalis.core.riff.Chords;
+import vocalis.core.edit.Chords;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Section;
 import vocalis.core.riff.Riff;
 import vocalis.desktop.model.Zone;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.Written;
-import vocalis.workbench.Demo;
+import vocalis.workbench.demo.Demo;
 
 /**
  * What the window looks like, measured from its pixels: contrast after WCAG 2.1 (relative

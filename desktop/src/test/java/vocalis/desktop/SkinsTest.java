@@ -26,9 +26,9 @@ import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.neck.Neck;
 import vocalis.desktop.view.Background;
 import vocalis.sound.device.Clock;
-import vocalis.workbench.Demo;
-import vocalis.workbench.OwnShapes;
-import vocalis.workbench.Places;
+import vocalis.workbench.base.Places;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.library.OwnShapes;
 
 /** A disposed skin lets go of the model it listened to, so that it can be collected. */
 @ExtendWith(ApplicationExtension.class)

@@ -13,10 +13,10 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import vocalis.core.arrange.Clash;
-import vocalis.core.arrange.Part;
-import vocalis.core.arrange.Piece;
-import vocalis.core.arrange.Section;
 import vocalis.core.arrange.Song;
+import vocalis.core.piece.Part;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Section;
 import vocalis.core.practice.Entry;
 import vocalis.core.practice.Ladder;
 import vocalis.core.riff.Tone;
@@ -24,8 +24,8 @@ import vocalis.desktop.model.ArrangeModel;
 import vocalis.desktop.model.PracticeModel;
 import vocalis.desktop.model.SectionField;
 import vocalis.desktop.model.Zone;
-import vocalis.workbench.Demo;
-import vocalis.workbench.PracticeLog;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.library.PracticeLog;
 
 /** A song is arranged, mended and practised by keyboard alone in the real window. */
 @ExtendWith(ApplicationExtension.class)

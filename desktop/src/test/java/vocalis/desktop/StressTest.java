@@ -30,9 +30,9 @@ import vocalis.desktop.keys.Command;
 import vocalis.sound.device.AudioOutput;
 import vocalis.sound.device.Devices;
 import vocalis.sound.device.OutputLine;
-import vocalis.workbench.Log;
-import vocalis.workbench.Player;
-import vocalis.workbench.Subscription;
+import vocalis.workbench.base.Log;
+import vocalis.workbench.base.Subscription;
+import vocalis.workbench.playing.Player;
 
 /**
  * A held key, a monkey at the keyboard, a device that comes and goes: nothing breaks or heaps up.

@@ -24,9 +24,9 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
-import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.riff.Derived;
+import vocalis.core.derive.Derived;
+import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Sounding;
@@ -34,8 +34,8 @@ import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Background;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Places;
+import vocalis.workbench.base.Places;
+import vocalis.workbench.demo.Demo;
 
 /** Opens the real window with a tapped sound device, and presses and reads what a user would. */
 abstract class WindowDriver {

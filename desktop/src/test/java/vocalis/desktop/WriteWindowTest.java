@@ -22,18 +22,18 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
-import vocalis.core.arrange.Piece;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.pattern.Struck;
+import vocalis.core.piece.Piece;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Struck;
 import vocalis.core.riff.Tone;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Sounding;
 import vocalis.desktop.model.Zone;
 import vocalis.sound.device.AudioOutput;
-import vocalis.workbench.Demo;
-import vocalis.workbench.PieceFiles;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.library.PieceFiles;
 
 /** Writing, voicing, hearing and saving in the real window, by mouse and by keyboard. */
 @ExtendWith(ApplicationExtension.class)

@@ -11,14 +11,14 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
-import vocalis.core.arrange.Piece;
-import vocalis.core.arrange.Version;
+import vocalis.core.pattern.LineNote;
+import vocalis.core.pattern.Touch;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Version;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.LineNote;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Touch;
 import vocalis.core.voicing.Family;
-import vocalis.workbench.Demo;
+import vocalis.workbench.demo.Demo;
 
 /**
  * A whole riff written by keyboard alone from an empty one: four bars of five quarters with a
@@ -142,7 +142,8 @@ class WritingFlowTest extends WindowDriver {
     private void heard() {
         fx(
                 () -> {
-                    shell.workspace().apply(vocalis.workbench.Edits.takeVersion("version-1"));
+                    shell.workspace()
+                            .apply(vocalis.workbench.document.Edits.takeVersion("version-1"));
                     return null;
                 });
         settle();

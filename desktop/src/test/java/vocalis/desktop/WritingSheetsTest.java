@@ -11,9 +11,9 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import vocalis.core.arrange.Piece;
+import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
-import vocalis.workbench.Demo;
+import vocalis.workbench.demo.Demo;
 
 /** The sheets for writing, by keyboard in the real window. */
 @ExtendWith(ApplicationExtension.class)

@@ -2,7 +2,7 @@ package vocalis.sound;
 
 import java.util.Arrays;
 import org.jtransforms.fft.DoubleFFT_1D;
-import vocalis.sound.dsp.AmpSettings;
+import vocalis.sound.amp.AmpSettings;
 import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Settings;
 import vocalis.sound.engine.StringBank;

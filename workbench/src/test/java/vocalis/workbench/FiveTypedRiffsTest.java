@@ -9,15 +9,18 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
+import vocalis.core.piece.Piece;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Score;
 import vocalis.core.unpick.Unpicked;
 import vocalis.formats.sheet.Imported;
 import vocalis.formats.sheet.Sheet;
+import vocalis.workbench.document.Workspace;
+import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.playing.OfflineRender;
 
 /**
  * Five riffs of our own, typed as tab in three house styles with silenced strings, dead strokes,

@@ -9,13 +9,15 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import vocalis.core.arrange.Groove;
-import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.mix.Groove;
+import vocalis.core.piece.Piece;
 import vocalis.core.rhythm.Ticks;
 import vocalis.formats.FormatException;
 import vocalis.formats.json.PieceCodec;
 import vocalis.sound.engine.Program;
+import vocalis.workbench.document.Workspace;
+import vocalis.workbench.playing.SoundEvents;
 
 /**
  * Files that version 0.1 wrote, beside the events that version 0.1 played for them, dumped from its
@@ -73,7 +75,7 @@ class Format1Test {
     /** The kit fills now before a turn, and begins with a crash after one; 0.1 did not. */
     private static boolean filled(String hit, List<Long> fills) {
         long at = Long.parseLong(hit.substring(0, hit.indexOf(' ')));
-        return hit.contains("hit " + vocalis.sound.dsp.Piece.CRASH.ordinal())
+        return hit.contains("hit " + vocalis.sound.band.Piece.CRASH.ordinal())
                 || fills.stream().anyMatch(f -> at >= f && at < f + Ticks.QUARTER * 2);
     }
 

@@ -4,8 +4,11 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import vocalis.core.arrange.Piece;
+import vocalis.core.piece.Piece;
 import vocalis.formats.json.Extras;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.library.Journal;
+import vocalis.workbench.library.PieceFiles;
 
 /** A process of its own that edits and saves without end, to be killed, or adds its tags. */
 public final class Hammering {

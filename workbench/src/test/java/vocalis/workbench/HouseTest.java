@@ -10,6 +10,10 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import vocalis.core.hands.Hand;
+import vocalis.workbench.base.Log;
+import vocalis.workbench.base.Places;
+import vocalis.workbench.base.Preferences;
+import vocalis.workbench.base.Subscription;
 
 /** Where things are kept, what is remembered between starts, and what is logged. */
 class HouseTest {

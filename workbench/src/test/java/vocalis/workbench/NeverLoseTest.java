@@ -16,8 +16,12 @@ import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import vocalis.core.arrange.Piece;
+import vocalis.core.piece.Piece;
 import vocalis.formats.json.Extras;
+import vocalis.workbench.base.SafeFiles;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.library.Journal;
+import vocalis.workbench.library.PieceFiles;
 
 /** Processes killed while they write, two that write one file, a disk that is full. */
 class NeverLoseTest {

@@ -12,13 +12,19 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
-import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.riff.Finding;
+import vocalis.core.derive.Finding;
+import vocalis.core.piece.Piece;
 import vocalis.formats.FormatException;
 import vocalis.formats.json.Extras;
 import vocalis.formats.json.PieceCodec;
 import vocalis.sound.engine.Engine;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.document.Workspace;
+import vocalis.workbench.playing.Heard;
+import vocalis.workbench.playing.OfflineRender;
+import vocalis.workbench.playing.SoundEvents;
+import vocalis.workbench.words.FindingWords;
 
 /** What a file may hold can be derived, said and rendered, however odd it is. */
 class PlayableTest {

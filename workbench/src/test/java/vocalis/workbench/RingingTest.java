@@ -7,15 +7,18 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
-import vocalis.core.arrange.Mix;
-import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.mix.Mix;
+import vocalis.core.piece.Piece;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Ringing;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.vary.Variation;
 import vocalis.sound.engine.Program;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.document.Workspace;
+import vocalis.workbench.playing.SoundEvents;
 
 /**
  * How long notes are said to ring, against what the engine is told: the program's events are

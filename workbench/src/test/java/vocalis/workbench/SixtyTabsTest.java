@@ -11,11 +11,12 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.derive.Derived;
 import vocalis.core.hands.Hand;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Derived;
 import vocalis.core.theory.Spelling;
 import vocalis.core.unpick.Unpicked;
+import vocalis.workbench.exchange.Exchange;
 
 /**
  * Sixty small tabs with the right answer beside each stroke, with their chord symbols and without:

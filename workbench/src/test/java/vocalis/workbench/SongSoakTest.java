@@ -20,6 +20,12 @@ import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
 import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Program;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.playing.Drill;
+import vocalis.workbench.playing.Heard;
+import vocalis.workbench.playing.OfflineRender;
+import vocalis.workbench.playing.Songs;
+import vocalis.workbench.playing.SoundEvents;
 
 /** Ten minutes of a whole song and a ladder on a clock that runs as fast as it can. */
 class SongSoakTest {

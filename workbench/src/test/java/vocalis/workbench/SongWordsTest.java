@@ -12,23 +12,28 @@ import vocalis.core.arrange.Clash;
 import vocalis.core.arrange.Clashes;
 import vocalis.core.arrange.Lift;
 import vocalis.core.arrange.Mend;
-import vocalis.core.arrange.Mix;
-import vocalis.core.arrange.Part;
-import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.SecondParts;
-import vocalis.core.arrange.Section;
 import vocalis.core.arrange.SectionChange;
 import vocalis.core.arrange.Song;
 import vocalis.core.arrange.SongFinding;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
+import vocalis.core.mix.Mix;
+import vocalis.core.piece.Part;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Section;
 import vocalis.core.practice.HardChange;
 import vocalis.core.practice.Ladder;
 import vocalis.core.practice.Load;
 import vocalis.core.practice.Vanishing;
 import vocalis.core.revoice.Rub;
 import vocalis.core.theory.Key;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.playing.Drill;
+import vocalis.workbench.playing.Songs;
+import vocalis.workbench.words.ArrangeWords;
+import vocalis.workbench.words.PracticeWords;
 
 /** What a song's screens and commands say: for everything something, for different things other. */
 class SongWordsTest {

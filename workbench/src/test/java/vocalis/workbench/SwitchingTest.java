@@ -6,13 +6,20 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
-import vocalis.core.arrange.Mix;
-import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
+import vocalis.core.mix.Mix;
+import vocalis.core.piece.Piece;
 import vocalis.core.revoice.Row;
 import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Program;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.document.Revoicing;
+import vocalis.workbench.document.Workspace;
+import vocalis.workbench.playing.Heard;
+import vocalis.workbench.playing.OfflineRender;
+import vocalis.workbench.playing.Player;
+import vocalis.workbench.playing.SoundEvents;
 
 /** Treatments changed while the loop plays, on a clock that runs as fast as it can. */
 class SwitchingTest {

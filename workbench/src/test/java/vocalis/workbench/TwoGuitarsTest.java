@@ -5,15 +5,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Optional;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import vocalis.core.arrange.Fader;
-import vocalis.core.arrange.Mix;
-import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.derive.Deriver;
 import vocalis.core.hands.Hand;
-import vocalis.core.riff.Deriver;
+import vocalis.core.mix.Fader;
+import vocalis.core.mix.Mix;
+import vocalis.core.piece.Piece;
 import vocalis.core.riff.Tone;
 import vocalis.core.score.Score;
 import vocalis.sound.dsp.Biquad;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.playing.Heard;
+import vocalis.workbench.playing.OfflineRender;
+import vocalis.workbench.playing.Player;
 
 /** A doubled part is two players, not one sound in two places. */
 class TwoGuitarsTest {

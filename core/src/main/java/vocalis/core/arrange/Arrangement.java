@@ -3,6 +3,9 @@ package vocalis.core.arrange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.PieceRiff;
+import vocalis.core.piece.Section;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
 

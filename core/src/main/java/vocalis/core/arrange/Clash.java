@@ -1,6 +1,7 @@
 package vocalis.core.arrange;
 
 import java.util.Objects;
+import vocalis.core.piece.Meant;
 import vocalis.core.revoice.Rub;
 
 /**

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import vocalis.core.mix.Groove;
+import vocalis.core.piece.Meant;
 import vocalis.core.revoice.Rub;
 import vocalis.core.rhythm.TempoMap;
 import vocalis.core.rhythm.Ticks;

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import vocalis.core.piece.Part;
+import vocalis.core.piece.Section;
 import vocalis.core.score.Ringing;
 import vocalis.core.score.Score;
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import vocalis.core.piece.Section;
 import vocalis.core.riff.Tone;
 
 /**

@@ -1,7 +1,7 @@
 package vocalis.core.check;
 
 import java.util.List;
-import vocalis.core.riff.Finding;
+import vocalis.core.derive.Finding;
 
 /** Something in a riff that a player would stumble over. Words are made where it is shown. */
 public sealed interface Caution {

@@ -6,9 +6,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import vocalis.core.hands.Hand;
-import vocalis.core.harmony.ChordSymbol;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
+import vocalis.core.names.ChordSymbol;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Recipe;
 

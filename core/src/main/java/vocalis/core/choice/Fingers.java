@@ -5,6 +5,7 @@ import java.util.List;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.hands.Move;
+import vocalis.core.hands.Path;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 

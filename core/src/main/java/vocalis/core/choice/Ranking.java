@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import vocalis.core.hands.Change;
 import vocalis.core.instrument.Shape;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
-import vocalis.core.harmony.ChordName;
-import vocalis.core.harmony.ChordNamer;
-import vocalis.core.harmony.HeardRoot;
+import vocalis.core.names.ChordName;
+import vocalis.core.names.ChordNamer;
+import vocalis.core.names.HeardRoot;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
 

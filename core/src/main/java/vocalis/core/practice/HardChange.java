@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import vocalis.core.arrange.Song;
+import vocalis.core.derive.Derived;
 import vocalis.core.hands.Move;
 import vocalis.core.instrument.Shape;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Derived;
 
 /**
  * A change of chords and how hard it is on the hand: how fast it must travel.

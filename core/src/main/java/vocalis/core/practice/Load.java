@@ -1,9 +1,9 @@
 package vocalis.core.practice;
 
 import java.util.List;
+import vocalis.core.derive.Derived;
 import vocalis.core.hands.Fingering;
 import vocalis.core.rhythm.TempoMap;
-import vocalis.core.riff.Derived;
 import vocalis.core.score.Onset;
 
 /**

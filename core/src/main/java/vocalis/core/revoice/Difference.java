@@ -3,9 +3,9 @@ package vocalis.core.revoice;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
+import vocalis.core.derive.Derived;
 import vocalis.core.harmony.Context;
-import vocalis.core.harmony.HeardRoot;
-import vocalis.core.riff.Derived;
+import vocalis.core.names.HeardRoot;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
 

@@ -3,10 +3,10 @@ package vocalis.core.revoice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import vocalis.core.derive.Derived;
+import vocalis.core.derive.Way;
 import vocalis.core.harmony.Context;
-import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Way;
 import vocalis.core.voicing.Family;
 
 /**

@@ -4,6 +4,7 @@ import java.util.Objects;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.pattern.Limits;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Pitch;
 

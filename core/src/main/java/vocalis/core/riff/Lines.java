@@ -1,6 +1,7 @@
 package vocalis.core.riff;
 
 import vocalis.core.instrument.Fretboard;
+import vocalis.core.pattern.LinePitch;
 import vocalis.core.theory.Key;
 
 /** What single notes sound, and what becomes of them when they are moved. */

@@ -4,6 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.TreeSet;
+import vocalis.core.pattern.Limits;
+import vocalis.core.pattern.Pass;
+import vocalis.core.pattern.Pattern;
+import vocalis.core.pattern.Restart;
+import vocalis.core.pattern.Touch;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.TimeLine;
 

@@ -1,6 +1,7 @@
 package vocalis.core.riff;
 
 import java.util.Objects;
+import vocalis.core.pattern.Limits;
 
 /**
  * A root and how long it lasts: one entry of the second layer.

@@ -3,7 +3,7 @@ package vocalis.core.unpick;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import vocalis.core.riff.Derived;
+import vocalis.core.derive.Derived;
 import vocalis.core.riff.Riff;
 
 /**

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import vocalis.core.riff.Chords;
+import vocalis.core.edit.Chords;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Root;
 import vocalis.core.riff.RootSpan;

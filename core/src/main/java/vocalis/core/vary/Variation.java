@@ -1,7 +1,7 @@
 package vocalis.core.vary;
 
 import java.util.Optional;
-import vocalis.core.riff.Derived;
+import vocalis.core.derive.Derived;
 import vocalis.core.riff.Riff;
 
 /**

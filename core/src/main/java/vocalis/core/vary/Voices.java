@@ -1,9 +1,9 @@
 package vocalis.core.vary;
 
 import java.util.Optional;
+import vocalis.core.derive.Derived;
+import vocalis.core.edit.Chords;
 import vocalis.core.instrument.Shape;
-import vocalis.core.riff.Chords;
-import vocalis.core.riff.Derived;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Root;

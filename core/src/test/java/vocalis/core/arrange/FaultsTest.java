@@ -10,6 +10,8 @@ import vocalis.core.harmony.DroneMap;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.mix.Groove;
+import vocalis.core.mix.Mix;
 import vocalis.core.revoice.Rub;
 import vocalis.core.rhythm.Landing;
 import vocalis.core.rhythm.Meter;

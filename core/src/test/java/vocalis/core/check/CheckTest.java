@@ -6,18 +6,18 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.derive.Deriver;
+import vocalis.core.edit.Chords;
+import vocalis.core.edit.Figures;
+import vocalis.core.edit.Times;
+import vocalis.core.edit.Touches;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
+import vocalis.core.pattern.Touch;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Chords;
-import vocalis.core.riff.Deriver;
-import vocalis.core.riff.Figures;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Riffs;
-import vocalis.core.riff.Times;
-import vocalis.core.riff.Touch;
-import vocalis.core.riff.Touches;
 import vocalis.core.voicing.Family;
 
 /** What a player would stumble over is found, and only that. */

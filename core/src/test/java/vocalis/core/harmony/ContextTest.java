@@ -17,6 +17,8 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.names.ChordNamer;
+import vocalis.core.names.HeardRoot;
 import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Mode;

@@ -15,6 +15,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import vocalis.core.instrument.Shape;
+import vocalis.core.names.ChordName;
+import vocalis.core.names.ChordNamer;
+import vocalis.core.names.HeardRoot;
+import vocalis.core.names.Readout;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
 

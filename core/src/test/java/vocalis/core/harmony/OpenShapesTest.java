@@ -19,6 +19,8 @@ import org.junit.jupiter.api.Test;
 import vocalis.core.Shapes;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
+import vocalis.core.names.ChordSymbol;
+import vocalis.core.names.Reading;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;

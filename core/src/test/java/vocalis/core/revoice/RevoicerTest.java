@@ -14,10 +14,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
+import vocalis.core.edit.Chords;
 import vocalis.core.hands.Hand;
-import vocalis.core.riff.Chords;
-import vocalis.core.riff.Derived;
-import vocalis.core.riff.Deriver;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Riffs;
 import vocalis.core.voicing.Family;
@@ -178,7 +178,7 @@ class RevoicerTest {
             work += a.fingering().effort();
             work +=
                     2
-                            * new vocalis.core.choice.Change(0)
+                            * new vocalis.core.hands.Change(0)
                                     .cost(
                                             a.voicing().board(),
                                             a.voicing().shape(),

@@ -12,20 +12,20 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
+import vocalis.core.derive.Finding;
+import vocalis.core.edit.Scope;
+import vocalis.core.edit.Strokes;
 import vocalis.core.hands.Hand;
+import vocalis.core.pattern.LineNote;
+import vocalis.core.pattern.LinePitch;
+import vocalis.core.pattern.Touch;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Derived;
-import vocalis.core.riff.Deriver;
-import vocalis.core.riff.Finding;
-import vocalis.core.riff.LineNote;
-import vocalis.core.riff.LinePitch;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Riffs;
 import vocalis.core.riff.Root;
 import vocalis.core.riff.RootSpan;
-import vocalis.core.riff.Scope;
-import vocalis.core.riff.Strokes;
-import vocalis.core.riff.Touch;
 import vocalis.core.score.Onset;
 
 /** The named moves that make another riff of one. */

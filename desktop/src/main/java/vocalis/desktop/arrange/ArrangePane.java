@@ -14,17 +14,17 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import vocalis.core.arrange.Clash;
 import vocalis.core.arrange.Lift;
-import vocalis.core.arrange.Part;
-import vocalis.core.arrange.Piece;
-import vocalis.core.arrange.Section;
 import vocalis.core.arrange.Song;
+import vocalis.core.piece.Part;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Section;
 import vocalis.core.theory.Key;
 import vocalis.desktop.model.ArrangeModel;
 import vocalis.desktop.model.SectionField;
 import vocalis.desktop.model.SongHearing;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
-import vocalis.workbench.ArrangeWords;
+import vocalis.workbench.words.ArrangeWords;
 
 /** The Arrange screen: the strip, the card of the section under the caret, what rubs. */
 public final class ArrangePane extends VBox {

@@ -11,10 +11,10 @@ import javafx.scene.paint.Paint;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.arrange.Clash;
 import vocalis.core.arrange.Lift;
-import vocalis.core.arrange.Section;
 import vocalis.core.arrange.Song;
+import vocalis.core.derive.Derived;
+import vocalis.core.piece.Section;
 import vocalis.core.rhythm.MeterMap;
-import vocalis.core.riff.Derived;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Sounding;
@@ -22,7 +22,7 @@ import vocalis.desktop.model.ArrangeModel;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.TimeAxis;
-import vocalis.workbench.ArrangeWords;
+import vocalis.workbench.words.ArrangeWords;
 
 /** Paints the strip; time runs over all of it, however long the piece is. */
 final class SongStripSkin extends CanvasSkin<SongStrip> {

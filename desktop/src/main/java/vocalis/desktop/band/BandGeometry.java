@@ -2,7 +2,7 @@ package vocalis.desktop.band;
 
 import java.util.ArrayList;
 import java.util.List;
-import vocalis.core.riff.Derived;
+import vocalis.core.derive.Derived;
 import vocalis.desktop.view.TimeAxis;
 
 /**

@@ -14,11 +14,11 @@ import javafx.scene.paint.Paint;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
-import vocalis.core.harmony.Readout;
+import vocalis.core.derive.Derived;
+import vocalis.core.edit.Chords;
 import vocalis.core.harmony.VoiceMoves;
+import vocalis.core.names.Readout;
 import vocalis.core.rhythm.MeterMap;
-import vocalis.core.riff.Chords;
-import vocalis.core.riff.Derived;
 import vocalis.core.theory.Key;
 import vocalis.desktop.model.GainModel;
 import vocalis.desktop.model.WriteModel;
@@ -27,7 +27,7 @@ import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.TimeAxis;
 import vocalis.sound.gain.Ghost;
-import vocalis.workbench.GainWords;
+import vocalis.workbench.words.GainWords;
 
 /** Paints the voice band and takes its mouse. */
 public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {

@@ -23,12 +23,12 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import vocalis.core.choice.Filter;
-import vocalis.core.riff.Derived;
+import vocalis.core.derive.Derived;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Explain;
-import vocalis.workbench.PieceFiles;
+import vocalis.workbench.library.PieceFiles;
 
 /**
  * The family keys, the count of what they hold, and the button that puts a voicing into the riff.

@@ -5,7 +5,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Skin;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.text.TextAlignment;
-import vocalis.core.riff.Derived;
+import vocalis.core.derive.Derived;
 import vocalis.core.score.Harmony;
 import vocalis.desktop.model.ViewModel;
 import vocalis.desktop.model.WriteModel;

@@ -3,7 +3,7 @@ package vocalis.desktop.model;
 import vocalis.core.arrange.Song;
 import vocalis.core.practice.HardChange;
 import vocalis.core.rhythm.MeterMap;
-import vocalis.workbench.ArrangeWords;
+import vocalis.workbench.words.ArrangeWords;
 
 /**
  * A stretch of a song that is practised.

@@ -14,19 +14,19 @@ import vocalis.core.arrange.Clash;
 import vocalis.core.arrange.Clashes;
 import vocalis.core.arrange.Lift;
 import vocalis.core.arrange.Mend;
-import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.SecondParts;
-import vocalis.core.arrange.Section;
 import vocalis.core.arrange.SectionChange;
 import vocalis.core.arrange.Song;
+import vocalis.core.derive.Derived;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Section;
 import vocalis.core.revoice.Revoicer;
-import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
 import vocalis.desktop.view.Background;
-import vocalis.workbench.ArrangeWords;
-import vocalis.workbench.Edit;
-import vocalis.workbench.SectionLevels;
-import vocalis.workbench.Songs;
+import vocalis.workbench.document.Edit;
+import vocalis.workbench.playing.SectionLevels;
+import vocalis.workbench.playing.Songs;
+import vocalis.workbench.words.ArrangeWords;
 
 /**
  * The sections of the piece played through: where the caret is, what rubs, how sections lift, and

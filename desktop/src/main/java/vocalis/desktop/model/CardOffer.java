@@ -15,16 +15,16 @@ import vocalis.core.choice.Filter;
 import vocalis.core.choice.Finder;
 import vocalis.core.choice.OwnShape;
 import vocalis.core.choice.Ranking;
+import vocalis.core.derive.Deriver;
+import vocalis.core.edit.Chords;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
-import vocalis.core.riff.Chords;
-import vocalis.core.riff.Deriver;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
-import vocalis.workbench.PieceFiles;
+import vocalis.workbench.library.PieceFiles;
 
 /**
  * Which voicings are offered for the chord under the caret: a family's, what was searched for, or

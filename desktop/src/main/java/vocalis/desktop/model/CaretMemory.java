@@ -3,7 +3,7 @@ package vocalis.desktop.model;
 import java.util.IdentityHashMap;
 import java.util.Map;
 import java.util.Optional;
-import vocalis.core.arrange.Piece;
+import vocalis.core.piece.Piece;
 
 /** Where the caret was when a state of the document was left: undo brings it back there. */
 final class CaretMemory {

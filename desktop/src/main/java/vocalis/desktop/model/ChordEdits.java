@@ -3,9 +3,9 @@ package vocalis.desktop.model;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import vocalis.core.choice.Filter;
-import vocalis.core.riff.Chords;
+import vocalis.core.edit.Chords;
 import vocalis.core.voicing.Family;
-import vocalis.workbench.Edits;
+import vocalis.workbench.document.Edits;
 
 /** What keys and mouse do to the chord under the caret: each is one edit, or none. */
 public final class ChordEdits {

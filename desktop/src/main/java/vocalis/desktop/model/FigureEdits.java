@@ -1,8 +1,8 @@
 package vocalis.desktop.model;
 
-import vocalis.core.riff.Figures;
-import vocalis.workbench.CheckWords;
-import vocalis.workbench.Edits;
+import vocalis.core.edit.Figures;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.words.CheckWords;
 
 /** What is done to the figure under the lane's caret as a whole: each is one edit, or none. */
 public final class FigureEdits {

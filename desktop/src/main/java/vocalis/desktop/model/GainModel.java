@@ -7,13 +7,13 @@ import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
-import vocalis.core.arrange.Controls;
-import vocalis.core.harmony.Readout;
-import vocalis.core.riff.Derived;
+import vocalis.core.derive.Derived;
+import vocalis.core.mix.Controls;
+import vocalis.core.names.Readout;
 import vocalis.core.riff.Ground;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
-import vocalis.workbench.GainReadings;
+import vocalis.workbench.playing.GainReadings;
 
 /**
  * What gain makes of the voicing shown and of the riff's chords, reckoned off the FX thread, and

@@ -5,14 +5,14 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import vocalis.core.arrange.Controls;
-import vocalis.core.harmony.Readout;
+import vocalis.core.derive.Derived;
+import vocalis.core.mix.Controls;
+import vocalis.core.names.Readout;
 import vocalis.core.revoice.Row;
-import vocalis.core.riff.Derived;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
 import vocalis.sound.gain.Ghost;
-import vocalis.workbench.GainReadings;
+import vocalis.workbench.playing.GainReadings;
 
 /** What gain makes of the rows of the Revoice screen, found row by row on a worker. */
 public final class Grinding implements AutoCloseable {

@@ -1,8 +1,8 @@
 package vocalis.desktop.model;
 
 import java.util.Optional;
-import vocalis.core.arrange.Piece;
 import vocalis.core.instrument.Shape;
+import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Voicing;
 import vocalis.sound.device.Devices;

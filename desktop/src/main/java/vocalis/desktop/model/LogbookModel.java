@@ -16,13 +16,13 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
-import vocalis.core.arrange.Piece;
-import vocalis.core.arrange.Standing;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Standing;
 import vocalis.desktop.view.Background;
-import vocalis.workbench.Library;
-import vocalis.workbench.LibraryEntry;
-import vocalis.workbench.LibraryQuery;
-import vocalis.workbench.PieceFiles;
+import vocalis.workbench.library.Library;
+import vocalis.workbench.library.LibraryEntry;
+import vocalis.workbench.library.LibraryQuery;
+import vocalis.workbench.library.PieceFiles;
 
 /** What the logbook shows and does. Every touch of the disk is made on its worker, in order. */
 public final class LogbookModel {

@@ -8,8 +8,8 @@ import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import vocalis.core.practice.Entry;
 import vocalis.desktop.view.Background;
-import vocalis.workbench.Log;
-import vocalis.workbench.PracticeLog;
+import vocalis.workbench.base.Log;
+import vocalis.workbench.library.PracticeLog;
 
 /** What was practised, as the screen knows it; read and written on a worker, in order. */
 final class PracticeDiary implements AutoCloseable {

@@ -10,8 +10,8 @@ import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
-import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.Song;
+import vocalis.core.piece.Piece;
 import vocalis.core.practice.Entry;
 import vocalis.core.practice.HardChange;
 import vocalis.core.practice.Ladder;
@@ -21,10 +21,10 @@ import vocalis.core.practice.Vanishing;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.TempoMap;
 import vocalis.core.rhythm.Ticks;
-import vocalis.workbench.Drill;
-import vocalis.workbench.Heard;
-import vocalis.workbench.PracticeLog;
-import vocalis.workbench.PracticeWords;
+import vocalis.workbench.library.PracticeLog;
+import vocalis.workbench.playing.Drill;
+import vocalis.workbench.playing.Heard;
+import vocalis.workbench.words.PracticeWords;
 
 /**
  * Practising: a stretch of the song round and round, counted in, at its own tempo or up a ladder;

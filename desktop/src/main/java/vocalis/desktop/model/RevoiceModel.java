@@ -13,16 +13,16 @@ import javafx.beans.property.LongProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleLongProperty;
 import javafx.util.Duration;
-import vocalis.core.arrange.Version;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
 import vocalis.core.choice.Ranking;
+import vocalis.core.derive.Derived;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
+import vocalis.core.piece.Version;
 import vocalis.core.revoice.Difference;
 import vocalis.core.revoice.Intent;
 import vocalis.core.revoice.Row;
-import vocalis.core.riff.Derived;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.RootSpan;
@@ -30,10 +30,10 @@ import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
-import vocalis.workbench.Edit;
-import vocalis.workbench.Edits;
-import vocalis.workbench.RevoiceWords;
-import vocalis.workbench.Revoicing;
+import vocalis.workbench.document.Edit;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.document.Revoicing;
+import vocalis.workbench.words.RevoiceWords;
 
 /**
  * The riff in every treatment, row by row, and what the player does with them. Rows are found on a

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import vocalis.core.arrange.Fader;
-import vocalis.core.arrange.Mix;
-import vocalis.core.arrange.Piece;
-import vocalis.core.arrange.Version;
+import vocalis.core.mix.Fader;
+import vocalis.core.mix.Mix;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Version;
 import vocalis.core.revoice.Row;
 import vocalis.core.revoice.Rub;
 import vocalis.core.riff.Member;
@@ -15,8 +15,8 @@ import vocalis.core.riff.Riff;
 import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
-import vocalis.workbench.Edit;
-import vocalis.workbench.RevoiceWords;
+import vocalis.workbench.document.Edit;
+import vocalis.workbench.words.RevoiceWords;
 
 /** The second guitar's treatment of the riff, made from the same rows over the first guitar's. */
 public final class SecondGuitar {

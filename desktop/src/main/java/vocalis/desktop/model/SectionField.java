@@ -4,12 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import vocalis.core.arrange.Feel;
-import vocalis.core.arrange.Part;
-import vocalis.core.arrange.Piece;
-import vocalis.core.arrange.PieceRiff;
-import vocalis.core.arrange.Section;
-import vocalis.core.arrange.Version;
+import vocalis.core.mix.Feel;
+import vocalis.core.piece.Part;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.PieceRiff;
+import vocalis.core.piece.Section;
+import vocalis.core.piece.Version;
 import vocalis.core.riff.Tone;
 
 /** The lines of a section's card: what each says, and what stepping it does. */

@@ -3,12 +3,12 @@ package vocalis.desktop.model;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.derive.Derived;
 import vocalis.core.hands.Hand;
-import vocalis.core.riff.Derived;
 import vocalis.core.riff.Riff;
 import vocalis.desktop.view.Background;
-import vocalis.workbench.Edit;
-import vocalis.workbench.OwnShapes;
+import vocalis.workbench.document.Edit;
+import vocalis.workbench.library.OwnShapes;
 
 /** What the models need of the open document, and of nothing else. */
 public interface Session {

@@ -1,6 +1,6 @@
 package vocalis.desktop.model;
 
-import vocalis.core.arrange.Piece;
+import vocalis.core.piece.Piece;
 import vocalis.core.practice.Entry;
 
 /** One time that something is practised, from the count-in until it stops; shown until the next. */

@@ -4,16 +4,16 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import vocalis.core.arrange.Clash;
-import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.Song;
 import vocalis.core.arrange.Stretch;
+import vocalis.core.piece.Piece;
 import vocalis.core.practice.Rounds;
 import vocalis.core.practice.Vanishing;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.score.Score;
 import vocalis.desktop.view.Background;
-import vocalis.workbench.Heard;
-import vocalis.workbench.Songs;
+import vocalis.workbench.playing.Heard;
+import vocalis.workbench.playing.Songs;
 
 /**
  * What is heard of a song in Arrange: all of it from a place on, a stretch round and round with one

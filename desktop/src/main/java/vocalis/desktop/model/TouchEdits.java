@@ -3,15 +3,15 @@ package vocalis.desktop.model;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
+import vocalis.core.edit.Scope;
+import vocalis.core.edit.Touches;
+import vocalis.core.pattern.Anchor;
+import vocalis.core.pattern.Touch;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Anchor;
-import vocalis.core.riff.Scope;
-import vocalis.core.riff.Touch;
-import vocalis.core.riff.Touches;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Onset;
-import vocalis.workbench.Edits;
-import vocalis.workbench.FindingWords;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.words.FindingWords;
 
 /** What fingers do to the notes under the lane's caret: each is one edit, or none. */
 public final class TouchEdits {

@@ -9,24 +9,24 @@ import java.util.OptionalLong;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.LongProperty;
 import javafx.beans.property.SimpleLongProperty;
+import vocalis.core.edit.Scope;
+import vocalis.core.edit.Strokes;
+import vocalis.core.edit.Touches;
 import vocalis.core.instrument.Fretboard;
-import vocalis.core.riff.Anchor;
-import vocalis.core.riff.Event;
-import vocalis.core.riff.LineNote;
-import vocalis.core.riff.LinePitch;
+import vocalis.core.pattern.Anchor;
+import vocalis.core.pattern.Event;
+import vocalis.core.pattern.LineNote;
+import vocalis.core.pattern.LinePitch;
+import vocalis.core.pattern.Pass;
+import vocalis.core.pattern.Rest;
+import vocalis.core.pattern.Stroke;
+import vocalis.core.pattern.Struck;
+import vocalis.core.pattern.Touch;
 import vocalis.core.riff.Lines;
-import vocalis.core.riff.Pass;
-import vocalis.core.riff.Rest;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Scope;
-import vocalis.core.riff.Stroke;
-import vocalis.core.riff.Strokes;
-import vocalis.core.riff.Struck;
-import vocalis.core.riff.Touch;
-import vocalis.core.riff.Touches;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
-import vocalis.workbench.Edits;
+import vocalis.workbench.document.Edits;
 
 /**
  * Writing in the lane as one thinks it: a digit is a note, Enter a stroke, and the caret goes on by

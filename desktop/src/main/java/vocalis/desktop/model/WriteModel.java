@@ -14,32 +14,32 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import vocalis.core.arrange.Piece;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Card;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Filter;
+import vocalis.core.derive.Derived;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.hands.IdleFingers;
-import vocalis.core.harmony.Around;
-import vocalis.core.harmony.Readout;
 import vocalis.core.instrument.Shape;
+import vocalis.core.names.Around;
+import vocalis.core.names.Readout;
+import vocalis.core.piece.Piece;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Derived;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Background;
-import vocalis.workbench.Edit;
-import vocalis.workbench.Edits;
-import vocalis.workbench.OwnFigures;
-import vocalis.workbench.OwnShapes;
-import vocalis.workbench.Player;
-import vocalis.workbench.Subscription;
-import vocalis.workbench.Workspace;
+import vocalis.workbench.base.Subscription;
+import vocalis.workbench.document.Edit;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.document.Workspace;
+import vocalis.workbench.library.OwnFigures;
+import vocalis.workbench.library.OwnShapes;
+import vocalis.workbench.playing.Player;
 
 /**
  * What the Write screen shows and does, without any control: where the caret is, which cards are
@@ -253,15 +253,15 @@ public final class WriteModel implements Session, AutoCloseable {
     }
 
     /** Finds ways of the hand through a riff on a worker, and gives them here. */
-    public void ways(Riff riff, java.util.function.Consumer<List<vocalis.core.riff.Way>> then) {
-        List<vocalis.core.riff.Way> found = new java.util.ArrayList<>();
+    public void ways(Riff riff, java.util.function.Consumer<List<vocalis.core.derive.Way>> then) {
+        List<vocalis.core.derive.Way> found = new java.util.ArrayList<>();
         Filter passing = offer.filterProperty().get();
         background()
                 .run(
                         "looking for ways of the hand",
                         () ->
                                 found.addAll(
-                                        vocalis.core.riff.Way.offered(
+                                        vocalis.core.derive.Way.offered(
                                                 riff,
                                                 workspace.hand(),
                                                 workspace.catalogue(),
@@ -286,11 +286,11 @@ public final class WriteModel implements Session, AutoCloseable {
                         "looking for what passes the filter",
                         () ->
                                 laid.set(
-                                        new vocalis.core.riff.Deriver(workspace.catalogue())
+                                        new vocalis.core.derive.Deriver(workspace.catalogue())
                                                 .laid(
                                                         before,
                                                         workspace.hand(),
-                                                        vocalis.core.choice.Change.USUAL,
+                                                        vocalis.core.hands.Change.USUAL,
                                                         passing)),
                         () -> then.accept(before, laid.get()));
     }

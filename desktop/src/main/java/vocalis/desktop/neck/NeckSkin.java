@@ -8,9 +8,9 @@ import javafx.scene.paint.Paint;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Muting;
-import vocalis.core.harmony.Readout;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
+import vocalis.core.names.Readout;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Voicing;
@@ -138,7 +138,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
      * chord, full for the chord under the caret, a line along the farthest change.
      */
     private void paintWalk(GraphicsContext g) {
-        List<vocalis.core.riff.Derived.Chord> chords = model.derived().chords();
+        List<vocalis.core.derive.Derived.Chord> chords = model.derived().chords();
         java.util.TreeMap<Integer, java.util.TreeSet<Integer>> at = new java.util.TreeMap<>();
         for (int i = 0; i < chords.size(); i++) {
             int fret = chords.get(i).candidate().voicing().shape().lowestFretted();
@@ -151,7 +151,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
         }
         Neck c = getSkinnable();
         double y = geometry.top() - 7.5;
-        vocalis.core.riff.Way way = vocalis.core.riff.Way.of(model.derived());
+        vocalis.core.derive.Way way = vocalis.core.derive.Way.of(model.derived());
         int from = way.hardest();
         int to = (from + 1) % chords.size();
         int a = chords.get(from).candidate().voicing().shape().lowestFretted();

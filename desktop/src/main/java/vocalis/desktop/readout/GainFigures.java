@@ -10,8 +10,8 @@ import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Explain;
 import vocalis.sound.gain.GainReading;
 import vocalis.sound.gain.Ghost;
-import vocalis.workbench.GainReadings;
-import vocalis.workbench.GainWords;
+import vocalis.workbench.playing.GainReadings;
+import vocalis.workbench.words.GainWords;
 
 /** What gain adds to the voicing shown: in words first, then ghost by ghost, then the figures. */
 public final class GainFigures {

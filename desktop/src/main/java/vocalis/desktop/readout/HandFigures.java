@@ -7,7 +7,7 @@ import java.util.stream.Collectors;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Move;
 import vocalis.core.hands.Muting;
-import vocalis.core.harmony.Readout;
+import vocalis.core.names.Readout;
 import vocalis.desktop.model.WriteModel;
 
 /** What the hands do for the voicing shown: fingers, silences, reach, effort, what comes before. */

@@ -10,18 +10,18 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import vocalis.core.harmony.ChordName;
-import vocalis.core.harmony.ChordNamer;
+import vocalis.core.derive.Derived;
+import vocalis.core.derive.Finding;
 import vocalis.core.harmony.Context;
-import vocalis.core.harmony.Readout;
-import vocalis.core.riff.Derived;
-import vocalis.core.riff.Finding;
+import vocalis.core.names.ChordName;
+import vocalis.core.names.ChordNamer;
+import vocalis.core.names.Readout;
 import vocalis.core.theory.Degree;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.model.Page;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Explain;
-import vocalis.workbench.FindingWords;
+import vocalis.workbench.words.FindingWords;
 
 /**
  * What the voicing shown is, in plain words and figures; each figure says on its label what it

@@ -9,10 +9,10 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Paint;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
+import vocalis.core.derive.Derived;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.revoice.Row;
 import vocalis.core.revoice.Rub;
-import vocalis.core.riff.Derived;
 import vocalis.core.riff.RootSpan;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Sounding;
@@ -24,7 +24,7 @@ import vocalis.desktop.model.Zone;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.sound.gain.Ghost;
-import vocalis.workbench.RevoiceWords;
+import vocalis.workbench.words.RevoiceWords;
 
 /** Paints the grid: names and shapes, voices on one scale, and what each row costs. */
 final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {

@@ -13,16 +13,16 @@ import javafx.scene.control.Slider;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import vocalis.core.arrange.Fader;
-import vocalis.core.arrange.Feel;
-import vocalis.core.arrange.Mix;
-import vocalis.core.arrange.Part;
-import vocalis.core.arrange.Timing;
+import vocalis.core.mix.Fader;
+import vocalis.core.mix.Feel;
+import vocalis.core.mix.Mix;
+import vocalis.core.mix.Timing;
+import vocalis.core.piece.Part;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
-import vocalis.workbench.Edits;
+import vocalis.workbench.document.Edits;
 
 /** Who plays along, how loud, and what. */
 public final class AlongSheet {

@@ -3,24 +3,24 @@ package vocalis.desktop.sheets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import vocalis.core.arrange.BassFigure;
 import vocalis.core.arrange.Mend;
-import vocalis.core.arrange.Part;
-import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.SecondParts;
-import vocalis.core.arrange.Section;
 import vocalis.core.arrange.SectionChange;
+import vocalis.core.mix.BassFigure;
+import vocalis.core.piece.Part;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Section;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Note;
 import vocalis.desktop.model.ArrangeModel;
 import vocalis.desktop.model.SectionField;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.SheetHost;
-import vocalis.workbench.ArrangeWords;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Library;
-import vocalis.workbench.LibraryEntry;
-import vocalis.workbench.PieceFiles;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.library.Library;
+import vocalis.workbench.library.LibraryEntry;
+import vocalis.workbench.library.PieceFiles;
+import vocalis.workbench.words.ArrangeWords;
 
 /** Sheets of the Arrange screen. */
 public final class ArrangeSheets {

@@ -10,7 +10,7 @@ import vocalis.core.revoice.Row;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
-import vocalis.workbench.RevoiceWords;
+import vocalis.workbench.words.RevoiceWords;
 
 /**
  * Two treatments heard without knowing which is which: 1 and 2 sound them, Enter prefers the one

@@ -22,8 +22,8 @@ import vocalis.core.choice.Card;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Muting;
 import vocalis.core.harmony.Context;
-import vocalis.core.harmony.Readout;
 import vocalis.core.instrument.Fretboard;
+import vocalis.core.names.Readout;
 import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
@@ -32,7 +32,7 @@ import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.SheetHost;
-import vocalis.workbench.GainReadings;
+import vocalis.workbench.playing.GainReadings;
 
 /**
  * Up to four voicings side by side, on one scale, row by row, with what each changes against the

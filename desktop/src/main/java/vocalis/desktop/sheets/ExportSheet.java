@@ -33,8 +33,8 @@ import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.formats.FormatException;
 import vocalis.formats.tab.TabText;
-import vocalis.workbench.Away;
-import vocalis.workbench.Exchange;
+import vocalis.workbench.exchange.Away;
+import vocalis.workbench.exchange.Exchange;
 
 /**
  * What a riff can be taken away as: each with a preview and what it leaves out. Enter writes it, C

@@ -8,22 +8,22 @@ import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
+import vocalis.core.edit.FigureBook;
+import vocalis.core.edit.Figures;
+import vocalis.core.edit.Tapping;
+import vocalis.core.pattern.Event;
+import vocalis.core.pattern.Figure;
+import vocalis.core.pattern.LineNote;
+import vocalis.core.pattern.Pass;
+import vocalis.core.pattern.Stroke;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Event;
-import vocalis.core.riff.Figure;
-import vocalis.core.riff.FigureBook;
-import vocalis.core.riff.Figures;
-import vocalis.core.riff.LineNote;
-import vocalis.core.riff.Pass;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Stroke;
-import vocalis.core.riff.Tapping;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
-import vocalis.workbench.Edits;
-import vocalis.workbench.OwnFigures;
-import vocalis.workbench.PieceFiles;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.library.OwnFigures;
+import vocalis.workbench.library.PieceFiles;
 
 /** Sheets for figures: those at hand and the player's own, and one that is tapped. */
 public final class FigureSheets {

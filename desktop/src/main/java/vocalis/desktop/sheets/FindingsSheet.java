@@ -4,12 +4,12 @@ import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
-import vocalis.core.riff.Finding;
+import vocalis.core.derive.Finding;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
-import vocalis.workbench.Edits;
-import vocalis.workbench.FindingWords;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.words.FindingWords;
 
 /** What could not be played as written, each with a way to it and, for a touch, a way out. */
 public final class FindingsSheet {

@@ -18,8 +18,8 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
-import vocalis.core.harmony.HeardRoot;
 import vocalis.core.instrument.Shape;
+import vocalis.core.names.HeardRoot;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
@@ -28,7 +28,7 @@ import vocalis.core.voicing.Voicing;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
-import vocalis.workbench.RootProof;
+import vocalis.workbench.playing.RootProof;
 
 /** Sheets for listening: the root proved by power chords under it, and strings to tune by. */
 public final class ListenSheets {

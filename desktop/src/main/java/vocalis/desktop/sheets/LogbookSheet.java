@@ -22,7 +22,7 @@ import javafx.scene.layout.VBox;
 import vocalis.desktop.model.LogbookModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
-import vocalis.workbench.LibraryEntry;
+import vocalis.workbench.library.LibraryEntry;
 
 /** All riffs and ideas of the library: found, heard, judged, tagged, put away and brought back. */
 public final class LogbookSheet {

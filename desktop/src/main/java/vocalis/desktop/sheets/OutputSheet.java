@@ -17,7 +17,7 @@ import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.sound.device.AudioOutput;
 import vocalis.sound.device.Devices;
-import vocalis.workbench.Player;
+import vocalis.workbench.playing.Player;
 
 /** Where the sound goes, how late it comes, and whether it is muted. */
 public final class OutputSheet {

@@ -19,10 +19,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import vocalis.core.choice.Series;
+import vocalis.core.derive.Derived;
 import vocalis.core.harmony.Context;
 import vocalis.core.harmony.DroneMap;
 import vocalis.core.instrument.Tuning;
-import vocalis.core.riff.Derived;
 import vocalis.core.riff.Ground;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.theory.Degree;
@@ -34,7 +34,7 @@ import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.SheetHost;
-import vocalis.workbench.Edits;
+import vocalis.workbench.document.Edits;
 
 /** Sheets of harmony: drone map, bass sweep, keys that fit. */
 public final class Sheets {

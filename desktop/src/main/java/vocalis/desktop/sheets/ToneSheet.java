@@ -8,13 +8,13 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import vocalis.core.arrange.Controls;
-import vocalis.core.arrange.Mix;
+import vocalis.core.mix.Controls;
+import vocalis.core.mix.Mix;
 import vocalis.core.riff.Tone;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
-import vocalis.workbench.Edits;
+import vocalis.workbench.document.Edits;
 
 /** How both guitars are turned: amplifier, pickup, pick. */
 public final class ToneSheet {

@@ -18,7 +18,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import vocalis.core.riff.Derived;
+import vocalis.core.derive.Derived;
 import vocalis.core.riff.Ground;
 import vocalis.core.theory.Key;
 import vocalis.core.unpick.Unpicked;
@@ -29,8 +29,8 @@ import vocalis.desktop.view.SheetHost;
 import vocalis.formats.FormatException;
 import vocalis.formats.sheet.Imported;
 import vocalis.formats.tab.TabText;
-import vocalis.workbench.Exchange;
-import vocalis.workbench.UnpickWords;
+import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.exchange.UnpickWords;
 
 /**
  * What was imported beside what was understood of it: the literal tab, and the chords with how sure

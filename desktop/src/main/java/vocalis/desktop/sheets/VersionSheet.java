@@ -8,19 +8,19 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import vocalis.core.arrange.Version;
+import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
+import vocalis.core.edit.Progression;
+import vocalis.core.piece.Version;
 import vocalis.core.revoice.Difference;
-import vocalis.core.riff.Derived;
-import vocalis.core.riff.Deriver;
-import vocalis.core.riff.Progression;
 import vocalis.core.theory.Key;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.RiffPicture;
 import vocalis.desktop.view.SheetHost;
-import vocalis.workbench.Edits;
-import vocalis.workbench.RevoiceWords;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.words.RevoiceWords;
 
 /** A version beside the riff as it stands: both pictures above one another, and what differs. */
 final class VersionSheet {

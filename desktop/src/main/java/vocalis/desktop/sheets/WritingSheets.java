@@ -5,15 +5,15 @@ import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
-import vocalis.core.arrange.Version;
 import vocalis.core.check.Caution;
 import vocalis.core.check.Check;
 import vocalis.core.choice.Filter;
-import vocalis.core.riff.Chords;
-import vocalis.core.riff.Derived;
-import vocalis.core.riff.Progression;
+import vocalis.core.derive.Derived;
+import vocalis.core.derive.Way;
+import vocalis.core.edit.Chords;
+import vocalis.core.edit.Progression;
+import vocalis.core.piece.Version;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Way;
 import vocalis.core.theory.Key;
 import vocalis.core.vary.Endings;
 import vocalis.core.vary.NextRoot;
@@ -21,9 +21,9 @@ import vocalis.core.vary.Variation;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
-import vocalis.workbench.CheckWords;
-import vocalis.workbench.Edits;
-import vocalis.workbench.VariationWords;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.words.CheckWords;
+import vocalis.workbench.words.VariationWords;
 
 /** Sheets for writing: roots as text, what could come next, variations, versions, the check. */
 public final class WritingSheets {

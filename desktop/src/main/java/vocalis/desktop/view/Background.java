@@ -8,7 +8,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
-import vocalis.workbench.Log;
+import vocalis.workbench.base.Log;
 
 /**
  * The one way from the FX thread to a worker and back: work runs over an immutable snapshot, and an

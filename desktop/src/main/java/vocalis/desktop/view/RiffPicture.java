@@ -7,7 +7,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Skin;
 import javafx.scene.paint.Paint;
 import javafx.scene.text.TextAlignment;
-import vocalis.core.riff.Derived;
+import vocalis.core.derive.Derived;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
 

@@ -18,8 +18,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
-import vocalis.core.arrange.Mix;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.mix.Mix;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.TempoMap;
 import vocalis.core.riff.Ground;
@@ -31,9 +31,9 @@ import vocalis.core.theory.Spelling;
 import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Explain;
-import vocalis.workbench.Edit;
-import vocalis.workbench.Edits;
-import vocalis.workbench.Subscription;
+import vocalis.workbench.base.Subscription;
+import vocalis.workbench.document.Edit;
+import vocalis.workbench.document.Edits;
 
 /** The first layer: tuning, capo, key and mode, tempo, tone. */
 public final class GroundBar extends HBox {

@@ -17,7 +17,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import vocalis.core.choice.Filter;
 import vocalis.core.hands.IdleFingers;
-import vocalis.core.harmony.Readout;
+import vocalis.core.names.Readout;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.arrange.ArrangePane;

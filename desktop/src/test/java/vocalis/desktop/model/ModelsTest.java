@@ -13,15 +13,15 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.edit.Scope;
 import vocalis.core.instrument.Shape;
+import vocalis.core.pattern.Event;
+import vocalis.core.pattern.Figure;
+import vocalis.core.pattern.Pattern;
+import vocalis.core.pattern.Stroke;
+import vocalis.core.pattern.Struck;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Event;
-import vocalis.core.riff.Figure;
-import vocalis.core.riff.Pattern;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Scope;
-import vocalis.core.riff.Stroke;
-import vocalis.core.riff.Struck;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
@@ -29,10 +29,10 @@ import vocalis.core.voicing.Family;
 import vocalis.desktop.view.Background;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
-import vocalis.workbench.Demo;
-import vocalis.workbench.OwnShapes;
-import vocalis.workbench.Player;
-import vocalis.workbench.Workspace;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.document.Workspace;
+import vocalis.workbench.library.OwnShapes;
+import vocalis.workbench.playing.Player;
 
 /** What keys and mouse do, without any control. */
 @ExtendWith(ApplicationExtension.class)

@@ -6,10 +6,10 @@ import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
-import vocalis.core.arrange.Mix;
-import vocalis.core.arrange.Piece;
-import vocalis.core.arrange.Section;
-import vocalis.workbench.Demo;
+import vocalis.core.mix.Mix;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Section;
+import vocalis.workbench.demo.Demo;
 
 /** The lines of a section's card: every one can be stepped on and back, and says what it is. */
 class SectionFieldTest {

@@ -6,15 +6,15 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
-import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.Song;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
+import vocalis.core.piece.Piece;
 import vocalis.core.practice.Entry;
 import vocalis.core.practice.HardChange;
 import vocalis.core.rhythm.MeterMap;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Songs;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.playing.Songs;
 
 /** What is counted while one practises, and what is aimed at. */
 class SittingTest {

@@ -19,12 +19,12 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import vocalis.core.arrange.Clash;
 import vocalis.core.arrange.Mend;
-import vocalis.core.arrange.Piece;
 import vocalis.core.arrange.SecondParts;
-import vocalis.core.arrange.Section;
 import vocalis.core.arrange.SectionChange;
 import vocalis.core.arrange.Song;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Section;
 import vocalis.core.practice.Entry;
 import vocalis.core.practice.Ladder;
 import vocalis.core.practice.Rounds;
@@ -34,12 +34,12 @@ import vocalis.core.riff.Riff;
 import vocalis.desktop.view.Background;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
-import vocalis.workbench.Demo;
-import vocalis.workbench.Drill;
-import vocalis.workbench.OwnShapes;
-import vocalis.workbench.Player;
-import vocalis.workbench.PracticeLog;
-import vocalis.workbench.Workspace;
+import vocalis.workbench.demo.Demo;
+import vocalis.workbench.document.Workspace;
+import vocalis.workbench.library.OwnShapes;
+import vocalis.workbench.library.PracticeLog;
+import vocalis.workbench.playing.Drill;
+import vocalis.workbench.playing.Player;
 
 /** What keys do on the screens of the song, without any control; the silent stand-in plays. */
 @ExtendWith(ApplicationExtension.class)

@@ -2,11 +2,11 @@ package vocalis.formats.json;
 
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import vocalis.core.arrange.Controls;
-import vocalis.core.arrange.Fader;
-import vocalis.core.arrange.Feel;
-import vocalis.core.arrange.Mix;
-import vocalis.core.arrange.Timing;
+import vocalis.core.mix.Controls;
+import vocalis.core.mix.Fader;
+import vocalis.core.mix.Feel;
+import vocalis.core.mix.Mix;
+import vocalis.core.mix.Timing;
 import vocalis.core.riff.Tone;
 import vocalis.formats.FormatException;
 

@@ -2,8 +2,8 @@ package vocalis.formats.json;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
-import vocalis.core.riff.Figure;
-import vocalis.core.riff.Pattern;
+import vocalis.core.pattern.Figure;
+import vocalis.core.pattern.Pattern;
 import vocalis.formats.FormatException;
 
 /**

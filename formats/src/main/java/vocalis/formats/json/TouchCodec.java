@@ -6,9 +6,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
-import vocalis.core.riff.Anchor;
-import vocalis.core.riff.Limits;
-import vocalis.core.riff.Touch;
+import vocalis.core.pattern.Anchor;
+import vocalis.core.pattern.Limits;
+import vocalis.core.pattern.Touch;
 import vocalis.core.score.Dynamics;
 import vocalis.formats.FormatException;
 

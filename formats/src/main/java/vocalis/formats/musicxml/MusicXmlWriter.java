@@ -2,9 +2,9 @@ package vocalis.formats.musicxml;
 
 import java.util.ArrayList;
 import java.util.List;
-import vocalis.core.harmony.ChordSymbol;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
+import vocalis.core.names.ChordSymbol;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Notation;

@@ -9,7 +9,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import vocalis.core.harmony.ChordSymbol;
+import vocalis.core.names.ChordSymbol;
 import vocalis.formats.FormatException;
 
 /** The lines of one system: strings beneath each other, and the rows around them. */

@@ -19,7 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
-import vocalis.core.arrange.Piece;
+import vocalis.core.piece.Piece;
 import vocalis.formats.FormatException;
 
 class PieceCodecTest {

@@ -12,12 +12,12 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import vocalis.core.arrange.BassFigure;
-import vocalis.core.arrange.Feel;
-import vocalis.core.arrange.Meant;
-import vocalis.core.arrange.Part;
-import vocalis.core.arrange.Piece;
-import vocalis.core.arrange.Section;
+import vocalis.core.mix.BassFigure;
+import vocalis.core.mix.Feel;
+import vocalis.core.piece.Meant;
+import vocalis.core.piece.Part;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Section;
 import vocalis.core.riff.Tone;
 import vocalis.formats.FormatException;
 

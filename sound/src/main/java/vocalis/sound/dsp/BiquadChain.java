@@ -9,7 +9,7 @@ package vocalis.sound.dsp;
  * = (b1 − a1·b0)·x + t − a1·s}, {@code t' = (b2 − a2·b0)·x − a2·s}: the next state waits for a
  * product and a sum instead of two of each.
  */
-final class BiquadChain {
+public final class BiquadChain {
 
     private static final double TINY = 1e-18;
     private static final int COEFFICIENTS = 5;
@@ -18,7 +18,7 @@ final class BiquadChain {
     private final double[] s1;
     private final double[] s2;
 
-    BiquadChain(Biquad... filters) {
+    public BiquadChain(Biquad... filters) {
         c = new double[COEFFICIENTS * filters.length];
         s1 = new double[filters.length];
         s2 = new double[filters.length];
@@ -34,7 +34,7 @@ final class BiquadChain {
      * Filters {@code n} frames in place, two filters at a time with all their numbers in local
      * variables, over the whole block.
      */
-    void process(double[] x, int n) {
+    public void process(double[] x, int n) {
         int k = 0;
         for (; k + 3 < s1.length; k += 4) {
             four(x, n, k);
@@ -168,7 +168,7 @@ final class BiquadChain {
     }
 
     /** Forgets what it heard. */
-    void reset() {
+    public void reset() {
         java.util.Arrays.fill(s1, 0);
         java.util.Arrays.fill(s2, 0);
     }

@@ -7,7 +7,7 @@ package vocalis.sound.dsp;
  *
  * <p>Design: works on blocks; what the next block needs is kept in front of each.
  */
-final class Halfband {
+public final class Halfband {
 
     private static final double KAISER_BETA = 9;
 
@@ -21,7 +21,7 @@ final class Halfband {
      * @param side taps of the odd phase on each side of the middle
      * @param most frames of the lower rate in a block, at most
      */
-    Halfband(int side, int most) {
+    public Halfband(int side, int most) {
         this.side = side;
         taps = new double[side];
         double all = 0;
@@ -54,7 +54,7 @@ final class Halfband {
     }
 
     /** {@code n} frames in, {@code 2n} out. */
-    void up(double[] in, int n, double[] out) {
+    public void up(double[] in, int n, double[] out) {
         System.arraycopy(in, 0, filtered, 2 * side - 1, n);
         System.arraycopy(in, 0, passed, side, n);
         filter(n);
@@ -66,7 +66,7 @@ final class Halfband {
     }
 
     /** {@code 2n} frames in, {@code n} out. */
-    void down(double[] in, int n, double[] out) {
+    public void down(double[] in, int n, double[] out) {
         for (int i = 0; i < n; i++) {
             passed[side + i] = in[2 * i];
             filtered[2 * side - 1 + i] = in[2 * i + 1];

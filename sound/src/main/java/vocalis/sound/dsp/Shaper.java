@@ -10,7 +10,7 @@ package vocalis.sound.dsp;
  * by zero. The bias makes the curve asymmetric (even harmonics); what it shifts is taken off again.
  * Works on blocks in loops that the compiler can turn into vector instructions.
  */
-final class Shaper {
+public final class Shaper {
 
     private final double gain;
     private final double bias;
@@ -21,7 +21,7 @@ final class Shaper {
     /**
      * @param most frames in a block, at most
      */
-    Shaper(double gain, double bias, int most) {
+    public Shaper(double gain, double bias, int most) {
         this.gain = gain;
         this.bias = bias;
         this.rest = bias / Math.sqrt(1 + bias * bias);
@@ -31,7 +31,7 @@ final class Shaper {
     }
 
     /** Shapes {@code n} frames in place. */
-    void process(double[] x, int n) {
+    public void process(double[] x, int n) {
         double[] a = now;
         double[] r = root;
         for (int i = 0; i < n; i++) {
@@ -47,7 +47,7 @@ final class Shaper {
         r[0] = r[n];
     }
 
-    void reset() {
+    public void reset() {
         now[0] = bias;
         root[0] = Math.sqrt(1 + bias * bias);
     }

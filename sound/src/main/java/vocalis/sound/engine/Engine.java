@@ -1,9 +1,9 @@
 package vocalis.sound.engine;
 
-import vocalis.sound.dsp.AmpSettings;
-import vocalis.sound.dsp.Amplifier;
-import vocalis.sound.dsp.Bass;
-import vocalis.sound.dsp.Kit;
+import vocalis.sound.amp.AmpSettings;
+import vocalis.sound.amp.Amplifier;
+import vocalis.sound.band.Bass;
+import vocalis.sound.band.Kit;
 import vocalis.sound.dsp.Limiter;
 import vocalis.sound.dsp.Room;
 

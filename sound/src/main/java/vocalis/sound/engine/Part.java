@@ -1,11 +1,11 @@
 package vocalis.sound.engine;
 
 import java.util.Arrays;
-import vocalis.sound.dsp.Amplifier;
-import vocalis.sound.dsp.Bridge;
-import vocalis.sound.dsp.Damping;
-import vocalis.sound.dsp.HandNoise;
-import vocalis.sound.dsp.StringVoice;
+import vocalis.sound.amp.Amplifier;
+import vocalis.sound.strings.Bridge;
+import vocalis.sound.strings.Damping;
+import vocalis.sound.strings.HandNoise;
+import vocalis.sound.strings.StringVoice;
 
 /**
  * One guitar: its strings, coupled over the bridge and summed, through its amplifier. A change of

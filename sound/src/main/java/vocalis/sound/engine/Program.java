@@ -2,10 +2,10 @@ package vocalis.sound.engine;
 
 import java.util.Arrays;
 import java.util.Locale;
-import vocalis.sound.dsp.AmpSettings;
-import vocalis.sound.dsp.Damping;
-import vocalis.sound.dsp.Piece;
-import vocalis.sound.dsp.StringVoice;
+import vocalis.sound.amp.AmpSettings;
+import vocalis.sound.band.Piece;
+import vocalis.sound.strings.Damping;
+import vocalis.sound.strings.StringVoice;
 
 /**
  * What the engine plays in a loop: strokes and gestures on the strings of two guitars, notes of the

@@ -1,7 +1,7 @@
 package vocalis.sound.engine;
 
 import java.util.Objects;
-import vocalis.sound.dsp.AmpSettings;
+import vocalis.sound.amp.AmpSettings;
 
 /**
  * One guitar with its amplifier and its place in the picture.

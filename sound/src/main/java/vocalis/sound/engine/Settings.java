@@ -1,7 +1,7 @@
 package vocalis.sound.engine;
 
 import java.util.Objects;
-import vocalis.sound.dsp.AmpSettings;
+import vocalis.sound.amp.AmpSettings;
 
 /**
  * What the engine is set to; immutable, published by one write and read once per block.

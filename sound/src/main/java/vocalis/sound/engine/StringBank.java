@@ -1,9 +1,9 @@
 package vocalis.sound.engine;
 
-import vocalis.sound.dsp.Damping;
-import vocalis.sound.dsp.Guitar;
-import vocalis.sound.dsp.StringModel;
-import vocalis.sound.dsp.StringPatch;
+import vocalis.sound.strings.Damping;
+import vocalis.sound.strings.Guitar;
+import vocalis.sound.strings.StringModel;
+import vocalis.sound.strings.StringPatch;
 
 /**
  * The patches of all strings at all frets under every damping; immutable, built off the audio

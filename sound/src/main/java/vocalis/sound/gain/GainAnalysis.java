@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import vocalis.core.harmony.Roughness;
 import vocalis.core.theory.Pitch;
-import vocalis.sound.dsp.AmpSettings;
-import vocalis.sound.dsp.Amplifier;
+import vocalis.sound.amp.AmpSettings;
+import vocalis.sound.amp.Amplifier;
 import vocalis.sound.engine.StringBank;
 
 /**

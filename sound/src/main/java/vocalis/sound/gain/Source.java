@@ -2,10 +2,10 @@ package vocalis.sound.gain;
 
 import java.util.ArrayList;
 import java.util.List;
-import vocalis.sound.dsp.Damping;
-import vocalis.sound.dsp.StringPatch;
-import vocalis.sound.dsp.StringVoice;
 import vocalis.sound.engine.StringBank;
+import vocalis.sound.strings.Damping;
+import vocalis.sound.strings.StringPatch;
+import vocalis.sound.strings.StringVoice;
 
 /**
  * One struck string as it stands 150 ms after the stroke: its partials, measured in what the string

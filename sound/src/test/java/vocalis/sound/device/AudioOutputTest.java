@@ -12,7 +12,7 @@ import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Isolated;
 import vocalis.sound.Measure;
-import vocalis.sound.dsp.AmpSettings;
+import vocalis.sound.amp.AmpSettings;
 import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Program;
 import vocalis.sound.engine.Source;

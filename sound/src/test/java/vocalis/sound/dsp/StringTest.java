@@ -9,7 +9,15 @@ import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import vocalis.sound.Measure;
+import vocalis.sound.amp.AmpSettings;
+import vocalis.sound.amp.Amplifier;
 import vocalis.sound.engine.Engine;
+import vocalis.sound.strings.Damping;
+import vocalis.sound.strings.Guitar;
+import vocalis.sound.strings.Pickup;
+import vocalis.sound.strings.StringModel;
+import vocalis.sound.strings.StringPatch;
+import vocalis.sound.strings.StringVoice;
 
 class StringTest {
 

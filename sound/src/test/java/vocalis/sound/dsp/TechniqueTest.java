@@ -10,8 +10,15 @@ import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import vocalis.sound.Measure;
+import vocalis.sound.amp.AmpSettings;
 import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Program;
+import vocalis.sound.strings.Damping;
+import vocalis.sound.strings.Guitar;
+import vocalis.sound.strings.Pickup;
+import vocalis.sound.strings.StringModel;
+import vocalis.sound.strings.StringPatch;
+import vocalis.sound.strings.StringVoice;
 
 /** What a hand does to a string, measured in what is rendered. */
 @Execution(ExecutionMode.CONCURRENT)

@@ -6,13 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
 import vocalis.sound.Measure;
-import vocalis.sound.dsp.AmpSettings;
-import vocalis.sound.dsp.Bass;
-import vocalis.sound.dsp.Damping;
-import vocalis.sound.dsp.Guitar;
-import vocalis.sound.dsp.Kit;
-import vocalis.sound.dsp.Pickup;
-import vocalis.sound.dsp.Piece;
+import vocalis.sound.amp.AmpSettings;
+import vocalis.sound.band.Bass;
+import vocalis.sound.band.Kit;
+import vocalis.sound.band.Piece;
+import vocalis.sound.strings.Damping;
+import vocalis.sound.strings.Guitar;
+import vocalis.sound.strings.Pickup;
 
 /** Bass, kit, click and the second guitar; programs and what they refuse. */
 class BandEngineTest {
@@ -212,7 +212,7 @@ class BandEngineTest {
         for (int i = 0; i < x.length; i++) {
             x[i] = 0.005 * Math.sin(2 * Math.PI * hz * i / RATE);
         }
-        new vocalis.sound.dsp.Amplifier(RATE, AmpSettings.CLEAN.turned(steps))
+        new vocalis.sound.amp.Amplifier(RATE, AmpSettings.CLEAN.turned(steps))
                 .process(x, 0, x.length);
         return 20 * Math.log10(Measure.rms(x, RATE / 4, RATE / 2));
     }

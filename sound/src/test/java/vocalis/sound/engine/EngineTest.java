@@ -10,9 +10,9 @@ import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Isolated;
 import vocalis.sound.Measure;
-import vocalis.sound.dsp.AmpSettings;
-import vocalis.sound.dsp.Damping;
-import vocalis.sound.dsp.Piece;
+import vocalis.sound.amp.AmpSettings;
+import vocalis.sound.band.Piece;
+import vocalis.sound.strings.Damping;
 
 @Isolated("counts bytes")
 class EngineTest {

@@ -7,8 +7,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import vocalis.sound.Measure;
-import vocalis.sound.dsp.AmpSettings;
-import vocalis.sound.dsp.Damping;
+import vocalis.sound.amp.AmpSettings;
+import vocalis.sound.strings.Damping;
 
 /**
  * What tells a guitar from a string model, measured in what the engine renders: dynamics, attack,

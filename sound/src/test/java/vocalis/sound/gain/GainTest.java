@@ -10,7 +10,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import vocalis.core.instrument.Shape;
 import vocalis.sound.Measure;
-import vocalis.sound.dsp.AmpSettings;
+import vocalis.sound.amp.AmpSettings;
 import vocalis.sound.engine.Engine;
 
 class GainTest {

@@ -1,0 +1,41 @@
+package vocalis.cli.options;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Optional;
+import vocalis.core.hands.Fingering;
+import vocalis.core.hands.Hand;
+import vocalis.core.hands.Muting;
+import vocalis.core.voicing.Voicing;
+
+/** How a voicing is held, for words and for machines. */
+public final class Hands {
+
+    private Hands() {}
+
+    /** Fingering, reach and muting in one line; why no hand holds it otherwise. */
+    public static String words(Voicing v, Hand hand) {
+        Optional<Fingering> f = Fingering.of(v.board(), v.shape(), hand);
+        if (f.isEmpty()) {
+            return Fingering.refusal(v.board(), v.shape(), hand).orElse("cannot be held");
+        }
+        String fingers = f.get().presses().isEmpty() ? "open strings" : f.get().inWords();
+        String muting = Muting.of(v.shape(), f.get()).inWords();
+        return fingers
+                + ", reach "
+                + Math.round(f.get().reachMm())
+                + " mm"
+                + (muting.isEmpty() ? "" : "; " + muting);
+    }
+
+    /** The same as fields. */
+    public static void put(ObjectNode to, Voicing v, Hand hand) {
+        Optional<Fingering> f = Fingering.of(v.board(), v.shape(), hand);
+        if (f.isEmpty()) {
+            to.put("refusal", Fingering.refusal(v.board(), v.shape(), hand).orElse(""));
+            return;
+        }
+        to.put("fingers", f.get().inWords());
+        to.put("reachMm", Math.round(f.get().reachMm()));
+        to.put("muting", Muting.of(v.shape(), f.get()).inWords());
+    }
+}

@@ -1,9 +1,0 @@
-package vocalis.core.riff;
-
-/** Where an edit of the pattern holds. */
-public enum Scope {
-    /** In the figure, so at every pass of it. */
-    EVERY_PASS,
-    /** At the one pass where the caret is. */
-    THIS_PASS
-}

@@ -1,0 +1,121 @@
+package vocalis.core.mix;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.rhythm.Ticks;
+
+/** What a drummer plays, common practice. */
+class GrooveTest {
+
+    private static final long BAR = Meter.COMMON.barTicks();
+
+    private static List<Long> at(List<Groove.Hit> hits, Groove.Drum drum) {
+        return hits.stream().filter(h -> h.drum() == drum).map(Groove.Hit::at).toList();
+    }
+
+    @Test
+    void theClickSaysWhereTheOneIs() {
+        List<Groove.Hit> hits =
+                Groove.click(MeterMap.of(new Meter(7, 8)), 2 * new Meter(7, 8).barTicks());
+        assertThat(at(hits, Groove.Drum.CLICK_ONE)).containsExactly(0L, 7 * Ticks.EIGHTH);
+        assertThat(at(hits, Groove.Drum.CLICK)).hasSize(12);
+    }
+
+    /** A pickup of one beat has one click, not the loud one; the kit waits for the bar line. */
+    @Test
+    void aPickupIsCountedInBeforeTheOne() {
+        MeterMap meters = MeterMap.of(Meter.COMMON).withPickup(Ticks.QUARTER);
+        List<Groove.Hit> hits = Groove.click(meters, Ticks.QUARTER + BAR);
+        assertThat(at(hits, Groove.Drum.CLICK_ONE)).containsExactly(Ticks.QUARTER);
+        assertThat(at(hits, Groove.Drum.CLICK)).startsWith(0L).hasSize(4);
+        assertThat(at(Groove.kit(meters, Ticks.QUARTER + BAR, Feel.EIGHTHS), Groove.Drum.KICK))
+                .contains(Ticks.QUARTER)
+                .doesNotContain(0L);
+    }
+
+    /**
+     * Six bars: fills on the last beat of the fourth and the last, a crash on the one of the fifth.
+     */
+    @Test
+    void theKitFillsBeforeATurnAndCrashesAfterIt() {
+        long q = Ticks.QUARTER;
+        for (Feel feel : Feel.values()) {
+            List<Groove.Hit> hits = Groove.kit(MeterMap.of(Meter.COMMON), 6 * BAR, feel);
+            assertThat(at(hits, Groove.Drum.TOM_LOW))
+                    .containsExactly(3 * BAR + 15 * q / 4, 5 * BAR + 15 * q / 4);
+            assertThat(at(hits, Groove.Drum.CRASH)).containsExactly(4 * BAR);
+        }
+        assertThat(Groove.fills(MeterMap.of(Meter.COMMON), BAR)).isEmpty();
+    }
+
+    @Test
+    void backbeatsFallOnTwoAndFourAndHalfTimeOnThree() {
+        long q = Ticks.QUARTER;
+        assertThat(at(Groove.kit(MeterMap.of(Meter.COMMON), BAR, Feel.EIGHTHS), Groove.Drum.SNARE))
+                .containsExactly(q, 3 * q);
+        assertThat(
+                        at(
+                                Groove.kit(MeterMap.of(Meter.COMMON), BAR, Feel.HALF_TIME),
+                                Groove.Drum.SNARE))
+                .containsExactly(2 * q);
+        assertThat(at(Groove.kit(MeterMap.of(Meter.COMMON), BAR, Feel.SIXTEENTHS), Groove.Drum.HAT))
+                .hasSize(16);
+        assertThat(at(Groove.kit(MeterMap.of(Meter.COMMON), BAR, Feel.SWUNG), Groove.Drum.HAT))
+                .contains(2 * q / 3, q + 2 * q / 3);
+    }
+
+    @ParameterizedTest
+    @EnumSource(Feel.class)
+    void everyMeterIsFilledAndNotOverfilled(Feel feel) {
+        for (Meter m : List.of(Meter.COMMON, new Meter(3, 4), new Meter(7, 8), new Meter(5, 16))) {
+            long length = 3 * m.barTicks();
+            List<Groove.Hit> hits = Groove.kit(MeterMap.of(m), length, feel);
+            assertThat(hits)
+                    .isNotEmpty()
+                    .allSatisfy(h -> assertThat(h.at()).isBetween(0L, length - 1));
+            for (int bar = 0; bar < 3; bar++) {
+                long start = bar * m.barTicks();
+                assertThat(at(hits, Groove.Drum.KICK)).contains(start);
+            }
+            assertThat(hits)
+                    .isSortedAccordingTo(java.util.Comparator.comparingLong(Groove.Hit::at));
+        }
+    }
+
+    @Test
+    void swingMovesTheOffBeatAndNothingElse() {
+        assertThat(Groove.swung(0)).isZero();
+        assertThat(Groove.swung(Ticks.EIGHTH)).isEqualTo(Ticks.QUARTER * 2 / 3);
+        assertThat(Groove.swung(Ticks.QUARTER)).isEqualTo(Ticks.QUARTER);
+        long before = -1;
+        for (long t = 0; t < 2 * Ticks.QUARTER; t += 7) {
+            assertThat(Groove.swung(t)).isGreaterThanOrEqualTo(before);
+            before = Groove.swung(t);
+        }
+    }
+
+    /** Straight at a half, two thirds in as a triplet swings; beats stay, order stays. */
+    @Test
+    void swingMovesTheOffBeatsAlone() {
+        long eighth = vocalis.core.rhythm.Ticks.EIGHTH;
+        long quarter = 2 * eighth;
+        assertThat(Groove.swung(eighth, 50, 100)).isEqualTo(eighth);
+        assertThat(Groove.swung(eighth, 75, 100)).isEqualTo(quarter * 3 / 4);
+        for (int swing = 50; swing <= 75; swing++) {
+            long before = -1;
+            for (long t = 0; t < 4 * quarter; t += 105) {
+                long to = Groove.swung(t, swing, 100);
+                assertThat(to).isGreaterThan(before);
+                assertThat(t % quarter == 0 ? to : t).isEqualTo(t);
+                before = to;
+            }
+        }
+        assertThat(Groove.swung(eighth)).isEqualTo(quarter * 2 / 3);
+    }
+}

@@ -1,0 +1,93 @@
+package vocalis.sound.band;
+
+import vocalis.sound.dsp.Biquad;
+import vocalis.sound.dsp.BiquadChain;
+import vocalis.sound.dsp.Shaper;
+import vocalis.sound.strings.Damping;
+import vocalis.sound.strings.Guitar;
+import vocalis.sound.strings.Pickup;
+import vocalis.sound.strings.StringModel;
+import vocalis.sound.strings.StringPatch;
+import vocalis.sound.strings.StringVoice;
+
+/**
+ * A bass guitar in outline: one of the waveguide strings with the patches of a four- or five-string
+ * bass, rounded by a soft curve and a low-pass. One note at a time. The tuning standard is handed
+ * in with each note's frequency, and the patches are made when it is built. One thread; no
+ * allocation after construction.
+ */
+public final class Bass {
+
+    /** Lowest and highest MIDI note: B0 to G3. */
+    public static final int LOWEST = 23;
+
+    public static final int HIGHEST = 55;
+
+    /** Most frames rendered at a time. */
+    public static final int MOST = 128;
+
+    private static final double AFTER = 0.75;
+    private static final int[] OPEN = {23, 28, 33, 38, 43};
+
+    private final StringPatch[] patches = new StringPatch[HIGHEST - LOWEST + 1];
+    private final StringVoice voice;
+    private final Shaper curve = new Shaper(1.6, 0.1, MOST);
+    private final BiquadChain low;
+
+    public Bass(double sampleRate, long seed) {
+        voice = new StringVoice(sampleRate, seed);
+        low =
+                new BiquadChain(
+                        Biquad.highpass(sampleRate, 28, 0.7),
+                        Biquad.lowpass(sampleRate, 1900, 0.7));
+        Guitar fingers = new Guitar(Pickup.NECK, 0.2, 0.15);
+        for (int midi = LOWEST; midi <= HIGHEST; midi++) {
+            int open = OPEN[0];
+            for (int o : OPEN) {
+                open = o <= midi && midi - o <= 12 ? o : open;
+            }
+            double openHz = 440 * Math.pow(2, (open - 69) / 12.0);
+            StringModel model = new StringModel(openHz, 4e-5, 7, 0.5, true);
+            patches[midi - LOWEST] =
+                    StringPatch.of(model, midi - open, Damping.OPEN, fingers, sampleRate);
+        }
+    }
+
+    /** Strikes a note, cents off A4 = 440 Hz; outside its range the octave that it has. */
+    public void pluck(int midi, double velocity, double cents) {
+        int m = midi;
+        while (m < LOWEST) {
+            m += 12;
+        }
+        while (m > HIGHEST) {
+            m -= 12;
+        }
+        voice.pluck(patches[m - LOWEST], velocity, cents, 0);
+    }
+
+    public void damp() {
+        voice.damp();
+    }
+
+    public void silence() {
+        voice.reset();
+        low.reset();
+        curve.reset();
+    }
+
+    public boolean active() {
+        return voice.active();
+    }
+
+    /** Writes {@code n} frames, at most {@value #MOST}. */
+    public void render(double[] out, int n) {
+        for (int i = 0; i < n; i++) {
+            out[i] = voice.next(0);
+        }
+        curve.process(out, n);
+        low.process(out, n);
+        for (int i = 0; i < n; i++) {
+            out[i] *= AFTER;
+        }
+    }
+}

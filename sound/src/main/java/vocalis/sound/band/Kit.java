@@ -1,0 +1,157 @@
+package vocalis.sound.band;
+
+import vocalis.sound.dsp.Biquad;
+
+/**
+ * A simple kit and a click, synthesised: stand-ins for a drummer. Kick: a sine whose pitch falls
+ * from 160 to 48 Hz. Snare: two sines and high-passed noise. Toms: sines that fall by a third. Hat:
+ * noise above 7 kHz, short or open; a closed one chokes an open one. Crash: noise above 3.5 kHz.
+ * Click: a short sine, a fifth higher on the one. All set by ear.
+ *
+ * <p>State: a phase and an envelope per piece; one thread; no allocation after construction.
+ */
+public final class Kit {
+
+    private static final int PIECES = Piece.values().length;
+    private static final double[] SECONDS = {0.26, 0.19, 0.05, 0.36, 0.03, 0.035, 0.3, 0.38, 1.5};
+    private static final double SILENT = 1e-5;
+
+    private final double sampleRate;
+    private final double[] level = new double[PIECES];
+    private final double[] fall = new double[PIECES];
+    private final double[] phase = new double[PIECES];
+    private final double sweepFall;
+    private final double bodyFall;
+    private final double tomFall;
+    private double tomSweep;
+    private double sweep;
+    private double body;
+    private final Biquad snareNoise;
+    private final Biquad hatNoise;
+    private final Biquad crashNoise;
+    private long random = 0x2545F4914F6CDD1DL;
+
+    public Kit(double sampleRate) {
+        this.sampleRate = sampleRate;
+        for (int p = 0; p < PIECES; p++) {
+            fall[p] = Math.exp(-6.9 / (SECONDS[p] * sampleRate));
+        }
+        sweepFall = Math.exp(-1 / (0.028 * sampleRate));
+        bodyFall = Math.exp(-1 / (0.05 * sampleRate));
+        snareNoise = Biquad.highpass(sampleRate, 1800, 0.7);
+        hatNoise = Biquad.highpass(sampleRate, 7000, 0.8);
+        crashNoise = Biquad.highpass(sampleRate, 3500, 0.7);
+        tomFall = Math.exp(-1 / (0.09 * sampleRate));
+    }
+
+    /**
+     * Strikes a piece.
+     *
+     * @param piece its place in {@link Piece}
+     * @param velocity 0 to 1
+     */
+    public void strike(int piece, double velocity) {
+        level[piece] = velocity;
+        phase[piece] = 0;
+        sweep = piece == Piece.KICK.ordinal() ? 1 : sweep;
+        boolean tom = piece == Piece.TOM_HIGH.ordinal() || piece == Piece.TOM_LOW.ordinal();
+        tomSweep = tom ? 1 : tomSweep;
+        body = piece == Piece.SNARE.ordinal() ? 1 : body;
+        if (piece == Piece.HAT.ordinal()) {
+            level[Piece.OPEN_HAT.ordinal()] *= 0.05;
+        }
+    }
+
+    /** Whether anything sounds. */
+    public boolean active() {
+        for (double l : level) {
+            if (l > SILENT) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    public void silence() {
+        java.util.Arrays.fill(level, 0);
+        snareNoise.reset();
+        hatNoise.reset();
+        crashNoise.reset();
+    }
+
+    /** One frame of the kit without the click. */
+    public double next() {
+        double noise = noise();
+        double y = 0;
+        double hats = level[Piece.HAT.ordinal()] + level[Piece.OPEN_HAT.ordinal()];
+        double high = hatNoise.next(noise);
+        double mid = snareNoise.next(noise);
+        if (level[0] > SILENT) {
+            sweep *= sweepFall;
+            y += 0.95 * level[0] * sine(0, 48 + 112 * sweep);
+        }
+        if (level[1] > SILENT) {
+            body *= bodyFall;
+            y += level[1] * (0.5 * body * sine(1, 188) + 0.42 * mid);
+        }
+        y += 0.3 * hats * high;
+        y += toms();
+        double crash = level[Piece.CRASH.ordinal()];
+        if (crash > SILENT) {
+            y += 0.28 * crash * crashNoise.next(noise);
+        }
+        step(Piece.KICK);
+        step(Piece.SNARE);
+        step(Piece.HAT);
+        step(Piece.OPEN_HAT);
+        step(Piece.TOM_HIGH);
+        step(Piece.TOM_LOW);
+        step(Piece.CRASH);
+        return y;
+    }
+
+    private double toms() {
+        double y = 0;
+        tomSweep *= tomFall;
+        if (level[Piece.TOM_HIGH.ordinal()] > SILENT) {
+            double hz = 128 * (1 + 0.35 * tomSweep);
+            y += 0.7 * level[Piece.TOM_HIGH.ordinal()] * sine(Piece.TOM_HIGH.ordinal(), hz);
+        }
+        if (level[Piece.TOM_LOW.ordinal()] > SILENT) {
+            double hz = 82 * (1 + 0.35 * tomSweep);
+            y += 0.8 * level[Piece.TOM_LOW.ordinal()] * sine(Piece.TOM_LOW.ordinal(), hz);
+        }
+        return y;
+    }
+
+    /** One frame of the click. */
+    public double nextClick() {
+        double y = 0;
+        if (level[Piece.CLICK.ordinal()] > SILENT) {
+            y += 0.6 * level[Piece.CLICK.ordinal()] * sine(Piece.CLICK.ordinal(), 1000);
+        }
+        if (level[Piece.CLICK_ONE.ordinal()] > SILENT) {
+            y += 0.8 * level[Piece.CLICK_ONE.ordinal()] * sine(Piece.CLICK_ONE.ordinal(), 1500);
+        }
+        step(Piece.CLICK);
+        step(Piece.CLICK_ONE);
+        return y;
+    }
+
+    private void step(Piece piece) {
+        int p = piece.ordinal();
+        level[p] = level[p] > SILENT ? level[p] * fall[p] : 0;
+    }
+
+    private double sine(int piece, double hz) {
+        phase[piece] += hz / sampleRate;
+        return Math.sin(2 * Math.PI * phase[piece]);
+    }
+
+    private double noise() {
+        random ^= random << 13;
+        random ^= random >>> 7;
+        random ^= random << 17;
+        return (random >> 11) * 0x1.0p-52;
+    }
+}

@@ -1,0 +1,114 @@
+package vocalis.sound.strings;
+
+/**
+ * The strings of one guitar on one bridge: each is moved by what the others put there.
+ *
+ * <p>Design: what comes back along a string now left the bridge a period ago, so for as many frames
+ * as the shortest loop is long every string can run ahead alone; then the bridge ties them together
+ * frame by frame, and they are picked up. That gives the same numbers as frame by frame, in tighter
+ * loops. While a string is being struck or its pitch moves, all go frame by frame. One thread; no
+ * allocation after construction.
+ */
+public final class Bridge {
+
+    /** Frames that strings run ahead at most. */
+    static final int MOST = 64;
+
+    /** Fewer are not worth it. */
+    private static final int LEAST = 8;
+
+    private final StringVoice[] strings;
+    private final StringVoice[] live;
+    private final double[][] along;
+    private final double[][] across;
+    private int lively;
+
+    /** A bridge under some strings. */
+    public Bridge(StringVoice[] strings) {
+        this.strings = strings.clone();
+        live = new StringVoice[strings.length];
+        along = new double[strings.length][MOST];
+        across = new double[strings.length][MOST];
+    }
+
+    /**
+     * What the pickups hear of all strings.
+     *
+     * @param out filled with {@code frames} frames from its start
+     * @param air what reaches each string through the air, in the same frames
+     * @param share how much of it moves the strings; 0 is none
+     * @return whether any string sounds
+     */
+    public boolean render(double[] out, double[] air, double share, int frames) {
+        boolean any = false;
+        int done = 0;
+        while (done < frames) {
+            int most = gather(Math.min(MOST, frames - done));
+            any |= lively > 0;
+            if (most >= LEAST) {
+                ahead(out, air, share, done, most);
+            } else {
+                most = Math.min(LEAST, frames - done);
+                together(out, air, share, done, most);
+            }
+            done += most;
+        }
+        return any;
+    }
+
+    /** Finds the strings that sound; how many frames they can all run ahead, 0 for not at all. */
+    private int gather(int wanted) {
+        lively = 0;
+        int most = wanted;
+        for (StringVoice s : strings) {
+            if (s.active()) {
+                live[lively++] = s;
+                most = Math.min(most, s.mayRunAhead());
+            }
+        }
+        return most;
+    }
+
+    private void ahead(double[] out, double[] air, double share, int from, int n) {
+        for (int k = 0; k < lively; k++) {
+            live[k].runAhead(along[k], across[k], n);
+        }
+        tie(air, share, from, n);
+        java.util.Arrays.fill(out, from, from + n, 0);
+        for (int k = 0; k < lively; k++) {
+            live[k].pickUp(along[k], across[k], out, from, n);
+        }
+    }
+
+    /** What the strings do to each other over the bridge. */
+    private void tie(double[] air, double share, int from, int n) {
+        for (int i = 0; i < n; i++) {
+            double sum = 0;
+            for (int k = 0; k < lively; k++) {
+                sum += i == 0 ? live[k].bridge() : along[k][i - 1];
+            }
+            double blown = share * air[from + i];
+            for (int k = 0; k < lively; k++) {
+                if (live[k].answers()) {
+                    double own = i == 0 ? live[k].bridge() : along[k][i - 1];
+                    along[k][i] -= StringVoice.COUPLING * (sum - own + blown);
+                }
+            }
+        }
+    }
+
+    private void together(double[] out, double[] air, double share, int from, int n) {
+        for (int i = from; i < from + n; i++) {
+            double bridge = 0;
+            for (int k = 0; k < lively; k++) {
+                bridge += live[k].bridge();
+            }
+            double blown = share * air[i];
+            double y = 0;
+            for (int k = 0; k < lively; k++) {
+                y += live[k].next(bridge - live[k].bridge() + blown);
+            }
+            out[i] = y;
+        }
+    }
+}

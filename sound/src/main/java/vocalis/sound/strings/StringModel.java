@@ -1,0 +1,116 @@
+package vocalis.sound.strings;
+
+/**
+ * What a string is made of, as far as its sound goes. Decay times are from memory of published
+ * measurements, set by ear and against recorded guitars; stiffness is reckoned from the gauge.
+ *
+ * @param openHz frequency of the open string in Hz, 25 to 700
+ * @param inharmonicity stiffness coefficient B of the open string: partial n lies at {@code
+ *     n·f0·sqrt(1 + B·n²)}
+ * @param decaySeconds time in which the open string's fundamental falls by 60 dB
+ * @param brightSeconds the same for partials about {@link StringPatch#BRIGHT_HZ}
+ * @param wound whether wire is wound around its core
+ */
+public record StringModel(
+        double openHz,
+        double inharmonicity,
+        double decaySeconds,
+        double brightSeconds,
+        boolean wound) {
+
+    /** Plain strings begin about here: a wound third is rare on electric guitars. */
+    private static final double PLAIN_FROM_HZ = 180;
+
+    private static final double LENGTH_M = 0.648;
+    private static final double STEEL_PASCAL = 2.0e11;
+    private static final double STEEL_KG_M3 = 7850;
+
+    /** A wound string's core beside its whole diameter, and its mass beside solid steel. */
+    private static final double CORE_SHARE = 0.42;
+
+    private static final double WOUND_MASS = 0.87;
+
+    /** Gauges of a usual set in inches by their open frequency, from memory of the trade. */
+    private static final double[][] USUAL = {
+        {41.2, 0.095},
+        {55, 0.070},
+        {61.7, 0.062},
+        {82.41, 0.046},
+        {110, 0.036},
+        {146.8, 0.026},
+        {196, 0.017},
+        {246.9, 0.013},
+        {329.6, 0.010}
+    };
+
+    public StringModel {
+        if (!(openHz >= 25 && openHz <= 700)) {
+            throw new IllegalArgumentException("an open string sounds 25 to 700 Hz, not " + openHz);
+        }
+    }
+
+    /** A usual string of an electric guitar for an open pitch. */
+    public static StringModel electric(double openHz) {
+        return electric(openHz, usualGauge(openHz));
+    }
+
+    /**
+     * A string of a set that is thicker or thinner than usual: stiffer, longer, darker, or less so.
+     */
+    public static StringModel electric(double openHz, Guitar guitar) {
+        return electric(openHz, usualGauge(openHz) * guitar.thickness());
+    }
+
+    /**
+     * A string of an electric guitar.
+     *
+     * @param openHz frequency in Hz
+     * @param inches diameter, 0.007 to 0.13
+     */
+    public static StringModel electric(double openHz, double inches) {
+        if (!(inches >= 0.007 && inches <= 0.13)) {
+            throw new IllegalArgumentException(
+                    "a string is 0.007 to 0.13 inches thick, not " + inches);
+        }
+        boolean wound = openHz < PLAIN_FROM_HZ;
+        double octaves = Math.log(openHz / 82.41) / Math.log(2);
+        // More mass moves longer, and loses its top a little sooner (from memory).
+        double thick = inches / usualGauge(openHz);
+        double decay = 11 * Math.pow(2, -0.55 * octaves) * Math.pow(thick, 0.5);
+        double bright = (wound ? 1.25 + 0.5 * octaves : 2.6) * Math.pow(thick, -0.5);
+        return new StringModel(openHz, stiffness(openHz, inches, wound), decay, bright, wound);
+    }
+
+    /**
+     * {@code B = π³·E·d⁴/(64·T·L²)} with tension {@code T = μ·(2·L·f)²}: H. Fletcher, "Normal
+     * vibration frequencies of a stiff piano string", JASA 36 (1964). A plain string's mass grows
+     * as its gauge squared, so B grows as the gauge squared over the frequency squared; of a wound
+     * one only the core bends.
+     */
+    private static double stiffness(double hz, double inches, boolean wound) {
+        double d = inches * 0.0254;
+        double mass = STEEL_KG_M3 * Math.PI / 4 * d * d * (wound ? WOUND_MASS : 1);
+        double tension = mass * Math.pow(2 * LENGTH_M * hz, 2);
+        double bending = wound ? CORE_SHARE * d : d;
+        return Math.pow(Math.PI, 3)
+                * STEEL_PASCAL
+                * Math.pow(bending, 4)
+                / (64 * tension * LENGTH_M * LENGTH_M);
+    }
+
+    /** The gauge of a usual set for an open pitch, in inches: tuned down, the set stays. */
+    public static double usualGauge(double openHz) {
+        int k = 1;
+        while (k < USUAL.length - 1 && USUAL[k][0] < openHz) {
+            k++;
+        }
+        // Between a wound and a plain string nothing can be interpolated.
+        boolean across = USUAL[k - 1][0] < PLAIN_FROM_HZ && USUAL[k][0] >= PLAIN_FROM_HZ;
+        if (across) {
+            return openHz < PLAIN_FROM_HZ ? USUAL[k - 1][1] : USUAL[k][1];
+        }
+        double at = Math.log(openHz / USUAL[k - 1][0]) / Math.log(USUAL[k][0] / USUAL[k - 1][0]);
+        double share = Math.max(0, Math.min(1, at));
+        return USUAL[k - 1][1] + share * (USUAL[k][1] - USUAL[k - 1][1]);
+    }
+}

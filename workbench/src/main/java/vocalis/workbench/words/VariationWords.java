@@ -1,0 +1,100 @@
+package vocalis.workbench.words;
+
+import vocalis.core.theory.Key;
+import vocalis.core.vary.NextRoot;
+import vocalis.core.vary.Variation;
+
+/** Variations and suggested roots, in words. */
+public final class VariationWords {
+
+    private VariationWords() {}
+
+    /** What a variation is called. */
+    public static String name(Variation v) {
+        return switch (v) {
+            case SWAP -> "Swap with the next";
+            case REVERSE -> "Backwards";
+            case NEW_LAST_REPEAT -> "Twice, new at the end";
+            case OTHER_END -> "Another chord to end on";
+            case TWELVE_BARS -> "Twelve bars";
+            case TRITONE_SUBSTITUTE -> "A tritone away";
+            case OCTAVE_ON_REPEAT -> "Twice, then an octave up";
+            case OCTAVE_UP -> "An octave up";
+            case NEXT_TREATMENT -> "Another treatment";
+            case FIFTH_IN_BASS -> "Fifth in the bass";
+            case HELD_BASS -> "One bass throughout";
+            case THINNED -> "Thinner";
+            case RESOLVED_FOURTH -> "Suspend and resolve";
+            case RINGING_OR_MUTED -> "Ringing ↔ muted";
+            case DISPLACED -> "An eighth late";
+            case SEQUENCED -> "The line climbs each pass";
+            case MIRRORED -> "The line upside down";
+            case HAMMERED_INTO -> "Hammer into the shapes";
+            case PULLED_TO_OPEN -> "Pull off to open strings";
+            case WALKED_BASS -> "Walk to the next root";
+            case CLIMBING_LINE -> "Climb over the chord";
+            case PENTATONIC_FILL -> "Fill at the end";
+        };
+    }
+
+    /** What it does. */
+    public static String what(Variation v) {
+        return switch (v) {
+            case SWAP -> "the chord under the caret changes places with the one after it";
+            case REVERSE -> "the chords from the last to the first, each with its pattern";
+            case NEW_LAST_REPEAT ->
+                    "the riff twice; the second time the last root is the one that leads home best";
+            case OTHER_END -> "the last root becomes the one that leads best into the first";
+            case TWELVE_BARS -> "first, fourth and fifth degree over twelve bars, voiced like here";
+            case TRITONE_SUBSTITUTE -> "the root under the caret six semitones away";
+            case OCTAVE_ON_REPEAT -> "the riff twice; the second time every shape twelve frets up";
+            case OCTAVE_UP -> "every shape twelve frets up, where the neck has it";
+            case NEXT_TREATMENT -> "the whole riff in the next family";
+            case FIFTH_IN_BASS -> "the same shapes, each over its fifth";
+            case HELD_BASS -> "the first root held under every chord";
+            case THINNED -> "shapes of three voices and more without their second from the top";
+            case RESOLVED_FOURTH -> "the chord under the caret suspended, then as a triad";
+            case RINGING_OR_MUTED -> "what rang under the palm, what was muted ringing";
+            case DISPLACED -> "the whole pattern an eighth later against the bars";
+            case SEQUENCED -> "each pass of a figure plays its line a scale step higher";
+            case MIRRORED -> "up becomes down, about the line's first note";
+            case HAMMERED_INTO -> "the first stroke of each chord from the scale note below";
+            case PULLED_TO_OPEN ->
+                    "the last stroke of each chord, where the open string fits the key";
+            case WALKED_BASS -> "two scale notes before each new root";
+            case CLIMBING_LINE -> "a line of four notes over the second half of the chord";
+            case PENTATONIC_FILL -> "four notes of the five-note scale in the last half bar";
+        };
+    }
+
+    /** Why a root could stand there: how it is reached, and how it leads on. */
+    public static String why(NextRoot r) {
+        String into = motion(r.reached());
+        String on = motion(r.onward());
+        return into
+                + ", then "
+                + on
+                + " into what follows"
+                + (r.inside() ? "" : "; outside the key");
+    }
+
+    private static String motion(NextRoot.Motion m) {
+        return switch (m) {
+            case STAYS -> "stays";
+            case FALLS_A_FIFTH -> "falls a fifth";
+            case FALLS_A_SEMITONE -> "falls a semitone";
+            case RISES_A_SEMITONE -> "rises a semitone";
+            case RISES_A_STEP -> "rises a step";
+            case FALLS_A_STEP -> "falls a step";
+            case FALLS_A_THIRD -> "falls a third";
+            case RISES_A_THIRD -> "rises a third";
+            case RISES_A_FIFTH -> "rises a fifth";
+            case A_TRITONE_AWAY -> "moves a tritone";
+        };
+    }
+
+    /** The root as the key spells it. */
+    public static String root(NextRoot r, Key key) {
+        return key.say(r.root().pitchClass(key)).symbol();
+    }
+}
