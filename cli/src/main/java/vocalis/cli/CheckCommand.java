@@ -25,7 +25,7 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.derive.Derived;
 import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
-import vocalis.workbench.document.Resting;
+import vocalis.workbench.document.SettledShapes;
 import vocalis.workbench.playing.Levels;
 import vocalis.workbench.playing.SectionLevels;
 import vocalis.workbench.playing.Songs;
@@ -60,7 +60,7 @@ final class CheckCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         Catalogue catalogue = new Catalogue();
-        Resting resting = new Resting(catalogue, hand.hand());
+        SettledShapes resting = new SettledShapes(catalogue, hand.hand());
         Piece piece = resting.kept(Standard.read(file).piece());
         Song song = new Songs(catalogue).of(piece, hand.hand());
         out = spec.commandLine().getOut();

@@ -23,9 +23,9 @@ import vocalis.core.piece.Piece;
 import vocalis.formats.FormatException;
 import vocalis.workbench.base.Places;
 import vocalis.workbench.base.SafeFiles;
-import vocalis.workbench.document.Resting;
-import vocalis.workbench.exchange.Away;
+import vocalis.workbench.document.SettledShapes;
 import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.exchange.Export;
 import vocalis.workbench.library.PieceFiles;
 import vocalis.workbench.library.PracticeLog;
 
@@ -94,7 +94,7 @@ final class ExportCommand implements Callable<Integer> {
         Exchange.Target target = target(each.folder() || Standard.is(out));
         Catalogue catalogue = new Catalogue();
         Exchange exchange = new Exchange(catalogue, hand.hand());
-        Resting resting = new Resting(catalogue, hand.hand());
+        SettledShapes resting = new SettledShapes(catalogue, hand.hand());
         return each.run(f -> one(exchange, resting, f, target, each));
     }
 
@@ -142,7 +142,11 @@ final class ExportCommand implements Callable<Integer> {
     }
 
     private void one(
-            Exchange exchange, Resting resting, Path file, Exchange.Target target, EachFile each)
+            Exchange exchange,
+            SettledShapes resting,
+            Path file,
+            Exchange.Target target,
+            EachFile each)
             throws Exception {
         Piece piece = resting.kept(Standard.read(file).piece());
         Path to = each.folder() ? each.target(file, ExportCommand::stem, target.ending()) : out;
@@ -172,7 +176,7 @@ final class ExportCommand implements Callable<Integer> {
     }
 
     /** A file's bytes; sound is rendered into a file of the system's and read back. */
-    private byte[] bytes(Away away, Exchange.Target target) throws IOException, FormatException {
+    private byte[] bytes(Export away, Exchange.Target target) throws IOException, FormatException {
         if (!target.sound()) {
             return away.bytes(target);
         }
@@ -185,7 +189,7 @@ final class ExportCommand implements Callable<Integer> {
         }
     }
 
-    private Away away(Exchange exchange, Piece piece) {
+    private Export away(Exchange exchange, Piece piece) {
         return song ? exchange.song(piece) : exchange.away(piece);
     }
 

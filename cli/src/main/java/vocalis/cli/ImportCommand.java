@@ -22,7 +22,7 @@ import vocalis.core.unpick.Unpicked;
 import vocalis.formats.json.Extras;
 import vocalis.formats.json.PieceCodec;
 import vocalis.formats.sheet.Imported;
-import vocalis.workbench.document.Resting;
+import vocalis.workbench.document.SettledShapes;
 import vocalis.workbench.exchange.Exchange;
 import vocalis.workbench.exchange.UnpickWords;
 import vocalis.workbench.library.PieceFiles;
@@ -61,11 +61,11 @@ final class ImportCommand implements Callable<Integer> {
         EachFile each = new EachFile(files, out, spec.commandLine().getErr());
         Catalogue catalogue = new Catalogue();
         Exchange exchange = new Exchange(catalogue, hand.hand());
-        Resting resting = new Resting(catalogue, hand.hand());
+        SettledShapes resting = new SettledShapes(catalogue, hand.hand());
         return each.run(f -> one(exchange, resting, f, each));
     }
 
-    private void one(Exchange exchange, Resting resting, Path file, EachFile each)
+    private void one(Exchange exchange, SettledShapes resting, Path file, EachFile each)
             throws Exception {
         PrintWriter err = each.err();
         boolean stdin = Standard.is(file);

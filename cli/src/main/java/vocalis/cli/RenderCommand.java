@@ -37,8 +37,8 @@ import vocalis.core.theory.Pitch;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.workbench.base.SafeFiles;
-import vocalis.workbench.document.Resting;
 import vocalis.workbench.document.Revoicing;
+import vocalis.workbench.document.SettledShapes;
 import vocalis.workbench.document.Workspace;
 import vocalis.workbench.library.PieceFiles;
 import vocalis.workbench.playing.Heard;
@@ -211,7 +211,7 @@ final class RenderCommand implements Callable<Integer> {
             throw new IllegalArgumentException("--times lies between 1 and 100, but is " + times);
         }
         Catalogue catalogue = new Catalogue();
-        Piece piece = new Resting(catalogue, Hand.MEDIUM).kept(Standard.read(file).piece());
+        Piece piece = new SettledShapes(catalogue, Hand.MEDIUM).kept(Standard.read(file).piece());
         Riff riff = piece.riff();
         if (family != null && intent != null) {
             throw new IllegalArgumentException("name a treatment or an intent, not both");

@@ -26,8 +26,8 @@ import vocalis.core.revoice.Row;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
 import vocalis.formats.json.PieceCodec;
-import vocalis.workbench.document.Resting;
 import vocalis.workbench.document.Revoicing;
+import vocalis.workbench.document.SettledShapes;
 import vocalis.workbench.library.PieceFiles;
 import vocalis.workbench.words.RevoiceWords;
 
@@ -107,7 +107,7 @@ final class RevoiceCommand implements Callable<Integer> {
                     PieceFiles.withEnding(out) + " is there already; name another file");
         }
         Catalogue catalogue = new Catalogue();
-        Resting resting = new Resting(catalogue, hand.hand());
+        SettledShapes resting = new SettledShapes(catalogue, hand.hand());
         PieceFiles.Opened opened = Standard.read(file);
         Piece piece = resting.kept(opened.piece());
         Revoicing revoicing = new Revoicing(catalogue, hand.hand());

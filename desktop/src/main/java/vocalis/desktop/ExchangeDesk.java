@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.Callable;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Supplier;
 import javafx.scene.Scene;
@@ -26,7 +27,9 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import vocalis.core.piece.Piece;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Hearing;
+import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Whereabouts;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.sheets.ExportSheet;
 import vocalis.desktop.sheets.UnpickSheet;
@@ -37,8 +40,8 @@ import vocalis.formats.FormatException;
 import vocalis.formats.sheet.Imported;
 import vocalis.formats.tab.TabText;
 import vocalis.workbench.base.Log;
-import vocalis.workbench.exchange.Away;
 import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.exchange.Export;
 import vocalis.workbench.library.Library;
 import vocalis.workbench.library.PieceFiles;
 
@@ -48,29 +51,40 @@ final class ExchangeDesk implements AutoCloseable {
     private static final float PREVIEW_DPI = 110;
 
     private final Stage stage;
-    private final WriteModel model;
+    private final Session session;
+    private final Whereabouts whereabouts;
+    private final Hearing hearing;
     private final SheetHost host;
     private final Prompts prompts;
     private final FileDesk files;
     private final Background background = new Background("vocalis-exchange");
 
-    ExchangeDesk(Stage stage, WriteModel model, SheetHost host, Prompts prompts, FileDesk files) {
+    ExchangeDesk(
+            Stage stage,
+            Session session,
+            Whereabouts whereabouts,
+            Hearing hearing,
+            SheetHost host,
+            Prompts prompts,
+            FileDesk files) {
         this.stage = stage;
-        this.model = model;
+        this.session = session;
+        this.whereabouts = whereabouts;
+        this.hearing = hearing;
         this.host = host;
         this.prompts = prompts;
         this.files = files;
     }
 
     private Exchange exchange() {
-        return new Exchange(model.catalogue(), model.hand());
+        return new Exchange(session.catalogue(), session.hand());
     }
 
     /** What the riff can be taken away as. */
     void export() {
-        Piece piece = model.workspace().content();
-        boolean song = model.ofSong();
-        Supplier<Away> away = away(piece, song);
+        Piece piece = session.piece();
+        boolean song = whereabouts.screen().ofSong();
+        Supplier<Export> away = away(piece, song);
         ExportSheet.show(
                 song ? piece.title() + ", the whole song" : piece.title(),
                 away,
@@ -81,7 +95,7 @@ final class ExchangeDesk implements AutoCloseable {
     }
 
     /** The riff goes, or from the screens of the song the whole of it. */
-    private Supplier<Away> away(Piece piece, boolean song) {
+    private Supplier<Export> away(Piece piece, boolean song) {
         Exchange exchange = exchange();
         return () -> song ? exchange.song(piece) : exchange.away(piece);
     }
@@ -98,7 +112,7 @@ final class ExchangeDesk implements AutoCloseable {
         }
     }
 
-    private void export(Piece piece, Supplier<Away> away, Exchange.Target target) {
+    private void export(Piece piece, Supplier<Export> away, Exchange.Target target) {
         String name = Library.stem(piece.title()) + target.ending();
         Optional<Path> file = prompts.fileToExport(stage, name, target.words());
         if (file.isEmpty()) {
@@ -124,9 +138,9 @@ final class ExchangeDesk implements AutoCloseable {
                         busy.close();
                     }
                     if (trouble[0] == null) {
-                        model.say("Exported to " + file.get().getFileName() + ".");
+                        session.say("Exported to " + file.get().getFileName() + ".");
                     } else if (trouble[0].isEmpty()) {
-                        model.say("The export was cancelled; nothing was written.");
+                        session.say("The export was cancelled; nothing was written.");
                     } else {
                         Ask.tell(
                                 host,
@@ -161,16 +175,15 @@ final class ExchangeDesk implements AutoCloseable {
 
     /** The tab of the riff on the clipboard. */
     void copyTab() {
-        Supplier<Away> away = away(model.workspace().content(), model.ofSong());
-        String[] tab = new String[1];
-        background.run(
+        Supplier<Export> away = away(session.piece(), whereabouts.screen().ofSong());
+        background.ask(
                 "copying the riff as tab",
-                () -> tab[0] = away.get().tab(TabText.USUAL_WIDTH),
-                () -> {
+                () -> away.get().tab(TabText.USUAL_WIDTH),
+                tab -> {
                     ClipboardContent content = new ClipboardContent();
-                    content.putString(tab[0]);
+                    content.putString(tab);
                     Clipboard.getSystemClipboard().setContent(content);
-                    model.say("The riff is on the clipboard as tab.");
+                    session.say("The riff is on the clipboard as tab.");
                 });
     }
 
@@ -178,7 +191,7 @@ final class ExchangeDesk implements AutoCloseable {
     void pasteTab() {
         String text = Clipboard.getSystemClipboard().getString();
         if (text == null || text.isBlank()) {
-            model.say("The clipboard holds no text.");
+            session.say("The clipboard holds no text.");
             return;
         }
         unpick(
@@ -199,41 +212,26 @@ final class ExchangeDesk implements AutoCloseable {
         unpick("This was not imported", () -> Exchange.read(file));
     }
 
-    /** Reads something of another program. */
-    private interface Source {
-        Imported read() throws FormatException, PieceFiles.PieceFileException;
+    private void unpick(String failed, Callable<Imported> source) {
+        background.attempt(
+                "an import",
+                source,
+                read ->
+                        UnpickSheet.show(
+                                session,
+                                hearing,
+                                exchange(),
+                                read,
+                                host,
+                                u -> files.takeUnsaved(Exchange.piece(read, u, id()))),
+                why -> {
+                    String said = Character.toUpperCase(why.charAt(0)) + why.substring(1);
+                    Ask.tell(host, failed, said + ". The open riff is as it was.");
+                });
     }
 
-    private void unpick(String failed, Source source) {
-        Imported[] read = new Imported[1];
-        String[] trouble = new String[1];
-        background.run(
-                "an import",
-                () -> {
-                    try {
-                        read[0] = source.read();
-                    } catch (FormatException | PieceFiles.PieceFileException e) {
-                        trouble[0] = e.getMessage();
-                    }
-                },
-                () -> {
-                    if (trouble[0] != null) {
-                        String said =
-                                Character.toUpperCase(trouble[0].charAt(0))
-                                        + trouble[0].substring(1);
-                        Ask.tell(host, failed, said + ". The open riff is as it was.");
-                    } else if (read[0] != null) {
-                        UnpickSheet.show(
-                                model,
-                                exchange(),
-                                read[0],
-                                host,
-                                u ->
-                                        files.takeUnsaved(
-                                                Exchange.piece(
-                                                        read[0], u, UUID.randomUUID().toString())));
-                    }
-                });
+    private static String id() {
+        return UUID.randomUUID().toString();
     }
 
     /** Files may be dropped on the window. */

@@ -6,7 +6,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import javafx.stage.Stage;
 import vocalis.core.piece.Piece;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.SheetHost;
@@ -14,7 +14,7 @@ import vocalis.formats.json.Extras;
 import vocalis.workbench.base.Log;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.document.Edits;
-import vocalis.workbench.document.Resting;
+import vocalis.workbench.document.SettledShapes;
 import vocalis.workbench.document.Workspace;
 import vocalis.workbench.library.Backups;
 import vocalis.workbench.library.Journal;
@@ -29,7 +29,7 @@ import vocalis.workbench.library.Saver;
 final class FileDesk implements AutoCloseable {
 
     private final Stage stage;
-    private final WriteModel model;
+    private final Session session;
     private final Workspace workspace;
     private final SheetHost host;
     private final Prompts prompts;
@@ -45,7 +45,7 @@ final class FileDesk implements AutoCloseable {
      */
     FileDesk(
             Stage stage,
-            WriteModel model,
+            Session session,
             SheetHost host,
             Prompts prompts,
             Backups backups,
@@ -54,8 +54,8 @@ final class FileDesk implements AutoCloseable {
         this.library = library;
         this.backups = backups;
         this.stage = stage;
-        this.model = model;
-        this.workspace = model.workspace();
+        this.session = session;
+        this.workspace = session.workspace();
         this.host = host;
         this.prompts = prompts;
         this.begin = begin;
@@ -74,7 +74,7 @@ final class FileDesk implements AutoCloseable {
     void takeUnsaved(Piece piece) {
         leave(
                 () -> {
-                    model.player().stop();
+                    session.player().stop();
                     workspace.openUnsaved(piece, Extras.NONE);
                     begin.run();
                 });
@@ -84,7 +84,7 @@ final class FileDesk implements AutoCloseable {
     void takeUp(Journal.Left left) {
         leave(
                 () -> {
-                    model.player().stop();
+                    session.player().stop();
                     workspace.openUnsaved(
                             left.piece(),
                             left.extras(),
@@ -98,7 +98,7 @@ final class FileDesk implements AutoCloseable {
     void take(Piece piece) {
         leave(
                 () -> {
-                    model.player().stop();
+                    session.player().stop();
                     workspace.open(piece);
                     begin.run();
                 });
@@ -111,24 +111,22 @@ final class FileDesk implements AutoCloseable {
         if (file.isEmpty() || stamp.isEmpty() || saving()) {
             return;
         }
-        long session = workspace.session();
-        boolean[] other = new boolean[1];
-        model.background()
-                .run(
-                        "looking at the file",
-                        () -> other[0] = PieceFiles.differs(file.get(), stamp.get()),
-                        () -> {
-                            boolean still =
-                                    session == workspace.session()
-                                            && workspace.stamp().equals(stamp)
-                                            && !saving();
-                            if (other[0] && still) {
-                                model.say(
-                                        file.get().getFileName()
-                                                + " was changed by somebody else; saving will ask"
-                                                + " what to do.");
-                            }
-                        });
+        long opened = workspace.session();
+        session.ask(
+                "looking at the file",
+                () -> PieceFiles.differs(file.get(), stamp.get()),
+                other -> {
+                    boolean still =
+                            opened == workspace.session()
+                                    && workspace.stamp().equals(stamp)
+                                    && !saving();
+                    if (other && still) {
+                        session.say(
+                                file.get().getFileName()
+                                        + " was changed by somebody else; saving will ask"
+                                        + " what to do.");
+                    }
+                });
     }
 
     void open() {
@@ -151,48 +149,50 @@ final class FileDesk implements AutoCloseable {
      */
     void open(Path file) {
         Piece before = workspace.content();
-        long session = workspace.session();
-        model.say("opening " + file.getFileName() + " …");
-        PieceFiles.Opened[] opened = new PieceFiles.Opened[1];
-        int[] kept = new int[1];
-        Resting resting = workspace.resting();
-        String[] trouble = new String[1];
-        model.background()
-                .run(
-                        "opening a file",
-                        () -> {
-                            try {
-                                PieceFiles.Opened read = PieceFiles.read(file);
-                                opened[0] = read.with(resting.kept(read.piece()));
-                                kept[0] = Resting.chosen(read.piece(), opened[0].piece());
-                            } catch (PieceFiles.PieceFileException e) {
-                                trouble[0] = e.getMessage();
-                            }
-                        },
-                        () -> {
-                            model.say("");
-                            if (trouble[0] != null) {
-                                Ask.tell(host, "This riff was not opened", trouble[0]);
-                            } else if (session != workspace.session()) {
-                                model.say(
-                                        file.getFileName() + " was not opened: another riff was.");
-                            } else if (before.equals(workspace.content())) {
-                                take(opened[0], kept[0]);
-                            } else {
-                                leave(() -> take(opened[0], kept[0]));
-                            }
-                        });
+        long opened = workspace.session();
+        session.say("opening " + file.getFileName() + " …");
+        SettledShapes resting = workspace.resting();
+        session.attempt(
+                "opening a file",
+                () -> Read.of(file, resting),
+                read -> {
+                    session.say("");
+                    if (opened != workspace.session()) {
+                        session.say(file.getFileName() + " was not opened: another riff was.");
+                    } else if (before.equals(workspace.content())) {
+                        take(read);
+                    } else {
+                        leave(() -> take(read));
+                    }
+                },
+                why -> {
+                    session.say("");
+                    Ask.tell(host, "This riff was not opened", why);
+                });
     }
 
-    private void take(PieceFiles.Opened opened, int kept) {
-        model.player().stop();
-        workspace.open(opened);
-        begin.run();
-        if (kept > 0) {
-            model.say(Resting.inWords(kept));
+    /**
+     * A file as it was read.
+     *
+     * @param chosen how many shapes were chosen for it here, as its ground did not have them
+     */
+    private record Read(PieceFiles.Opened opened, int chosen) {
+        static Read of(Path file, SettledShapes resting) throws PieceFiles.PieceFileException {
+            PieceFiles.Opened read = PieceFiles.read(file);
+            PieceFiles.Opened ready = read.with(resting.kept(read.piece()));
+            return new Read(ready, SettledShapes.chosen(read.piece(), ready.piece()));
         }
-        if (!opened.extras().isEmpty()) {
-            model.say("The file holds what this version does not know; it is kept.");
+    }
+
+    private void take(Read read) {
+        session.player().stop();
+        workspace.open(read.opened());
+        begin.run();
+        if (read.chosen() > 0) {
+            session.say(SettledShapes.inWords(read.chosen()));
+        }
+        if (!read.opened().extras().isEmpty()) {
+            session.say("The file holds what this version does not know; it is kept.");
         }
     }
 
@@ -235,7 +235,7 @@ final class FileDesk implements AutoCloseable {
         String title = workspace.content().title();
         String named = PieceFiles.stem(file);
         if (title.equals(Demo.UNTITLED) && !named.equals(Library.stem(title))) {
-            model.apply(Edits.rename(named));
+            session.apply(Edits.rename(named));
         }
         write(file, null, then);
     }
@@ -256,10 +256,10 @@ final class FileDesk implements AutoCloseable {
 
     private void write(Path file, String known, Runnable then) {
         Piece snapshot = workspace.content();
-        long session = workspace.session();
-        Resting resting = workspace.resting();
+        long opened = workspace.session();
+        SettledShapes resting = workspace.resting();
         saves++;
-        model.say("saving …");
+        session.say("saving …");
         saver.save(
                 () -> {
                     backups.before(file);
@@ -270,15 +270,15 @@ final class FileDesk implements AutoCloseable {
                 known,
                 outcome -> {
                     saves--;
-                    model.say("");
-                    told(outcome, session, snapshot, then);
+                    session.say("");
+                    told(outcome, opened, snapshot, then);
                 });
     }
 
-    private void told(Saver.Outcome outcome, long session, Piece snapshot, Runnable then) {
+    private void told(Saver.Outcome outcome, long opened, Piece snapshot, Runnable then) {
         if (outcome instanceof Saver.Outcome.Saved s) {
-            workspace.markSaved(session, snapshot, s.file(), s.stamp());
-            model.say("saved");
+            workspace.markSaved(opened, snapshot, s.file(), s.stamp());
+            session.say("saved");
             then.run();
         } else if (outcome instanceof Saver.Outcome.Failed f) {
             Ask.tell(host, "This riff was not saved", f.why());

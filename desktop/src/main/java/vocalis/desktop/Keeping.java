@@ -11,16 +11,17 @@ import java.util.Optional;
 import java.util.UUID;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Standing;
-import vocalis.desktop.model.LogbookModel;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.logbook.LogbookModel;
+import vocalis.desktop.logbook.LogbookSheet;
+import vocalis.desktop.session.Hearing;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.sheets.Ask;
-import vocalis.desktop.sheets.LogbookSheet;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.SheetHost;
 import vocalis.formats.json.Extras;
 import vocalis.workbench.base.Log;
 import vocalis.workbench.base.Places;
-import vocalis.workbench.document.Resting;
+import vocalis.workbench.document.SettledShapes;
 import vocalis.workbench.document.Workspace;
 import vocalis.workbench.library.Journal;
 import vocalis.workbench.library.Library;
@@ -32,7 +33,8 @@ final class Keeping implements AutoCloseable {
     private static final DateTimeFormatter WHEN =
             DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
 
-    private final WriteModel model;
+    private final Session session;
+    private final Hearing hearing;
     private final Workspace workspace;
     private final SheetHost host;
     private final FileDesk desk;
@@ -40,9 +42,10 @@ final class Keeping implements AutoCloseable {
     private final Background background = new Background("vocalis-library");
     private final Optional<Journal> journal;
 
-    Keeping(WriteModel model, SheetHost host, FileDesk desk, Places places) {
-        this.model = model;
-        this.workspace = model.workspace();
+    Keeping(Session session, Hearing hearing, SheetHost host, FileDesk desk, Places places) {
+        this.session = session;
+        this.hearing = hearing;
+        this.workspace = session.workspace();
         this.host = host;
         this.desk = desk;
         this.library = new Library(riffs(places), places.data());
@@ -120,7 +123,7 @@ final class Keeping implements AutoCloseable {
                         () -> {
                             desk.takeUp(l);
                             background.run("letting unsaved work go", () -> j.discard(l), () -> {});
-                            model.say("Taken up as it was left; save it to keep it.");
+                            session.say("Taken up as it was left; save it to keep it.");
                         }),
                 new Ask.Answer(
                         "recover-later",
@@ -140,7 +143,7 @@ final class Keeping implements AutoCloseable {
 
     void logbook() {
         LogbookSheet.show(
-                new LogbookModel(model, library, background),
+                new LogbookModel(session, hearing, library, background),
                 host,
                 f -> desk.leave(() -> desk.open(f)));
     }
@@ -153,22 +156,17 @@ final class Keeping implements AutoCloseable {
                 now.as(UUID.randomUUID().toString())
                         .titled(title.length() > 200 ? title.substring(0, 200) : title)
                         .standing(now.standing().at(Standing.Status.IDEA));
-        Resting resting = workspace.resting();
-        String[] said = new String[1];
-        background.run(
-                "catching an idea",
-                () -> {
-                    try {
-                        Path file = library.keep(resting.settled(idea), Extras.NONE);
-                        said[0] =
-                                "Caught as "
-                                        + file.getFileName()
-                                        + "; Ctrl Shift O shows the logbook.";
-                    } catch (PieceFiles.PieceFileException e) {
-                        said[0] = e.getMessage();
-                    }
-                },
-                () -> model.say(said[0]));
+        SettledShapes resting = workspace.resting();
+        background.ask("catching an idea", () -> caught(resting.settled(idea)), session::say);
+    }
+
+    private String caught(Piece idea) {
+        try {
+            Path file = library.keep(idea, Extras.NONE);
+            return "Caught as " + file.getFileName() + "; Ctrl Shift O shows the logbook.";
+        } catch (PieceFiles.PieceFileException e) {
+            return e.getMessage();
+        }
     }
 
     @Override

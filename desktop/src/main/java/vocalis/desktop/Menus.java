@@ -10,8 +10,10 @@ import vocalis.core.piece.Piece;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
 import vocalis.desktop.keys.Commands;
-import vocalis.desktop.model.WriteModel;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.session.Place;
+import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Whereabouts;
+import vocalis.desktop.writing.WritePlace;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.document.Workspace;
@@ -23,7 +25,8 @@ final class Menus {
     private final MenuItem undo = new MenuItem();
     private final MenuItem redo = new MenuItem();
     private final Commands commands;
-    private final WriteModel model;
+    private final Session session;
+    private final Whereabouts whereabouts;
     private final Workspace workspace;
     private final FileDesk desk;
     private final Runnable close;
@@ -31,10 +34,16 @@ final class Menus {
     /**
      * @param close closes the window, when that may be
      */
-    Menus(Commands commands, WriteModel model, FileDesk desk, Runnable close) {
+    Menus(
+            Commands commands,
+            Session session,
+            Whereabouts whereabouts,
+            FileDesk desk,
+            Runnable close) {
         this.commands = commands;
-        this.model = model;
-        this.workspace = model.workspace();
+        this.session = session;
+        this.whereabouts = whereabouts;
+        this.workspace = session.workspace();
         this.desk = desk;
         this.close = close;
         fill();
@@ -144,11 +153,11 @@ final class Menus {
                             item(
                                     m,
                                     () ->
-                                            model.apply(
+                                            session.apply(
                                                     Edits.meterOfBar(
                                                             Math.max(
                                                                     0,
-                                                                    model.now()
+                                                                    session.now()
                                                                             .meters()
                                                                             .bar(caret())),
                                                             meter))));
@@ -157,19 +166,19 @@ final class Menus {
     }
 
     private long caret() {
-        Zone zone = model.zoneProperty().get();
-        return zone == Zone.LANE || zone == Zone.TYPING
-                ? model.lane().caretProperty().get()
-                : model.now().start(model.chordProperty().get());
+        Place place = whereabouts.place();
+        return place == WritePlace.LANE || place == WritePlace.TYPING
+                ? session.caret().tickProperty().get()
+                : session.now().start(session.caret().chord());
     }
 
     private Menu pickupMenu() {
         Menu pickup = new Menu("Pickup");
-        pickup.getItems().add(item("None", () -> model.apply(Edits.pickup(0))));
+        pickup.getItems().add(item("None", () -> session.apply(Edits.pickup(0))));
         for (int eighths = 1; eighths <= 4; eighths++) {
             long ticks = eighths * Ticks.EIGHTH;
             String words = eighths == 1 ? "One eighth" : eighths + " eighths";
-            pickup.getItems().add(item(words, () -> model.apply(Edits.pickup(ticks))));
+            pickup.getItems().add(item(words, () -> session.apply(Edits.pickup(ticks))));
         }
         return pickup;
     }

@@ -4,7 +4,6 @@ import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.geometry.Pos;
-import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -13,21 +12,19 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.stage.Screen;
 import javafx.stage.Stage;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Texts;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.keys.Keyboard;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.OpenDocument;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.sheets.HelpSheet;
 import vocalis.desktop.sheets.InstrumentSheet;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.SheetHost;
-import vocalis.desktop.write.WritePane;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
 import vocalis.workbench.base.Log;
@@ -38,18 +35,14 @@ import vocalis.workbench.demo.Demo;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.document.Workspace;
 import vocalis.workbench.library.Backups;
+import vocalis.workbench.library.Library;
+import vocalis.workbench.library.OwnFigures;
 import vocalis.workbench.library.OwnShapes;
 import vocalis.workbench.library.PracticeLog;
 import vocalis.workbench.playing.Player;
 
 /** The window: title, menus, the Write screen with its sheets; starting and closing. */
 final class Shell {
-
-    static final double LEAST_WIDTH = 1040;
-    static final double LEAST_HEIGHT = 700;
-
-    /** About what a window manager puts around a window, in pixels. */
-    private static final double FRAME = 8;
 
     /** What takes time and needs no window: made while the toolkit starts. */
     record Prepared(
@@ -84,8 +77,9 @@ final class Shell {
     private final Workspace workspace;
     private final Player player;
     private final Preferences preferences;
-    private final WriteModel model;
-    private final WritePane write;
+    private final Models models;
+    private final OpenDocument session;
+    private final Frame frame;
     private final Commands commands = new Commands();
     private final Keyboard keyboard;
     private final SheetHost host;
@@ -98,8 +92,7 @@ final class Shell {
     private final Menus menus;
     private final Subscription told;
     private Theme theme;
-    private double wantedWidth;
-    private double wantedHeight;
+    private final WindowBounds bounds;
 
     Shell(Stage stage, Prepared prepared, Prompts prompts) {
         this.stage = stage;
@@ -107,26 +100,47 @@ final class Shell {
         player = prepared.player();
         background = prepared.background();
         preferences = prepared.preferences();
-        OwnShapes shapes = new OwnShapes(prepared.places().data());
-        model = new WriteModel(workspace, player, background, shapes);
-        model.practice().keepIn(new PracticeLog(prepared.places().data(), Demo.practice()));
-        write = new WritePane(model, commands, this::host);
-        BorderPane root = new BorderPane(write);
+        Path data = prepared.places().data();
+        models = new Models(workspace, player, background, new OwnShapes(data));
+        session = models.session();
+        models.practice().keepIn(new PracticeLog(data, Demo.practice()));
+        frame =
+                new Frame(
+                        models,
+                        new Library(Keeping.riffs(prepared.places()), data),
+                        new OwnFigures(data),
+                        commands,
+                        this::host);
+        BorderPane root = new BorderPane(frame);
         root.getStyleClass().add("shell");
         host = new SheetHost(root);
         desk =
                 new FileDesk(
                         stage,
-                        model,
+                        session,
                         host,
                         prompts,
                         new Backups(prepared.places().data()),
                         Keeping.riffs(prepared.places()),
                         this::begin);
-        keeping = new Keeping(model, host, desk, prepared.places());
-        exchange = new ExchangeDesk(stage, model, host, prompts, desk);
+        keeping = new Keeping(session, models.hearing(), host, desk, prepared.places());
+        exchange =
+                new ExchangeDesk(
+                        stage,
+                        session,
+                        models.whereabouts(),
+                        models.hearing(),
+                        host,
+                        prompts,
+                        desk);
         addCommands();
-        menus = new Menus(commands, model, desk, () -> desk.leave(stage::close));
+        menus =
+                new Menus(
+                        commands,
+                        session,
+                        models.whereabouts(),
+                        desk,
+                        () -> desk.leave(stage::close));
         root.setTop(header());
         scene = new Scene(host, 1280, 800);
         theme =
@@ -134,18 +148,20 @@ final class Shell {
                         ? Theme.LIGHT
                         : Theme.DARK;
         theme.apply(scene);
-        keyboard = new Keyboard(commands, model.zoneProperty()::get, () -> host.top().isPresent());
-        write.listen(scene);
+        keyboard =
+                new Keyboard(commands, models.whereabouts()::place, () -> host.top().isPresent());
+        frame.listen(scene);
         keyboard.install(scene);
-        write.install(scene, keyboard);
+        frame.install(scene, keyboard);
         new Explain(scene);
         exchange.accept(scene);
-        told = Log.tell(text -> Background.HOME.execute(() -> model.say(text)));
+        told = Log.tell(text -> Background.HOME.execute(() -> session.say(text)));
         workspace.onChange(this::refresh);
         workspace.onChange(keeping::changed);
         refresh();
         stage.setScene(scene);
-        place();
+        bounds = new WindowBounds(stage, preferences);
+        bounds.place();
         stage.setOnCloseRequest(
                 e -> {
                     if (workspace.changed() || desk.saving()) {
@@ -172,18 +188,18 @@ final class Shell {
                                 keyboard.windowLeft();
                             }
                         });
-        write.begin();
+        frame.begin();
         stage.setOnShown(e -> Background.HOME.execute(this::shown));
     }
 
     private void shown() {
-        least();
+        bounds.least();
         player.start();
         preferences
                 .text("sound.device")
                 .ifPresent(
                         d ->
-                                model.hearing()
+                                models.hearing()
                                         .remember(
                                                 d,
                                                 (int)
@@ -192,23 +208,9 @@ final class Shell {
                                                                 256,
                                                                 16384,
                                                                 Player.BUFFER)));
-        write.volume(preferences.number("sound.volumeDb", -36, 6, -12));
-        model.begin();
+        frame.volume(preferences.number("sound.volumeDb", -36, 6, -12));
+        models.write().begin();
         keeping.offerLeft();
-    }
-
-    /**
-     * The window as large as it was asked to be, and how small it may become: some window managers
-     * open it smaller, whatever it was asked before it was there.
-     */
-    private void least() {
-        Rectangle2D room = Screen.getPrimary().getVisualBounds();
-        if (!stage.isMaximized() && wantedWidth > 0) {
-            stage.setWidth(wantedWidth);
-            stage.setHeight(wantedHeight);
-        }
-        stage.setMinWidth(Math.min(LEAST_WIDTH, room.getWidth()));
-        stage.setMinHeight(Math.min(LEAST_HEIGHT, room.getHeight()));
     }
 
     private SheetHost host() {
@@ -216,9 +218,9 @@ final class Shell {
     }
 
     private void begin() {
-        model.moveChordCaretTo(0);
-        model.lane().setCaret(0);
-        write.begin();
+        session.caret().moveTo(0);
+        session.caret().goTo(0);
+        frame.begin();
     }
 
     private void addCommands() {
@@ -250,34 +252,6 @@ final class Shell {
                 .does(() -> HelpSheet.show(commands, host));
     }
 
-    /** A window as it was left, or the usual one; on a small screen filled out to the edges. */
-    private void place() {
-        Rectangle2D room = Screen.getPrimary().getVisualBounds();
-        boolean small =
-                room.getWidth() < LEAST_WIDTH + FRAME || room.getHeight() < LEAST_HEIGHT + FRAME;
-        if (small) {
-            stage.setX(room.getMinX());
-            stage.setY(room.getMinY());
-            stage.setWidth(room.getWidth());
-            stage.setHeight(room.getHeight());
-            stage.setMaximized(true);
-            return;
-        }
-        double width = preferences.number("window.width", LEAST_WIDTH, room.getWidth(), 1280);
-        double height = preferences.number("window.height", LEAST_HEIGHT, room.getHeight(), 800);
-        wantedWidth = Math.min(width, room.getWidth());
-        wantedHeight = Math.min(height, room.getHeight());
-        stage.setWidth(wantedWidth);
-        stage.setHeight(wantedHeight);
-        double x = preferences.number("window.x", room.getMinX(), room.getMaxX() - 200, Double.NaN);
-        double y = preferences.number("window.y", room.getMinY(), room.getMaxY() - 200, Double.NaN);
-        if (!Double.isNaN(x) && !Double.isNaN(y)) {
-            stage.setX(x);
-            stage.setY(y);
-        }
-        stage.setMaximized(preferences.flag("window.maximized", false));
-    }
-
     private HBox header() {
         Label mark = new Label("Vocalis");
         mark.getStyleClass().add("wordmark");
@@ -305,7 +279,7 @@ final class Shell {
                 workspace.hand(),
                 (instrument, hand) -> {
                     workspace.setHand(hand);
-                    model.apply(
+                    session.apply(
                             Edits.ground(
                                     "instrument",
                                     g ->
@@ -326,8 +300,8 @@ final class Shell {
         menus.refresh();
     }
 
-    WriteModel model() {
-        return model;
+    Models models() {
+        return models;
     }
 
     Player player() {
@@ -387,22 +361,16 @@ final class Shell {
                 "Working title of the riff",
                 workspace.content().title(),
                 Texts.LONGEST_TITLE,
-                t -> model.apply(Edits.rename(t)));
+                t -> session.apply(Edits.rename(t)));
     }
 
     private void remember() {
         preferences.setHand(workspace.hand());
         preferences.set("theme", theme == Theme.LIGHT ? "light" : "dark");
-        preferences.set("sound.device", model.hearing().device());
+        preferences.set("sound.device", models.hearing().device());
         preferences.set("sound.buffer", player.output().bufferFrames());
-        preferences.set("sound.volumeDb", write.volume());
-        preferences.set("window.maximized", String.valueOf(stage.isMaximized()));
-        if (!stage.isMaximized()) {
-            preferences.set("window.x", stage.getX());
-            preferences.set("window.y", stage.getY());
-            preferences.set("window.width", stage.getWidth());
-            preferences.set("window.height", stage.getHeight());
-        }
+        preferences.set("sound.volumeDb", frame.volume());
+        bounds.remember();
         workspace
                 .file()
                 .ifPresent(f -> preferences.set("file.last", f.toAbsolutePath().toString()));
@@ -411,8 +379,8 @@ final class Shell {
 
     private void dispose() {
         remember();
-        write.dispose();
-        model.close();
+        frame.dispose();
+        models.close();
         exchange.close();
         desk.close();
         keeping.close();

@@ -49,11 +49,11 @@ class CaretWindowTest extends WindowDriver {
     }
 
     private int chord() {
-        return fx(() -> model().chordProperty().get());
+        return fx(() -> model().caret().chordProperty().get());
     }
 
     private String said() {
-        return fx(() -> model().saidProperty().get());
+        return fx(() -> shell.models().session().saidProperty().get());
     }
 
     /** The lane's caret stands in the chosen chord before the lane is entered, and stays put. */
@@ -92,7 +92,11 @@ class CaretWindowTest extends WindowDriver {
     /** A click on a far bar of a long riff: caret and page are there, and 9 voices what is seen. */
     @Test
     void aClickInTheOverviewTakesTheCaretAlong(FxRobot robot) {
-        fx(() -> model().apply(Edits.riff("long", r -> repeated(repeated(repeated(r))))));
+        fx(
+                () ->
+                        shell.models()
+                                .session()
+                                .apply(Edits.riff("long", r -> repeated(repeated(repeated(r))))));
         settle();
         assertThat(riff().roots()).hasSize(32);
         await("overview", () -> robot.lookup(".overview").tryQuery().isPresent());
@@ -123,7 +127,7 @@ class CaretWindowTest extends WindowDriver {
                     return null;
                 });
         assertThat(chord()).isBetween(24, 27);
-        assertThat(fx(() -> model().view().shownProperty().get().shows(caret()))).isTrue();
+        assertThat(fx(() -> model().caret().view().shownProperty().get().shows(caret()))).isTrue();
         int seen = chord();
         press(robot, KeyCode.DIGIT9);
         assertThat(riff().treatments().get(seen).family().digit()).isEqualTo(9);
@@ -165,18 +169,18 @@ class CaretWindowTest extends WindowDriver {
     void voicesKeepTheirNumbersWhileTheyAreLeftOut(FxRobot robot) {
         fx(
                 () -> {
-                    model().take(Shape.parse("3-5-5-4-3-3"));
+                    model().shown().take(Shape.parse("3-5-5-4-3-3"));
                     model().thin(2);
                     model().thin(3);
                     return null;
                 });
-        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("3-5-5-x-x-3");
+        assertThat(fx(() -> model().shown().voicing().shape().text())).isEqualTo("3-5-5-x-x-3");
         fx(
                 () -> {
                     model().thin(2);
                     return null;
                 });
-        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("3-5-5-x-3-3");
+        assertThat(fx(() -> model().shown().voicing().shape().text())).isEqualTo("3-5-5-x-3-3");
     }
 
     // Joined notes.
@@ -189,7 +193,7 @@ class CaretWindowTest extends WindowDriver {
     private String tab() {
         settle();
         Piece piece = fx(() -> shell.workspace().content());
-        return new Exchange(model().catalogue(), Hand.MEDIUM).away(piece).tab(96);
+        return new Exchange(shell.models().session().catalogue(), Hand.MEDIUM).away(piece).tab(96);
     }
 
     @Test
@@ -284,14 +288,21 @@ class CaretWindowTest extends WindowDriver {
     /** Numeral, tension and pull are those of the chord whose name stands above them. */
     @Test
     void theReadoutTellsTheChordUnderTheCaret(FxRobot robot) {
-        fx(() -> model().apply(Edits.riff("roots", r -> Chords.familyOfAll(r, Family.FOURTH))));
+        fx(
+                () ->
+                        shell.models()
+                                .session()
+                                .apply(
+                                        Edits.riff(
+                                                "roots",
+                                                r -> Chords.familyOfAll(r, Family.FOURTH))));
         settle();
         for (int i = 0; i < riff().roots().size(); i++) {
             press(robot, KeyCode.UP);
             settle();
             Key key = riff().ground().key();
             String row = robot.lookup("#figure-in-the-key").queryAs(Label.class).getText();
-            var v = fx(() -> model().shownProperty().get());
+            var v = fx(() -> model().shown().voicing());
             int tension = Context.tension(v, key);
             assertThat(row).contains("tension " + tension + " of 100");
             press(robot, KeyCode.RIGHT);

@@ -84,7 +84,11 @@ class ExchangeWindowTest extends WindowDriver {
         robot.push(KeyCode.ENTER);
         await("rendering", this::sheet);
         press(robot, KeyCode.ESCAPE);
-        await("cancelled", () -> fx(() -> model().saidProperty().get()).contains("cancelled"));
+        await(
+                "cancelled",
+                () ->
+                        fx(() -> shell.models().session().saidProperty().get())
+                                .contains("cancelled"));
         assertThat(folder.resolve("wet-slate.wav")).doesNotExist();
     }
 

@@ -18,7 +18,7 @@ import vocalis.core.pattern.Stroke;
 import vocalis.core.pattern.Touch;
 import vocalis.core.piece.Piece;
 import vocalis.core.voicing.Family;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.writing.WritePlace;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.library.PieceFiles;
 
@@ -134,7 +134,8 @@ class FlowTest extends WindowDriver {
         assertThat(first).isNotEqualTo(second).hasSize(6);
         assertThat(first).filteredOn(e -> ((Stroke) e).muted()).hasSize(2);
         assertThat(fx(() -> model().lane().scopeProperty().get())).isEqualTo(Scope.THIS_PASS);
-        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.LANE);
+        assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
+                .isEqualTo(WritePlace.LANE);
         System.out.println("presses of the ordinary riff: " + presses);
         assertThat(presses).isLessThan(80);
     }

@@ -20,7 +20,7 @@ import vocalis.core.edit.Chords;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.writing.WritePlace;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.document.Edits;
 
@@ -40,8 +40,9 @@ class HarmonyWindowTest extends WindowDriver {
                         fx(
                                 () ->
                                         model().offer().found().filter(text::equals).isPresent()
-                                                && !model().cardsProperty().get().isEmpty()
-                                                && model().cardsProperty()
+                                                && !model().shown().cardsProperty().get().isEmpty()
+                                                && model().shown()
+                                                        .cardsProperty()
                                                         .get()
                                                         .get(0)
                                                         .first()
@@ -55,13 +56,12 @@ class HarmonyWindowTest extends WindowDriver {
         choose(robot, "#tuning", Tuning.STANDARD);
         // Common practice.
         find(robot, "x-9-11-11-0-0");
-        assertThat(fx(() -> model().shownProperty().get().shape().text()))
-                .isEqualTo("x-9-11-11-0-0");
+        assertThat(fx(() -> model().shown().voicing().shape().text())).isEqualTo("x-9-11-11-0-0");
         assertThat(readout(robot, "readout-name")).isEqualTo("F♯7sus4");
         press(robot, KeyCode.ESCAPE);
         find(robot, "F#7sus4");
         awaitFound("F#7sus4", List.of(1, 4, 6, 11));
-        for (var card : fx(() -> model().cardsProperty().get())) {
+        for (var card : fx(() -> model().shown().cardsProperty().get())) {
             assertThat(card.first().voicing().pitchClasses()).containsExactly(1, 4, 6, 11);
             assertThat(card.first().voicing().bass() % 12).isEqualTo(6);
         }
@@ -79,8 +79,8 @@ class HarmonyWindowTest extends WindowDriver {
     /** What is shown, what the riff has and the next cards; more by +, walked and put in by key. */
     @Test
     void voicingsAreComparedSideBySideByKeyboard(FxRobot robot) {
-        await("cards", () -> fx(() -> model().cardsProperty().get().size() > 5));
-        robot.interact(() -> model().zoneProperty().set(Zone.CARDS));
+        await("cards", () -> fx(() -> model().shown().cardsProperty().get().size() > 5));
+        robot.interact(() -> shell.models().whereabouts().placeProperty().set(WritePlace.CARDS));
         press(robot, KeyCode.RIGHT);
         press(robot, KeyCode.RIGHT);
         press(robot, KeyCode.C);
@@ -100,7 +100,7 @@ class HarmonyWindowTest extends WindowDriver {
         await("released", () -> fx(() -> !shell.player().telemetry().latest().audition()));
         press(robot, KeyCode.ENTER);
         await("closed", () -> robot.lookup(".compare-name").tryQuery().isEmpty());
-        assertThat(fx(() -> model().shownIsInRiff())).isTrue();
+        assertThat(fx(() -> model().shown().isInRiff())).isTrue();
     }
 
     private boolean focused(String id) {
@@ -149,9 +149,9 @@ class HarmonyWindowTest extends WindowDriver {
         await("menu", () -> robot.lookup(".context-menu").tryQuery().isPresent());
         press(robot, KeyCode.DOWN);
         press(robot, KeyCode.ENTER);
-        await("added", () -> fx(() -> model().shownProperty().get().voices()) == 3);
-        assertThat(fx(() -> model().shownProperty().get().shape().fret(2))).isEqualTo(7);
-        assertThat(fx(() -> model().shownProperty().get().shape().fret(3))).isEqualTo(7);
+        await("added", () -> fx(() -> model().shown().voicing().voices()) == 3);
+        assertThat(fx(() -> model().shown().voicing().shape().fret(2))).isEqualTo(7);
+        assertThat(fx(() -> model().shown().voicing().shape().fret(3))).isEqualTo(7);
     }
 
     /** Common practice: a stack, and what is left without its second voice. */
@@ -160,11 +160,11 @@ class HarmonyWindowTest extends WindowDriver {
         choose(robot, "#tuning", Tuning.STANDARD);
         find(robot, "5-7-7-x-x-x");
         press(robot, KeyCode.ALT, KeyCode.DIGIT2);
-        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("5-x-7-x-x-x");
+        assertThat(fx(() -> model().shown().voicing().shape().text())).isEqualTo("5-x-7-x-x-x");
         press(robot, KeyCode.ALT, KeyCode.DIGIT4);
-        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("5-x-7-x-x-x");
+        assertThat(fx(() -> model().shown().voicing().shape().text())).isEqualTo("5-x-7-x-x-x");
         press(robot, KeyCode.ALT, KeyCode.DIGIT1);
-        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("5-x-x-x-x-x");
+        assertThat(fx(() -> model().shown().voicing().shape().text())).isEqualTo("5-x-x-x-x-x");
     }
 
     @Test
@@ -199,8 +199,9 @@ class HarmonyWindowTest extends WindowDriver {
                                                         .found()
                                                         .filter("own shapes"::equals)
                                                         .isPresent()
-                                                && model().cardsProperty().get().size() == 1));
-        var places = fx(() -> model().cardsProperty().get().get(0).places());
+                                                && model().shown().cardsProperty().get().size()
+                                                        == 1));
+        var places = fx(() -> model().shown().cardsProperty().get().get(0).places());
         int root = fx(() -> model().currentChord().root());
         assertThat(places)
                 .isNotEmpty()
@@ -213,8 +214,10 @@ class HarmonyWindowTest extends WindowDriver {
         Filter high = Filter.NONE.with(Filter.Position.HIGH);
         robot.interact(
                 () -> {
-                    model().apply(Edits.riff("unchosen", HarmonyWindowTest::unchosen));
-                    model().zoneProperty().set(Zone.BAND);
+                    shell.models()
+                            .session()
+                            .apply(Edits.riff("unchosen", HarmonyWindowTest::unchosen));
+                    shell.models().whereabouts().placeProperty().set(WritePlace.BAND);
                     model().offer().filterProperty().set(high);
                 });
         Riff before = riff();
@@ -236,7 +239,8 @@ class HarmonyWindowTest extends WindowDriver {
         return fx(
                 () ->
                         filter.accepts(
-                                model().derived().chords().get(chord).candidate(), model().hand()));
+                                model().derived().chords().get(chord).candidate(),
+                                shell.models().session().hand()));
     }
 
     /** The riff with no shape chosen. */
@@ -258,8 +262,11 @@ class HarmonyWindowTest extends WindowDriver {
                 () ->
                         fx(
                                 () ->
-                                        model().cardsProperty().get().stream().limit(8).count() > 2
-                                                && model().cardsProperty().get().stream()
+                                        model().shown().cardsProperty().get().stream()
+                                                                .limit(8)
+                                                                .count()
+                                                        > 2
+                                                && model().shown().cardsProperty().get().stream()
                                                         .flatMap(c -> c.places().stream())
                                                         .allMatch(
                                                                 c ->
@@ -268,7 +275,9 @@ class HarmonyWindowTest extends WindowDriver {
                                                                                 .get()
                                                                                 .accepts(
                                                                                         c,
-                                                                                        model().hand()))));
+                                                                                        shell.models()
+                                                                                                .session()
+                                                                                                .hand()))));
         press(robot, KeyCode.SHIFT, KeyCode.D);
         assertThat(fx(() -> model().offer().filterProperty().get()))
                 .isEqualTo(vocalis.core.choice.Filter.NONE);
@@ -284,12 +293,12 @@ class HarmonyWindowTest extends WindowDriver {
         robot.clickOn("x-3-5-5-0-0");
         await(
                 "taken there",
-                () -> fx(() -> model().shownProperty().get().shape().text().equals("x-3-5-5-0-0")));
+                () -> fx(() -> model().shown().voicing().shape().text().equals("x-3-5-5-0-0")));
     }
 
     @Test
     void theHandDecidesWhatIsOffered(FxRobot robot) {
-        await("cards", () -> fx(() -> !model().cardsProperty().get().isEmpty()));
+        await("cards", () -> fx(() -> !model().shown().cardsProperty().get().isEmpty()));
         press(robot, KeyCode.DIGIT5);
         awaitCards(Family.TRIAD);
         int medium = fx(() -> model().offer().all());
@@ -321,6 +330,6 @@ class HarmonyWindowTest extends WindowDriver {
         press(robot, KeyCode.ENTER);
         await("seven", () -> riff().ground().board().strings() == 7);
         assertThat(chord(0).candidate().voicing().shape().strings()).isEqualTo(7);
-        await("cards", () -> fx(() -> !model().cardsProperty().get().isEmpty()));
+        await("cards", () -> fx(() -> !model().shown().cardsProperty().get().isEmpty()));
     }
 }

@@ -3,7 +3,6 @@ package vocalis.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import javafx.event.Event;
@@ -24,7 +23,9 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import vocalis.core.riff.Riff;
 import vocalis.desktop.keys.Command;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.session.Place;
+import vocalis.desktop.session.Whereabouts;
+import vocalis.desktop.writing.WritePlace;
 import vocalis.workbench.base.Log;
 import vocalis.workbench.base.Subscription;
 
@@ -254,19 +255,24 @@ class KeysWalkTest extends WindowDriver {
     @Test
     void everyCommandDoesNoHarm() {
         Set<String> askers = Set.of("open", "save", "save-as", "new");
-        List<Zone> zones = List.copyOf(EnumSet.complementOf(EnumSet.of(Zone.GROUND)));
+        List<Place> zones =
+                fx(
+                        () ->
+                                shell.commands().places().stream()
+                                        .filter(p -> p != Whereabouts.Around.GROUND)
+                                        .toList());
         List<Command> all = fx(() -> shell.commands().all());
-        for (Zone zone : zones) {
+        for (Place zone : zones) {
             for (Command c : all) {
                 boolean turn = zones.get(all.indexOf(c) % zones.size()) == zone;
-                boolean here = c.zones().isEmpty() ? turn : c.zones().contains(zone);
+                boolean here = c.places().isEmpty() ? turn : c.places().contains(zone);
                 if (!here || c.keys().isEmpty() || askers.contains(c.id())) {
                     continue;
                 }
                 fx(
                         () -> {
                             shell.sheets().closeAll();
-                            model().zoneProperty().set(zone);
+                            shell.models().whereabouts().placeProperty().set(zone);
                             return null;
                         });
                 WaitForAsyncUtils.waitForFxEvents(1);
@@ -305,13 +311,19 @@ class KeysWalkTest extends WindowDriver {
         Riff before = riff();
         List<Command> all = shell.commands().all();
         int tried = 0;
-        for (Zone zone : List.of(Zone.BAND, Zone.LANE, Zone.TYPING, Zone.CARDS, Zone.NECK)) {
+        for (Place zone :
+                List.of(
+                        WritePlace.BAND,
+                        WritePlace.LANE,
+                        WritePlace.TYPING,
+                        WritePlace.CARDS,
+                        WritePlace.NECK)) {
             for (KeyCode code : KeyCode.values()) {
                 boolean plain = code.isLetterKey() || code.isFunctionKey();
                 boolean held = code == KeyCode.H || code == KeyCode.M;
                 boolean known =
                         all.stream()
-                                .filter(c -> c.zones().isEmpty() || c.zones().contains(zone))
+                                .filter(c -> c.places().isEmpty() || c.places().contains(zone))
                                 .flatMap(c -> c.keys().stream())
                                 .anyMatch(
                                         k ->
@@ -325,7 +337,7 @@ class KeysWalkTest extends WindowDriver {
                 tried++;
                 fx(
                         () -> {
-                            model().zoneProperty().set(zone);
+                            shell.models().whereabouts().placeProperty().set(zone);
                             fired.clear();
                             key(stage.getScene().getFocusOwner(), code, false, false, false);
                             return null;

@@ -30,7 +30,7 @@ class LeadingCardTest extends WindowDriver {
     @Test
     void theFirstCardIsWhatTheDigitTakes(FxRobot robot) {
         press(robot, KeyCode.RIGHT);
-        int chord = fx(() -> model().chordProperty().get());
+        int chord = fx(() -> model().caret().chordProperty().get());
         for (Family f : Family.values()) {
             fx(
                     () -> {
@@ -43,9 +43,19 @@ class LeadingCardTest extends WindowDriver {
                             fx(
                                     () ->
                                             !model().offer().lookingProperty().get()
-                                                    && model().familyProperty().get() == f));
+                                                    && model().shown().familyProperty().get()
+                                                            == f));
             String leads =
-                    fx(() -> model().cardsProperty().get().get(0).first().voicing().shape().text());
+                    fx(
+                            () ->
+                                    model().shown()
+                                            .cardsProperty()
+                                            .get()
+                                            .get(0)
+                                            .first()
+                                            .voicing()
+                                            .shape()
+                                            .text());
             press(robot, KeyCode.valueOf("DIGIT" + f.digit()));
             assertThat(chord(chord).candidate().voicing().shape().text())
                     .as(f.toString())

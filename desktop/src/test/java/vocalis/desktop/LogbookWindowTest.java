@@ -78,7 +78,9 @@ class LogbookWindowTest extends WindowDriver {
         press(robot, KeyCode.CONTROL, KeyCode.J);
         await(
                 "caught",
-                () -> fx(() -> model().saidProperty().get()).startsWith("Caught as winch-house"));
+                () ->
+                        fx(() -> shell.models().session().saidProperty().get())
+                                .startsWith("Caught as winch-house"));
         // Another riff, caught too: the logbook has both.
         press(robot, KeyCode.UP);
         press(robot, KeyCode.CONTROL, KeyCode.J);
@@ -126,9 +128,13 @@ class LogbookWindowTest extends WindowDriver {
         // Held, it is heard; let go, it ends.
         press(robot, KeyCode.DOWN);
         robot.press(KeyCode.H);
-        await("it plays", () -> fx(() -> model().player().telemetry().latest().playing()));
+        await(
+                "it plays",
+                () -> fx(() -> shell.models().session().player().telemetry().latest().playing()));
         robot.release(KeyCode.H);
-        await("it ends", () -> !fx(() -> model().player().telemetry().latest().playing()));
+        await(
+                "it ends",
+                () -> !fx(() -> shell.models().session().player().telemetry().latest().playing()));
 
         press(robot, KeyCode.DELETE);
         await("put away", () -> listed(robot).size() == 1);

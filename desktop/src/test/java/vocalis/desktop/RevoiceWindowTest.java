@@ -20,7 +20,8 @@ import vocalis.core.riff.Riff;
 import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Sounding;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.revoice.RevoicePlace;
+import vocalis.desktop.writing.WritePlace;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.words.RevoiceWords;
 
@@ -39,12 +40,13 @@ class RevoiceWindowTest extends WindowDriver {
     }
 
     private List<Row> rows() {
-        return fx(() -> List.copyOf(model().revoice().rows()));
+        return fx(() -> List.copyOf(shell.models().revoice().rows()));
     }
 
     private void opened(FxRobot robot) {
         press(robot, KeyCode.F12);
-        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.REVOICE);
+        assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
+                .isEqualTo(RevoicePlace.GRID);
         found();
     }
 
@@ -65,7 +67,7 @@ class RevoiceWindowTest extends WindowDriver {
         List<Row> all = rows();
         int wanted = all.stream().map(RevoiceWords::name).toList().indexOf(row);
         assertThat(wanted).as("row " + row).isNotNegative();
-        int now = fx(() -> model().revoice().rowProperty().get());
+        int now = fx(() -> shell.models().revoice().rowProperty().get());
         for (int i = 0; i < Math.abs(wanted - now); i++) {
             press(robot, wanted > now ? KeyCode.DOWN : KeyCode.UP);
         }
@@ -74,12 +76,13 @@ class RevoiceWindowTest extends WindowDriver {
     private Shape shapeUnderCaret() {
         return fx(
                 () ->
-                        model().revoice()
+                        shell.models()
+                                .revoice()
                                 .current()
                                 .orElseThrow()
                                 .derived()
                                 .chords()
-                                .get(model().revoice().columnProperty().get())
+                                .get(shell.models().revoice().columnProperty().get())
                                 .candidate()
                                 .voicing()
                                 .shape());
@@ -137,7 +140,8 @@ class RevoiceWindowTest extends WindowDriver {
         press(robot, KeyCode.CONTROL, KeyCode.Z);
         assertThat(riff()).isEqualTo(before);
         press(robot, KeyCode.ESCAPE);
-        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.BAND);
+        assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
+                .isEqualTo(WritePlace.BAND);
     }
 
     /** Digits switch the riff, with Shift one chord; cells of three rows make a mix; it is kept. */
@@ -187,7 +191,7 @@ class RevoiceWindowTest extends WindowDriver {
     void whatIsHeldSoundsAndBlindChoicesAreCounted(FxRobot robot) {
         opened(robot);
         to(robot, "Brightest");
-        Row row = fx(() -> model().revoice().current().orElseThrow());
+        Row row = fx(() -> shell.models().revoice().current().orElseThrow());
         tap.clear();
         robot.press(KeyCode.J);
         sleep(SETTLE + 0.4);
@@ -200,16 +204,24 @@ class RevoiceWindowTest extends WindowDriver {
         Riff before = riff();
         Piece unchanged = fx(() -> shell.workspace().content());
         robot.press(KeyCode.H);
-        await("the row plays", () -> fx(() -> model().player().telemetry().latest().playing()));
+        await(
+                "the row plays",
+                () -> fx(() -> shell.models().session().player().telemetry().latest().playing()));
         robot.release(KeyCode.H);
-        await("it ends", () -> !fx(() -> model().player().telemetry().latest().playing()));
+        await(
+                "it ends",
+                () -> !fx(() -> shell.models().session().player().telemetry().latest().playing()));
         assertThat(riff()).isEqualTo(before);
 
         // The row in place of the mix, until the screen is left.
         press(robot, KeyCode.A);
-        await("the other plays", () -> fx(() -> model().player().telemetry().latest().playing()));
+        await(
+                "the other plays",
+                () -> fx(() -> shell.models().session().player().telemetry().latest().playing()));
         press(robot, KeyCode.ESCAPE);
-        await("it ends", () -> !fx(() -> model().player().telemetry().latest().playing()));
+        await(
+                "it ends",
+                () -> !fx(() -> shell.models().session().player().telemetry().latest().playing()));
         press(robot, KeyCode.F12);
 
         // The second guitar takes a cell and a row of its own over the mix; the riff stays.
@@ -230,7 +242,7 @@ class RevoiceWindowTest extends WindowDriver {
         press(robot, KeyCode.CONTROL, KeyCode.ENTER);
         assertThat(families()).containsOnly(Family.TRIAD);
         press(robot, KeyCode.SHIFT, KeyCode.DIGIT1);
-        assertThat(families().get(fx(() -> model().revoice().columnProperty().get())))
+        assertThat(families().get(fx(() -> shell.models().revoice().columnProperty().get())))
                 .isEqualTo(Family.POWER);
         assertThat(riff()).isEqualTo(before);
         for (int i = 0; i < 3; i++) {
@@ -251,7 +263,9 @@ class RevoiceWindowTest extends WindowDriver {
         press(robot, KeyCode.ENTER);
         assertThat(robot.lookup("#blind").queryAs(Label.class).getText()).contains("2");
         press(robot, KeyCode.ESCAPE);
-        assertThat(fx(() -> model().saidProperty().get())).contains("Of 2 choices");
-        assertThat(fx(() -> model().player().telemetry().latest().playing())).isFalse();
+        assertThat(fx(() -> shell.models().session().saidProperty().get()))
+                .contains("Of 2 choices");
+        assertThat(fx(() -> shell.models().session().player().telemetry().latest().playing()))
+                .isFalse();
     }
 }

@@ -79,8 +79,9 @@ class SavingWindowTest extends WindowDriver {
         CountDownLatch disk = new CountDownLatch(1);
         fx(
                 () -> {
-                    model().background()
-                            .run(
+                    shell.models()
+                            .session()
+                            .ask(
                                     "a slow disk",
                                     () -> {
                                         try {
@@ -88,13 +89,15 @@ class SavingWindowTest extends WindowDriver {
                                         } catch (InterruptedException e) {
                                             Thread.currentThread().interrupt();
                                         }
+                                        return true;
                                     },
-                                    () -> {});
+                                    done -> {});
                     shell.open(file);
                     return null;
                 });
         // Not by a key: the driver would wait until the worker has answered.
-        assertThat(fx(() -> model().apply(Edits.rename("Written meanwhile")))).isTrue();
+        assertThat(fx(() -> shell.models().session().apply(Edits.rename("Written meanwhile"))))
+                .isTrue();
         Piece written = fx(() -> shell.workspace().content());
         disk.countDown();
         await("it asks", () -> robot.lookup("#ask-save").tryQuery().isPresent());

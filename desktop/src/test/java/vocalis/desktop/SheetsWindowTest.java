@@ -26,7 +26,7 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import vocalis.desktop.keys.Combo;
 import vocalis.desktop.keys.Command;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.session.Place;
 import vocalis.desktop.view.Explain;
 
 /** Menus, help, explain and the other sheets: made from one registry, inside the window. */
@@ -74,10 +74,10 @@ class SheetsWindowTest extends WindowDriver {
     @Test
     void noKeyMeansTwoThingsInOnePlace() {
         List<Command> all = fx(() -> shell.commands().all());
-        for (Zone zone : Zone.values()) {
+        for (Place zone : fx(() -> shell.commands().places())) {
             Map<Combo, String> seen = new HashMap<>();
             for (Command c : all) {
-                if (c.zones().contains(zone)) {
+                if (c.places().contains(zone)) {
                     c.keys()
                             .forEach(
                                     k ->
@@ -89,7 +89,7 @@ class SheetsWindowTest extends WindowDriver {
         }
         Map<Combo, String> everywhere = new HashMap<>();
         for (Command c : all) {
-            if (c.zones().isEmpty()) {
+            if (c.places().isEmpty()) {
                 c.keys()
                         .forEach(
                                 k ->
@@ -174,9 +174,9 @@ class SheetsWindowTest extends WindowDriver {
         press(robot, KeyCode.SHIFT, KeyCode.SLASH);
         await("explain", () -> robot.lookup("#explain-here").tryQuery().isPresent());
         List<String> here = texts("#explain-here");
-        String name = fx(() -> model().readoutProperty().get().name().symbol());
+        String name = fx(() -> model().shown().readoutProperty().get().name().symbol());
         assertThat(here.get(0)).startsWith(name);
-        int voices = fx(() -> model().readoutProperty().get().voices().size());
+        int voices = fx(() -> model().shown().readoutProperty().get().voices().size());
         assertThat(here.stream().filter(s -> s.contains("of the chord"))).hasSize(voices);
         String other = chord(0).candidate().voicing().shape().text();
         assertThat(here).noneMatch(s -> s.contains(other));

@@ -22,9 +22,9 @@ import vocalis.desktop.band.VoiceBand;
 import vocalis.desktop.cards.CardRow;
 import vocalis.desktop.lane.Lane;
 import vocalis.desktop.lane.Overview;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.neck.Neck;
 import vocalis.desktop.view.Background;
+import vocalis.desktop.writing.WriteModel;
 import vocalis.sound.device.Clock;
 import vocalis.workbench.base.Places;
 import vocalis.workbench.demo.Demo;
@@ -37,6 +37,7 @@ class SkinsTest {
     private final Tap tap = new Tap(true);
     @TempDir Path folder;
     private Shell.Prepared prepared;
+    private Models models;
     private WriteModel model;
     private Stage stage;
 
@@ -52,12 +53,13 @@ class SkinsTest {
                         5,
                         Places.in(folder),
                         Background.HOME);
-        model =
-                new WriteModel(
+        models =
+                new Models(
                         prepared.workspace(),
                         prepared.player(),
                         prepared.background(),
                         new OwnShapes(folder));
+        model = models.write();
         stage.setScene(new Scene(new Pane(), 900, 500));
         stage.show();
     }
@@ -70,7 +72,7 @@ class SkinsTest {
                     stage.hide();
                     return null;
                 });
-        model.close();
+        models.close();
         prepared.background().close();
         prepared.player().close();
     }

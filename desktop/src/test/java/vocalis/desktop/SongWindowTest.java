@@ -20,10 +20,12 @@ import vocalis.core.piece.Section;
 import vocalis.core.practice.Entry;
 import vocalis.core.practice.Ladder;
 import vocalis.core.riff.Tone;
-import vocalis.desktop.model.ArrangeModel;
-import vocalis.desktop.model.PracticeModel;
-import vocalis.desktop.model.SectionField;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.arrange.ArrangeModel;
+import vocalis.desktop.arrange.ArrangePlace;
+import vocalis.desktop.arrange.SectionField;
+import vocalis.desktop.practise.PracticeModel;
+import vocalis.desktop.practise.PractisePlace;
+import vocalis.desktop.writing.WritePlace;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.library.PracticeLog;
 
@@ -42,11 +44,11 @@ class SongWindowTest extends WindowDriver {
     }
 
     private ArrangeModel arrange() {
-        return model().arrange();
+        return shell.models().arrange();
     }
 
     private PracticeModel practice() {
-        return model().practice();
+        return shell.models().practice();
     }
 
     private Piece piece() {
@@ -73,7 +75,8 @@ class SongWindowTest extends WindowDriver {
 
     private void opened(FxRobot robot) {
         press(robot, KeyCode.SHIFT, KeyCode.F12);
-        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.ARRANGE);
+        assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
+                .isEqualTo(ArrangePlace.STRIP);
         played();
     }
 
@@ -196,26 +199,29 @@ class SongWindowTest extends WindowDriver {
     void aLadderWithFailedPasses(FxRobot robot) throws IOException {
         opened(robot);
         press(robot, KeyCode.CONTROL, KeyCode.F12);
-        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.PRACTISE);
+        assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
+                .isEqualTo(PractisePlace.PAGE);
         played();
         for (int i = 0; i < 8; i++) {
             press(robot, KeyCode.SHIFT, KeyCode.LEFT);
         }
         assertThat(fx(() -> practice().what())).isEqualTo("bar 1");
         press(robot, KeyCode.L);
-        while (fx(() -> practice().climb().orElseThrow().ladder().passes()) != 1) {
+        while (fx(() -> practice().pace().climb().orElseThrow().ladder().passes()) != 1) {
             press(robot, KeyCode.R);
         }
-        Ladder ladder = fx(() -> practice().climb().orElseThrow().ladder());
+        Ladder ladder = fx(() -> practice().pace().climb().orElseThrow().ladder());
         press(robot, KeyCode.SPACE);
         await("counting in", () -> shell.player().telemetry().latest().playing());
-        await("a clean pass", () -> fx(() -> practice().tempo()) == ladder.start() + ladder.step());
+        await(
+                "a clean pass",
+                () -> fx(() -> practice().pace().tempo()) == ladder.start() + ladder.step());
         press(robot, KeyCode.X);
         assertThat(fx(() -> practice().failing())).isTrue();
         await("the first failed", () -> fx(() -> practice().failed()) == 1);
         press(robot, KeyCode.X);
         await("the second failed", () -> fx(() -> practice().failed()) == 2);
-        assertThat(fx(() -> practice().tempo())).isEqualTo(ladder.start());
+        assertThat(fx(() -> practice().pace().tempo())).isEqualTo(ladder.start());
         press(robot, KeyCode.SPACE);
         await("silence", () -> !shell.player().telemetry().latest().playing());
         PracticeLog log = new PracticeLog(folder);
@@ -227,7 +233,8 @@ class SongWindowTest extends WindowDriver {
         assertThat(e.best()).isEqualTo(ladder.start());
         assertThat(e.what()).isEqualTo("bar 1");
         press(robot, KeyCode.ESCAPE);
-        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.BAND);
+        assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
+                .isEqualTo(WritePlace.BAND);
     }
 
     /** A window that is closed while one practises has written down what was played. */
@@ -242,8 +249,8 @@ class SongWindowTest extends WindowDriver {
         press(robot, KeyCode.N);
         press(robot, KeyCode.N);
         press(robot, KeyCode.PAGE_UP);
-        assertThat(fx(() -> practice().countIn())).isZero();
-        assertThat(fx(() -> practice().tempo())).isEqualTo(136);
+        assertThat(fx(() -> practice().settings().countIn())).isZero();
+        assertThat(fx(() -> practice().pace().tempo())).isEqualTo(136);
         press(robot, KeyCode.SPACE);
         await("a pass", () -> fx(() -> practice().passes()) == 1);
         close();

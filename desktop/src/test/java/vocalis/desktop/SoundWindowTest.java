@@ -13,8 +13,8 @@ import org.testfx.util.WaitForAsyncUtils;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.mix.Mix;
 import vocalis.core.riff.Tone;
-import vocalis.desktop.model.Page;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.writing.Page;
+import vocalis.desktop.writing.WritePlace;
 import vocalis.sound.device.AudioOutput;
 
 /** Tone, gain, roots, misses, devices and the band in the real window. */
@@ -38,7 +38,7 @@ class SoundWindowTest extends WindowDriver {
                 () ->
                         fx(
                                 () ->
-                                        model().shownProperty().get().shape().text().equals(shape)
+                                        model().shown().voicing().shape().text().equals(shape)
                                                 && stage.getScene().lookup("#gain-summary") != null
                                                 && !model().gain().reckoning()));
     }
@@ -109,8 +109,8 @@ class SoundWindowTest extends WindowDriver {
         choose(robot, "#tuning", Tuning.STANDARD);
         choose(robot, "#tone", Tone.CLEAN);
         find(robot, "x-x-7-7-x-x");
-        robot.interact(() -> model().zoneProperty().set(Zone.NECK));
-        robot.interact(() -> model().neckStringProperty().set(5));
+        robot.interact(() -> shell.models().whereabouts().placeProperty().set(WritePlace.NECK));
+        robot.interact(() -> model().neck().stringProperty().set(5));
         robot.press(KeyCode.M);
         sleep(SETTLE);
         tap.clear();
@@ -215,7 +215,7 @@ class SoundWindowTest extends WindowDriver {
 
     @Test
     void aNoteIsEmbellishedByKeyboard(FxRobot robot) {
-        robot.interact(() -> model().zoneProperty().set(Zone.LANE));
+        robot.interact(() -> shell.models().whereabouts().placeProperty().set(WritePlace.LANE));
         press(robot, KeyCode.E);
         await("menu", () -> robot.lookup(".context-menu").tryQuery().isPresent());
         press(robot, KeyCode.DOWN);

@@ -96,13 +96,14 @@ class StressTest extends WindowDriver {
         settle();
         await("gain", () -> fx(() -> !model().gain().reckoning()));
         long before = heapAtRest();
-        int family = fx(() -> model().treatmentFamily().ordinal());
+        int family = fx(() -> model().shown().treatmentFamily().ordinal());
         for (int i = 0; i < HELD; i++) {
             press(v);
         }
         settle();
         await("gain", () -> fx(() -> !model().gain().reckoning()));
-        assertThat(fx(() -> model().treatmentFamily().ordinal())).isEqualTo((family + HELD) % 9);
+        assertThat(fx(() -> model().shown().treatmentFamily().ordinal()))
+                .isEqualTo((family + HELD) % 9);
         long grown = heapAtRest() - before;
         System.out.printf("%d presses of V: the heap grew by %.1f MB%n", HELD, grown / 1e6);
         assertThat(grown).isLessThan(40_000_000);
@@ -166,10 +167,10 @@ class StressTest extends WindowDriver {
     }
 
     /** Keys that the monkey presses; {@code benchmarks/monkey} lets it press many more. */
-    private static final int PRESSES = Integer.getInteger("vocalis.monkey", 600);
+    private static final int PRESSES = Boolean.getBoolean("vocalis.long") ? 600 : 200;
 
     /** Presses of V; at the 40 a second of a fast repeat, 24,000 are ten minutes. */
-    private static final int HELD = Integer.getInteger("vocalis.held", 400);
+    private static final int HELD = Boolean.getBoolean("vocalis.long") ? 400 : 150;
 
     /**
      * Whether the window plays through the machine's own sound server, which {@code

@@ -30,8 +30,8 @@ import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Sounding;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Background;
+import vocalis.desktop.writing.WriteModel;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
 import vocalis.workbench.base.Places;
@@ -143,12 +143,12 @@ abstract class WindowDriver {
     }
 
     WriteModel model() {
-        return shell.model();
+        return shell.models().write();
     }
 
     /** The riff as it is now. */
     Riff riff() {
-        return fx(() -> model().now());
+        return fx(() -> shell.models().session().now());
     }
 
     /** Waits until what the riff comes to is on the screen. */
@@ -166,10 +166,11 @@ abstract class WindowDriver {
                 () ->
                         fx(
                                 () ->
-                                        model().familyProperty().get() == family
-                                                && !model().cardsProperty().get().isEmpty()
+                                        model().shown().familyProperty().get() == family
+                                                && !model().shown().cardsProperty().get().isEmpty()
                                                 && family.accepts(
-                                                        model().cardsProperty()
+                                                        model().shown()
+                                                                .cardsProperty()
                                                                 .get()
                                                                 .get(0)
                                                                 .first()
@@ -262,7 +263,8 @@ abstract class WindowDriver {
                         fx(
                                 () ->
                                         shape
-                                                ? model().shownProperty()
+                                                ? model().shown()
+                                                        .voicingProperty()
                                                         .get()
                                                         .shape()
                                                         .text()

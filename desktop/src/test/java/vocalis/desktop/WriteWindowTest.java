@@ -30,7 +30,8 @@ import vocalis.core.riff.Riff;
 import vocalis.core.riff.Tone;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Sounding;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.session.Whereabouts;
+import vocalis.desktop.writing.WritePlace;
 import vocalis.sound.device.AudioOutput;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.library.PieceFiles;
@@ -54,14 +55,18 @@ class WriteWindowTest extends WindowDriver {
         assertThat(riff().ground().tone()).isEqualTo(Tone.CLEAN);
         Node band = robot.lookup("#voice-band").query();
         click(robot, band, 420, 60);
-        assertThat(fx(() -> model().chordProperty().get())).isEqualTo(1);
+        assertThat(fx(() -> model().caret().chordProperty().get())).isEqualTo(1);
         robot.doubleClickOn(at(band, 420, 60));
-        await("cards in focus", () -> fx(() -> model().zoneProperty().get()) == Zone.CARDS);
+        await(
+                "cards in focus",
+                () ->
+                        fx(() -> shell.models().whereabouts().placeProperty().get())
+                                == WritePlace.CARDS);
         robot.clickOn("#family-4");
         awaitCards(Family.OCTAVE);
         Node cards = robot.lookup("#cards").query();
         click(robot, cards, 60, 40);
-        List<Sounding> shown = fx(() -> model().shownProperty().get().soundings());
+        List<Sounding> shown = fx(() -> model().shown().voicing().soundings());
         assertThat(readout(robot, "readout-name")).endsWith("octave");
         robot.clickOn("#use-voicing");
         WaitForAsyncUtils.waitForFxEvents();
@@ -120,7 +125,7 @@ class WriteWindowTest extends WindowDriver {
     void aShapeIsBuiltOnTheNeckNamedAndHeard(FxRobot robot) {
         choose(robot, "#tone", Tone.CLEAN);
         Node neck = robot.lookup("#neck").query();
-        await("cards", () -> fx(() -> !model().cardsProperty().get().isEmpty()));
+        await("cards", () -> fx(() -> !model().shown().cardsProperty().get().isEmpty()));
         assertThat(chord(0).candidate().voicing().shape().text()).isEqualTo("0-0-0-x-x-x");
         double third = fx(() -> (neckWire(2) + neckWire(3)) / 2);
         double stringG = fx(() -> neckString(3));
@@ -129,10 +134,10 @@ class WriteWindowTest extends WindowDriver {
         WaitForAsyncUtils.waitForFxEvents();
         sleep(0.9);
         // Over D A D the B flat of fret 3 makes a ♭13 over a bare fifth.
-        assertThat(fx(() -> model().shownProperty().get().shape().text())).isEqualTo("0-0-0-3-x-x");
+        assertThat(fx(() -> model().shown().voicing().shape().text())).isEqualTo("0-0-0-3-x-x");
         assertThat(readout(robot, "readout-name")).isEqualTo("D5(♭13)");
         assertThat(readout(robot, "figure-notes")).isEqualTo("D2  A2  D3  B♭3");
-        assertSounds(fx(() -> model().shownProperty().get().soundings()), Tap.hz(61));
+        assertSounds(fx(() -> model().shown().voicing().soundings()), Tap.hz(61));
         robot.release(MouseButton.PRIMARY);
         robot.clickOn("#use-voicing");
         WaitForAsyncUtils.waitForFxEvents();
@@ -189,7 +194,7 @@ class WriteWindowTest extends WindowDriver {
     void theSameByKeyboardAlone(FxRobot robot) throws Exception {
         press(robot, KeyCode.RIGHT);
         press(robot, KeyCode.RIGHT);
-        assertThat(fx(() -> model().chordProperty().get())).isEqualTo(2);
+        assertThat(fx(() -> model().caret().chordProperty().get())).isEqualTo(2);
         int root = chord(2).root();
         press(robot, KeyCode.ALT, KeyCode.UP);
         assertThat(chord(2).root()).isEqualTo((root + 1) % 12);
@@ -198,24 +203,27 @@ class WriteWindowTest extends WindowDriver {
         awaitCards(Family.FOURTH);
         assertThat(riff().treatments().get(2).family()).isEqualTo(Family.FOURTH);
         press(robot, KeyCode.ENTER);
-        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.CARDS);
-        String best = fx(() -> model().shownProperty().get().shape().text());
+        assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
+                .isEqualTo(WritePlace.CARDS);
+        String best = fx(() -> model().shown().voicing().shape().text());
         press(robot, KeyCode.RIGHT);
         press(robot, KeyCode.UP);
-        String walked = fx(() -> model().shownProperty().get().shape().text());
+        String walked = fx(() -> model().shown().voicing().shape().text());
         assertThat(walked).isNotEqualTo(best);
         assertThat(chord(2).candidate().voicing().shape().text()).isEqualTo(best);
         press(robot, KeyCode.ENTER);
         assertThat(chord(2).candidate().voicing().shape().text()).isEqualTo(walked);
         press(robot, KeyCode.ESCAPE);
-        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.BAND);
+        assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
+                .isEqualTo(WritePlace.BAND);
         press(robot, KeyCode.SHIFT, KeyCode.LEFT);
         press(robot, KeyCode.CONTROL, KeyCode.D);
         press(robot, KeyCode.DELETE);
         press(robot, KeyCode.ALT, KeyCode.LEFT);
 
         press(robot, KeyCode.F6);
-        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.LANE);
+        assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
+                .isEqualTo(WritePlace.LANE);
         int strikes = fx(() -> model().derived().score().onsets().size());
         press(robot, KeyCode.CONTROL, KeyCode.RIGHT);
         press(robot, KeyCode.DELETE);
@@ -231,17 +239,19 @@ class WriteWindowTest extends WindowDriver {
 
         press(robot, KeyCode.F6);
         press(robot, KeyCode.F6);
-        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.NECK);
+        assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
+                .isEqualTo(WritePlace.NECK);
         press(robot, KeyCode.UP);
         press(robot, KeyCode.ENTER);
-        assertThat(fx(() -> model().draftProperty().get())).isNotNull();
-        String built = fx(() -> model().shownProperty().get().shape().text());
+        assertThat(fx(() -> model().shown().draftProperty().get())).isNotNull();
+        String built = fx(() -> model().shown().voicing().shape().text());
         press(robot, KeyCode.CONTROL, KeyCode.ENTER);
         assertThat(fx(() -> model().currentChord().candidate().voicing().shape().text()))
                 .isEqualTo(built);
 
         press(robot, KeyCode.F6);
-        assertThat(fx(() -> model().zoneProperty().get())).isEqualTo(Zone.GROUND);
+        assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
+                .isEqualTo(Whereabouts.Around.GROUND);
         press(robot, KeyCode.TAB);
         press(robot, KeyCode.DOWN);
         assertThat(riff().ground().capo()).isEqualTo(1);
@@ -410,10 +420,10 @@ class WriteWindowTest extends WindowDriver {
 
     @Test
     void theButtonsSayWhatTheyDoAndUseItIsOffForWhatIsInTheRiff(FxRobot robot) {
-        await("cards", () -> fx(() -> !model().cardsProperty().get().isEmpty()));
+        await("cards", () -> fx(() -> !model().shown().cardsProperty().get().isEmpty()));
         Button use = robot.lookup("#use-voicing").queryButton();
         assertThat(use.isDisabled()).isTrue();
-        robot.interact(() -> model().moveCard(1));
+        robot.interact(() -> model().shown().moveCard(1));
         assertThat(use.isDisabled()).isFalse();
     }
 
@@ -427,10 +437,12 @@ class WriteWindowTest extends WindowDriver {
             press(robot, KeyCode.CONTROL, KeyCode.V);
         }
         assertThat(riff().roots()).hasSize(chords + 5);
-        int caret = fx(() -> model().chordProperty().get());
+        int caret = fx(() -> model().caret().chordProperty().get());
         assertThat(caret).isEqualTo(chords + 4);
         long start = riff().start(caret);
-        await("the page", () -> fx(() -> model().view().shownProperty().get().shows(start)));
-        assertThat(fx(() -> model().view().shownProperty().get().shows(0))).isFalse();
+        await(
+                "the page",
+                () -> fx(() -> model().caret().view().shownProperty().get().shows(start)));
+        assertThat(fx(() -> model().caret().view().shownProperty().get().shows(0))).isFalse();
     }
 }

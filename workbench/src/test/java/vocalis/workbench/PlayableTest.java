@@ -48,7 +48,8 @@ class PlayableTest {
         Random random = new Random(11);
         Catalogue catalogue = new Catalogue();
         int accepted = 0;
-        for (int i = 0; i < 1500; i++) {
+        int changed = Boolean.getBoolean("vocalis.long") ? 1500 : 400;
+        for (int i = 0; i < changed; i++) {
             JsonNode tree = seeds.get(random.nextInt(seeds.size())).deepCopy();
             String what = "";
             for (int c = 0; c <= random.nextInt(2); c++) {
@@ -63,7 +64,7 @@ class PlayableTest {
             accepted++;
             play(piece, catalogue, what, accepted % 12 == 0);
         }
-        assertThat(accepted).isGreaterThan(250);
+        assertThat(accepted).isGreaterThan(changed / 6);
     }
 
     private static void play(Piece piece, Catalogue catalogue, String what, boolean render) {

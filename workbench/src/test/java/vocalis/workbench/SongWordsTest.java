@@ -12,6 +12,7 @@ import vocalis.core.arrange.Clash;
 import vocalis.core.arrange.Clashes;
 import vocalis.core.arrange.Lift;
 import vocalis.core.arrange.Mend;
+import vocalis.core.arrange.PartOffer;
 import vocalis.core.arrange.SecondParts;
 import vocalis.core.arrange.SectionChange;
 import vocalis.core.arrange.Song;
@@ -159,7 +160,7 @@ class SongWordsTest {
         Piece alone = piece.mixed(Mix.ALONE);
         List<String> names = new ArrayList<>();
         Key key = alone.riff().ground().key();
-        for (SecondParts.Offer o : SecondParts.of(alone, "riff-1", Hand.MEDIUM, CATALOGUE, true)) {
+        for (PartOffer o : SecondParts.of(alone, "riff-1", Hand.MEDIUM, CATALOGUE, true)) {
             said(ArrangeWords.name(o));
             String why = ArrangeWords.why(o, key);
             said(why);

@@ -27,7 +27,6 @@ import vocalis.core.piece.Part;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Section;
 import vocalis.core.revoice.Rub;
-import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Lines;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
@@ -50,38 +49,6 @@ import vocalis.core.voicing.Voicing;
  */
 public final class SecondParts {
 
-    /** What it is. */
-    public enum Kind {
-        HELD_LINE,
-        MOVING_LINE,
-        OCTAVES,
-        STABS,
-        FILL
-    }
-
-    /**
-     * A part that could be played.
-     *
-     * @param above over the first guitar, or under it
-     * @param family whose shapes it strikes; empty for single notes
-     * @param riff the second guitar's own, on the first's roots
-     * @param lowest MIDI number of its lowest note
-     * @param highest of its highest
-     * @param inGaps share of its strokes and notes that fall where the first strikes none, 0 to 1
-     * @param clashes how often it rubs with the first guitar
-     * @param cost what it is ranked by, the least first
-     */
-    public record Offer(
-            Kind kind,
-            boolean above,
-            Optional<Family> family,
-            Riff riff,
-            int lowest,
-            int highest,
-            double inGaps,
-            int clashes,
-            double cost) {}
-
     /** The shapes that stabs are made of. */
     private static final List<Family> STABS =
             List.of(Family.TRIAD, Family.THIRD, Family.FOURTH, Family.SUSPENDED, Family.EXTENDED);
@@ -102,6 +69,7 @@ public final class SecondParts {
     private final Deriver deriver;
     private final Part.Register register;
     private final List<Sound> sounds;
+    private final Slots slots;
     private final boolean clashesToo;
 
     private SecondParts(
@@ -116,6 +84,7 @@ public final class SecondParts {
         first = Deriver.once(riff, hand, catalogue);
         register = piece.second().map(Part::register).orElse(Part.Register.ALL);
         sounds = Ringing.of(first.score());
+        slots = new Slots(riff, first);
     }
 
     /**
@@ -123,81 +92,24 @@ public final class SecondParts {
      *
      * @param clashesToo whether parts that rub with the first guitar are offered too
      */
-    public static List<Offer> of(
+    public static List<PartOffer> of(
             Piece piece, String riffId, Hand hand, Catalogue catalogue, boolean clashesToo) {
         return new SecondParts(piece, riffId, hand, catalogue, clashesToo).all();
     }
 
-    private List<Offer> all() {
-        List<Offer> found = new ArrayList<>();
+    private List<PartOffer> all() {
+        List<PartOffer> found = new ArrayList<>();
         for (boolean above : new boolean[] {true, false}) {
-            line(Kind.HELD_LINE, held(), above).ifPresent(found::add);
-            line(Kind.MOVING_LINE, quarters(), above).ifPresent(found::add);
-            line(Kind.FILL, fill(), above).ifPresent(found::add);
-            struck(Kind.OCTAVES, Family.OCTAVE, quarters(), above).ifPresent(found::add);
+            line(PartKind.HELD_LINE, slots.held(), above).ifPresent(found::add);
+            line(PartKind.MOVING_LINE, slots.quarters(), above).ifPresent(found::add);
+            line(PartKind.FILL, slots.fill(), above).ifPresent(found::add);
+            struck(PartKind.OCTAVES, Family.OCTAVE, slots.quarters(), above).ifPresent(found::add);
             for (Family f : STABS) {
-                struck(Kind.STABS, f, offbeats(), above).ifPresent(found::add);
+                struck(PartKind.STABS, f, slots.offbeats(), above).ifPresent(found::add);
             }
         }
-        found.sort(Comparator.comparingDouble(Offer::cost));
+        found.sort(Comparator.comparingDouble(PartOffer::cost));
         return List.copyOf(found);
-    }
-
-    /** A stretch of time that a note or stroke is to fill. */
-    private record Slot(long at, long length) {}
-
-    /** A slot for every chord. */
-    private List<Slot> held() {
-        List<Slot> slots = new ArrayList<>();
-        for (Derived.Chord c : first.chords()) {
-            slots.add(new Slot(c.start(), c.length()));
-        }
-        return slots;
-    }
-
-    /** Quarters, cut where chords change. */
-    private List<Slot> quarters() {
-        return every(Ticks.QUARTER, 0);
-    }
-
-    private List<Slot> offbeats() {
-        List<Slot> slots = new ArrayList<>();
-        for (Slot s : every(Ticks.EIGHTH, 0)) {
-            if ((s.at() - riff.loopStart()) / Ticks.EIGHTH % 2 == 1 && s.at() >= riff.loopStart()) {
-                slots.add(s);
-            }
-        }
-        return slots;
-    }
-
-    private List<Slot> every(long step, long from) {
-        List<Slot> slots = new ArrayList<>();
-        for (Derived.Chord c : first.chords()) {
-            for (long at = Math.max(from, c.start()); at < c.end(); at += step) {
-                slots.add(new Slot(at, Math.min(step, c.end() - at)));
-            }
-        }
-        return slots;
-    }
-
-    /** Sixteenths in the gaps that the first guitar leaves, or in the last half bar. */
-    private List<Slot> fill() {
-        List<Slot> slots = new ArrayList<>();
-        List<Onset> onsets = first.score().onsets();
-        for (int i = 0; i < onsets.size(); i++) {
-            long from = onsets.get(i).end();
-            long to = i + 1 < onsets.size() ? onsets.get(i + 1).at() : riff.length();
-            if (to - from >= Ticks.QUARTER) {
-                for (long at = from; at + Ticks.EIGHTH <= to; at += Ticks.EIGHTH) {
-                    slots.add(new Slot(at, Ticks.EIGHTH));
-                }
-            }
-        }
-        if (slots.isEmpty()) {
-            long half = riff.meters().meter(riff.bars() - 1).barTicks() / 2;
-            slots.addAll(every(Ticks.EIGHTH, Math.max(riff.loopStart(), riff.length() - half)));
-        }
-        return slots;
     }
 
     /** Lowest and highest note of the first guitar in a stretch; empty where it is silent. */
@@ -241,7 +153,7 @@ public final class SecondParts {
                                         && s.to() >= to);
     }
 
-    private Optional<Offer> line(Kind kind, List<Slot> slots, boolean above) {
+    private Optional<PartOffer> line(PartKind kind, List<Slots.Slot> slots, boolean above) {
         List<int[]> choices = new ArrayList<>();
         int low = riff.ground().board().midi(0, 0);
         int high = 0;
@@ -250,7 +162,7 @@ public final class SecondParts {
             high = Math.max(high, riff.ground().board().midi(s, riff.ground().board().frets()));
         }
         Key key = riff.ground().key();
-        for (Slot s : slots) {
+        for (Slots.Slot s : slots) {
             int[] range = range(s.at(), s.at() + s.length());
             int[] free =
                     IntStream.rangeClosed(low, high)
@@ -267,8 +179,8 @@ public final class SecondParts {
         int[] notes = smoothest(slots, choices, above);
         List<Event> events = new ArrayList<>();
         for (int i = 0; i < notes.length; i++) {
-            Slot s = slots.get(i);
-            boolean same = kind == Kind.HELD_LINE && i > 0 && notes[i] == notes[i - 1];
+            Slots.Slot s = slots.get(i);
+            boolean same = kind == PartKind.HELD_LINE && i > 0 && notes[i] == notes[i - 1];
             events.add(
                     new LineNote(
                             i + 1,
@@ -286,7 +198,7 @@ public final class SecondParts {
      * One note a slot, so that the way through them is shortest: steps cost their semitones, leaps
      * more, notes that the chord lacks and a line that stands still a little.
      */
-    private int[] smoothest(List<Slot> slots, List<int[]> choices, boolean above) {
+    private int[] smoothest(List<Slots.Slot> slots, List<int[]> choices, boolean above) {
         int n = choices.size();
         double[][] best = new double[n][];
         int[][] from = new int[n][];
@@ -318,7 +230,7 @@ public final class SecondParts {
         return notes;
     }
 
-    private double own(Slot s, int midi, boolean above) {
+    private double own(Slots.Slot s, int midi, boolean above) {
         int[] range = range(s.at(), s.at() + s.length());
         double away = range[1] < 0 ? 0 : above ? midi - range[1] : range[0] - midi;
         boolean inChord = has(midi, s.at(), s.at() + s.length());
@@ -344,7 +256,8 @@ public final class SecondParts {
     }
 
     /** A shape of a family for every root in the free register, struck in a rhythm. */
-    private Optional<Offer> struck(Kind kind, Family family, List<Slot> slots, boolean above) {
+    private Optional<PartOffer> struck(
+            PartKind kind, Family family, List<Slots.Slot> slots, boolean above) {
         List<Treatment> treatments = new ArrayList<>();
         Voicing before = null;
         for (int i = 0; i < first.chords().size(); i++) {
@@ -379,14 +292,14 @@ public final class SecondParts {
             treatments.add(Treatment.best(family).with(family, Member.Found.of(best)));
         }
         List<Event> events = new ArrayList<>();
-        for (Slot s : slots) {
+        for (Slots.Slot s : slots) {
             events.add(
                     new Stroke(
                             events.size() + 1,
                             s.at(),
                             s.length(),
                             Struck.Named.ALL,
-                            kind == Kind.STABS ? Manner.STACCATO : Manner.PLAIN,
+                            kind == PartKind.STABS ? Manner.STACCATO : Manner.PLAIN,
                             Dynamics.PLAIN,
                             Direction.ALTERNATE,
                             false));
@@ -411,8 +324,8 @@ public final class SecondParts {
     }
 
     /** What was made, derived and listened through; empty where it does not do what it should. */
-    private Optional<Offer> offer(
-            Kind kind,
+    private Optional<PartOffer> offer(
+            PartKind kind,
             boolean above,
             Optional<Family> family,
             List<Treatment> treatments,
@@ -446,7 +359,7 @@ public final class SecondParts {
                         + widest.orElse(0) / 60.0
                         + Math.abs(events.size() - 2.0 * riff.bars()) / (4.0 * riff.bars());
         return Optional.of(
-                new Offer(kind, above, family, own, lowest, highest, gaps, clashes, cost));
+                new PartOffer(kind, above, family, own, lowest, highest, gaps, clashes, cost));
     }
 
     /** Widest way of the hand between two chords in mm. */

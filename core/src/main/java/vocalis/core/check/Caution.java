@@ -48,7 +48,7 @@ public sealed interface Caution {
      * @param seconds in how much time
      * @param seam whether it leads back to the beginning
      */
-    record HardChange(int chord, long at, double mm, double seconds, boolean seam)
+    record FarChange(int chord, long at, double mm, double seconds, boolean seam)
             implements Caution {}
 
     /**

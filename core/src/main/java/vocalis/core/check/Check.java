@@ -123,7 +123,7 @@ public final class Check {
                             chords.get(to).candidate().voicing().shape());
             if (mm > FAR_MM && mm / seconds > FAST_MM_A_SECOND) {
                 all.add(
-                        new Caution.HardChange(
+                        new Caution.FarChange(
                                 to, wraps ? length - 1 : next.at(), mm, seconds, wraps));
             }
         }

@@ -13,8 +13,8 @@ import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.names.HeardRoot;
 import vocalis.core.theory.Key;
+import vocalis.core.voicing.BareVoicing;
 import vocalis.core.voicing.Family;
-import vocalis.core.voicing.Laid;
 
 /**
  * All playable voicings of a root, searched once and remembered. Safe for use by several threads;
@@ -197,7 +197,7 @@ public final class Catalogue {
     /** What a family charges: what it is for, and that its root is heard. */
     private record Charge(Family family, boolean knownRings) implements VoicingSearch.Charge {
         @Override
-        public double of(Laid laid) {
+        public double of(BareVoicing laid) {
             return Purpose.charge(family, laid) + HeardRoot.behind(laid);
         }
 

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
+import vocalis.core.hands.LoopPath;
 import vocalis.core.hands.Move;
-import vocalis.core.hands.Path;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 
@@ -42,8 +42,8 @@ public final class Fingers {
             return way;
         }
         int n = way.size();
-        Path path =
-                Path.around(
+        LoopPath path =
+                LoopPath.around(
                         all.stream()
                                 .map(f -> f.stream().mapToDouble(Fingers::effort).toArray())
                                 .toList(),

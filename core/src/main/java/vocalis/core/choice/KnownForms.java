@@ -8,7 +8,7 @@ import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.theory.Spelling;
-import vocalis.core.voicing.Laid;
+import vocalis.core.voicing.BareVoicing;
 import vocalis.core.voicing.Voicing;
 
 /**
@@ -50,7 +50,7 @@ final class KnownForms {
             C x-x-x-5-5-3 x-x-x-9-8-8 x-x-5-5-5-x x-x-x-5-4-3 x-x-x-8-8-8 x-x-5-5-4-x
             """;
 
-    private static final List<Laid> FORMS = forms();
+    private static final List<BareVoicing> FORMS = forms();
 
     /** Ascending, to be searched by halves. */
     private static final long[] ALL =
@@ -64,7 +64,7 @@ final class KnownForms {
      * one up, the lowest one's degree, and for each string after it one byte, semitones above the
      * lowest and, where any string is open, whether this one is.
      */
-    private static long form(Laid v) {
+    private static long form(BareVoicing v) {
         int first = 0;
         while (!v.sounds(first)) {
             first++;
@@ -82,9 +82,9 @@ final class KnownForms {
         return form;
     }
 
-    private static List<Laid> forms() {
+    private static List<BareVoicing> forms() {
         Fretboard standard = new Fretboard(Instrument.of(Tuning.STANDARD), 0);
-        List<Laid> forms = new ArrayList<>();
+        List<BareVoicing> forms = new ArrayList<>();
         for (String row : ROWS.strip().split("\n")) {
             String[] words = row.strip().split(" +");
             int root = Spelling.parse(words[0]).pitchClass();
@@ -107,7 +107,7 @@ final class KnownForms {
     }
 
     /** The highest fret of a form where its open strings ring; 0 where it has none. */
-    private static int highestFret(Laid form, int[] open) {
+    private static int highestFret(BareVoicing form, int[] open) {
         int up = open.length - form.strings();
         int highest = 0;
         for (int o = 0; o < form.strings(); o++) {
@@ -122,7 +122,7 @@ final class KnownForms {
     }
 
     /** Whether a voicing is one of them, wherever it lies. */
-    static boolean has(Laid v) {
+    static boolean has(BareVoicing v) {
         return Arrays.binarySearch(ALL, form(v)) >= 0;
     }
 }

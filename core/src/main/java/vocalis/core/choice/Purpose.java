@@ -1,7 +1,7 @@
 package vocalis.core.choice;
 
+import vocalis.core.voicing.BareVoicing;
 import vocalis.core.voicing.Family;
-import vocalis.core.voicing.Laid;
 
 /**
  * What a family is for, as a charge on a voicing: 0 for the form that players think of first, more
@@ -21,7 +21,7 @@ final class Purpose {
     private static final int MAJOR = mask(0, 4, 7);
     private static final int MINOR = mask(0, 3, 7);
 
-    private final Laid v;
+    private final BareVoicing v;
     private final int[] degrees;
     private final int all;
     private final int own;
@@ -34,7 +34,7 @@ final class Purpose {
     private final int high;
     private final int bass;
 
-    private Purpose(Laid v) {
+    private Purpose(BareVoicing v) {
         this.v = v;
         int[] sounded = new int[v.strings()];
         int sounding = 0;
@@ -83,7 +83,7 @@ final class Purpose {
     }
 
     /** The charge of a voicing in a family. */
-    static double charge(Family family, Laid v) {
+    static double charge(Family family, BareVoicing v) {
         Purpose p = new Purpose(v);
         return switch (family) {
             case POWER -> p.power();

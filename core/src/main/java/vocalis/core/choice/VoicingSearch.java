@@ -15,7 +15,7 @@ import vocalis.core.hands.Grips;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
-import vocalis.core.voicing.Laid;
+import vocalis.core.voicing.BareVoicing;
 import vocalis.core.voicing.Recipe;
 import vocalis.core.voicing.Voicing;
 
@@ -57,14 +57,14 @@ final class VoicingSearch {
     private final int ascending;
 
     /** For every step from the root to the place, the chords without open strings, best first. */
-    private final List<List<Closed>> closed;
+    private final List<List<Fretted>> closed;
 
     /** The same steps, and what may be a chord together with open strings. */
-    private final List<List<Opened>> opened;
+    private final List<List<BesideOpen>> opened;
 
     /** What voicings are charged; without open strings it is the same on every root. */
     interface Charge {
-        double of(Laid laid);
+        double of(BareVoicing laid);
 
         /**
          * The least of all that have open strings and a fret past {@link Purpose#OPEN_POSITION}.
@@ -76,7 +76,7 @@ final class VoicingSearch {
     private static final Charge NO_CHARGE =
             new Charge() {
                 @Override
-                public double of(Laid laid) {
+                public double of(BareVoicing laid) {
                     return 0;
                 }
 
@@ -92,7 +92,7 @@ final class VoicingSearch {
      * @param degrees what sounds
      * @param effort the least in any place
      */
-    private record Closed(Grip grip, int degrees, double charge, double effort) {
+    private record Fretted(Grip grip, int degrees, double charge, double effort) {
         double least(int place) {
             return Ranking.alone(charge, effort, place, lowest(grip.held()));
         }
@@ -104,7 +104,7 @@ final class VoicingSearch {
      * @param own their degrees
      * @param recipes those that have such a chord, a bit each
      */
-    private record Opened(Neck.Group group, int own, int recipes) {}
+    private record BesideOpen(Neck.Group group, int own, int recipes) {}
 
     /**
      * What was found, its shape not yet spelled out.
@@ -117,9 +117,9 @@ final class VoicingSearch {
      * @param cost what it costs, alone or in a key
      * @param order where its shape comes among those of the same cost
      */
-    record Found(
+    record Placed(
             Grip grip, int place, int opens, double charge, double effort, double cost, long order)
-            implements Comparable<Found> {
+            implements Comparable<Placed> {
 
         Supplier<Fingering> fingering() {
             Grip held = grip;
@@ -130,7 +130,7 @@ final class VoicingSearch {
 
         /** Best first. */
         @Override
-        public int compareTo(Found other) {
+        public int compareTo(Placed other) {
             int byCost = Double.compare(cost, other.cost);
             return byCost != 0 ? byCost : Long.compare(order, other.order);
         }
@@ -207,7 +207,7 @@ final class VoicingSearch {
     /**
      * @param step semitones from the root to the fret below the place
      */
-    private List<Closed> closed(int step) {
+    private List<Fretted> closed(int step) {
         return neck.groups().stream()
                 .filter(g -> chord[turned(g.sounding().notes(), step)] != 0)
                 .flatMap(
@@ -218,33 +218,34 @@ final class VoicingSearch {
                 .toList();
     }
 
-    private List<Opened> opened(int step) {
-        List<Opened> all = new ArrayList<>();
+    private List<BesideOpen> opened(int step) {
+        List<BesideOpen> all = new ArrayList<>();
         for (Neck.Group g : neck.groups()) {
             int own = turned(g.sounding().notes(), step);
             int some = part[own] | fretted[own];
             if (some != 0) {
-                all.add(new Opened(g, own, some));
+                all.add(new BesideOpen(g, own, some));
             }
         }
         return all;
     }
 
-    private Stream<Closed> closed(Grip grip, int notes, int step) {
+    private Stream<Fretted> closed(Grip grip, int notes, int step) {
         int asked = chord[turned(notes, step)] & voiced[spread(grip.held())];
         if (asked == 0) {
             return Stream.empty();
         }
         int place = grip.lowestPlace();
-        Laid laid =
-                new Laid(grip.frets(place, 0), neck.open(), Math.floorMod(place - 1 - step, 12));
+        BareVoicing laid =
+                new BareVoicing(
+                        grip.frets(place, 0), neck.open(), Math.floorMod(place - 1 - step, 12));
         return accepted(asked, laid)
                 ? Stream.of(
-                        new Closed(grip, turned(notes, step), charge.of(laid), grip.leastEffort()))
+                        new Fretted(grip, turned(notes, step), charge.of(laid), grip.leastEffort()))
                 : Stream.empty();
     }
 
-    private boolean accepted(int some, Laid laid) {
+    private boolean accepted(int some, BareVoicing laid) {
         for (int rest = some; rest != 0; rest &= rest - 1) {
             if (recipes[lowest(rest)].lies(laid)) {
                 return true;
@@ -302,7 +303,7 @@ final class VoicingSearch {
                 .toList();
     }
 
-    private Candidate candidate(Found f, int root) {
+    private Candidate candidate(Placed f, int root) {
         Shape shape = Shape.of(f.grip().frets(f.place(), f.opens()));
         return new Candidate(
                 new Voicing(shape, neck.board(), root), f.effort(), f.charge(), f.fingering());
@@ -318,7 +319,7 @@ final class VoicingSearch {
         private final int step;
         private final int[] rung;
         private final double leastPastOpenPosition = charge.leastPastOpenPosition();
-        private final PriorityQueue<Found> best = new PriorityQueue<>((a, b) -> b.compareTo(a));
+        private final PriorityQueue<Placed> best = new PriorityQueue<>((a, b) -> b.compareTo(a));
 
         Place(int place, int root, int most, Role role) {
             this.role = role;
@@ -334,8 +335,8 @@ final class VoicingSearch {
             }
         }
 
-        Collection<Found> found() {
-            for (Closed c : place == 0 ? List.<Closed>of() : closed.get(step)) {
+        Collection<Placed> found() {
+            for (Fretted c : place == 0 ? List.<Fretted>of() : closed.get(step)) {
                 double least = c.least(place);
                 if (tooMuch(least + leastRole)) {
                     break;
@@ -347,7 +348,7 @@ final class VoicingSearch {
                     keep(c.grip(), 0, c.grip().effort(place, 0), c.charge(), asked);
                 }
             }
-            for (Opened o : opened.get(step)) {
+            for (BesideOpen o : opened.get(step)) {
                 Neck.Group g = o.group();
                 if (place >= g.from() && place <= g.to()) {
                     double asked = role.least(o.own(), root);
@@ -402,7 +403,7 @@ final class VoicingSearch {
         private void tried(Grip grip, int opens, int asked, double inKey) {
             double effort = grip.effort(place, opens);
             if (mayBeBest(grip.span(), effort, inKey)) {
-                Laid laid = new Laid(grip.frets(place, opens), neck.open(), root);
+                BareVoicing laid = new BareVoicing(grip.frets(place, opens), neck.open(), root);
                 if (accepted(asked, laid)) {
                     keep(grip, opens, effort, charge.of(laid), inKey);
                 }
@@ -441,7 +442,7 @@ final class VoicingSearch {
                 return;
             }
             long order = Shape.of(grip.frets(place, opens)).textOrder();
-            best.add(new Found(grip, place, opens, charged, effort, cost, order));
+            best.add(new Placed(grip, place, opens, charged, effort, cost, order));
             if (best.size() > most) {
                 best.remove();
             }

@@ -223,31 +223,18 @@ public final class ScoreWriter {
     }
 
     /**
-     * One thing done to a note: a chain of hammer-ons is several.
-     *
-     * @param frets that it moves the note by; 0 where it does not
-     */
-    private record Part(Touch touch, int frets, Technique technique) {
-
-        Technique reaching(int fret) {
-            return new Technique(
-                    technique.kind(), fret, technique.after(), technique.lasting(), technique.hz());
-        }
-    }
-
-    /**
      * What is done to a note, in time order, each from the fret reached before it: a slide may lie
      * between two hammer-ons of one chain. What would come after the note's end is not played.
      */
     private List<Technique> techniques(
             List<Touch> mine, int from, long length, int chord, long at) {
-        List<Part> parts = new ArrayList<>();
-        mine.forEach(t -> parts.addAll(parts(t)));
+        List<TouchPart> parts = new ArrayList<>();
+        mine.forEach(t -> parts.addAll(TouchParts.parts(t)));
         parts.sort(Comparator.comparingLong(p -> p.technique().after()));
         List<Technique> out = new ArrayList<>();
         Set<Touch> missed = new HashSet<>();
         int fret = from;
-        for (Part p : parts) {
+        for (TouchPart p : parts) {
             int to = fret + p.frets();
             boolean off = p.frets() != 0 && (to < 0 || to > board.frets());
             boolean late = p.technique().after() >= length;
@@ -261,65 +248,6 @@ public final class ScoreWriter {
             placed.add(p.touch());
         }
         return out;
-    }
-
-    /** What a touch does; empty where it changes the note itself. */
-    private static List<Part> parts(Touch touch) {
-        if (touch instanceof Touch.Legato legato) {
-            return legato.steps().stream()
-                    .map(
-                            s ->
-                                    new Part(
-                                            touch,
-                                            s.frets(),
-                                            new Technique(
-                                                    s.frets() > 0
-                                                            ? Technique.Kind.HAMMER
-                                                            : Technique.Kind.PULL,
-                                                    0,
-                                                    s.after(),
-                                                    0)))
-                    .toList();
-        }
-        if (touch instanceof Touch.Slide s) {
-            return List.of(
-                    new Part(
-                            touch,
-                            s.frets(),
-                            new Technique(Technique.Kind.SLIDE, 0, s.after(), s.lasting())));
-        }
-        if (touch instanceof Touch.Bend b) {
-            Part up = still(touch, Technique.Kind.BEND, b.cents(), b.after(), b.lasting());
-            return b.release().isEmpty()
-                    ? List.of(up)
-                    : List.of(
-                            up,
-                            still(
-                                    touch,
-                                    Technique.Kind.RELEASE,
-                                    0,
-                                    b.release().getAsLong(),
-                                    b.lasting()));
-        }
-        if (touch instanceof Touch.Tremolo t) {
-            return List.of(still(touch, Technique.Kind.TREMOLO, t.strokes(), 0, 0));
-        }
-        if (touch instanceof Touch.Pinch p) {
-            return List.of(still(touch, Technique.Kind.PINCH, p.partial(), 0, 0));
-        }
-        if (touch instanceof Touch.Vibrato v) {
-            return List.of(
-                    new Part(
-                            touch,
-                            0,
-                            new Technique(
-                                    Technique.Kind.VIBRATO, v.cents(), v.after(), 0, v.hz())));
-        }
-        return List.of();
-    }
-
-    private static Part still(Touch touch, Technique.Kind kind, int to, long after, long lasting) {
-        return new Part(touch, 0, new Technique(kind, to, after, lasting));
     }
 
     private List<Place> struck(Voicing voicing, Struck which) {
@@ -350,10 +278,10 @@ public final class ScoreWriter {
         }
         int low = Math.min(0, at);
         int high = Math.max(0, at);
-        List<Part> parts = new ArrayList<>();
-        touches.forEach(t -> parts.addAll(parts(t)));
+        List<TouchPart> parts = new ArrayList<>();
+        touches.forEach(t -> parts.addAll(TouchParts.parts(t)));
         parts.sort(Comparator.comparingLong(p -> p.technique().after()));
-        for (Part p : parts) {
+        for (TouchPart p : parts) {
             at += p.frets();
             low = Math.min(low, at);
             high = Math.max(high, at);

@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import vocalis.core.choice.BassUnder;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Filter;
@@ -14,8 +13,7 @@ import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Change;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
-import vocalis.core.hands.Muting;
-import vocalis.core.hands.Path;
+import vocalis.core.hands.LoopPath;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Member;
@@ -28,32 +26,25 @@ import vocalis.core.voicing.Voicing;
 /**
  * The first stage of derivation: which voicing each chord takes. A chord whose member was chosen
  * takes the voicing of that shape class nearest to the chosen place; the others lie where the hand
- * has the best way through the whole riff ({@link Path}), its seam included. What the ground no
+ * has the best way through the whole riff ({@link LoopPath}), its seam included. What the ground no
  * longer allows is replaced by the best that it does, and found. Answers are remembered by all that
  * they depend on, so an edit looks up what it left alone. Used by one thread at a time.
  */
 public final class Voicer {
 
-    private static final double OTHER_STRING = 5;
     private static final int REMEMBERED = 8192;
     private static final int REMEMBERED_WAYS = 32;
 
     /**
      * How many candidates a way is sought among: the best at all, and the best of each position.
      */
-    private static final int BEST = 10;
-
-    private static final int OF_EACH_POSITION = 2;
-    private static final int MOST = 40;
+    static final int BEST = 10;
 
     /** How much more a shape counts by itself than the changes to and from it. */
-    private static final double ITSELF = 2;
-
-    /** What a shape costs that no hand holds. */
-    private static final double MOST_COST = 1e6;
+    static final double ITSELF = 2;
 
     /** All that the choice of a voicing depends on. */
-    private record Ask(
+    record Ask(
             Fretboard board,
             Key key,
             Hand hand,
@@ -69,7 +60,7 @@ public final class Voicer {
      * @param alone what each costs by itself
      * @param silent whether the chord cannot be played at all
      */
-    private record Options(
+    record Options(
             List<Candidate> shapes,
             double[] alone,
             boolean byHand,
@@ -77,7 +68,7 @@ public final class Voicer {
             List<Trouble> troubles) {}
 
     /** What a problem is, before it is known which chord has it. */
-    private interface Trouble {
+    interface Trouble {
         Finding at(int chord);
     }
 
@@ -186,7 +177,7 @@ public final class Voicer {
     private Options options(Ask ask) {
         Options o = known.get(ask);
         if (o == null) {
-            o = new Choice(ask).options();
+            o = new VoicingChoice(catalogue, ask).options();
             known.put(ask, o);
         }
         return o;
@@ -200,19 +191,19 @@ public final class Voicer {
      */
     private List<Voiced> walked(List<Ask> asks, Change change, Filter filter) {
         List<Options> options = new ArrayList<>();
-        List<Path.Stop> stops = new ArrayList<>();
+        List<LoopPath.Stop> stops = new ArrayList<>();
         for (Ask a : asks) {
             Options o = passing(a, filter);
             options.add(o);
             List<Shape> shapes = o.shapes.stream().map(c -> c.voicing().shape()).toList();
-            stops.add(new Path.Stop(shapes, o.alone, a.family, a.root));
+            stops.add(new LoopPath.Stop(shapes, o.alone, a.family, a.root));
         }
-        Path path = Path.around(asks.get(0).board(), stops, change);
+        LoopPath path = LoopPath.around(asks.get(0).board(), stops, change);
         List<Candidate> own = new ArrayList<>();
-        List<Choice> choices = new ArrayList<>();
+        List<VoicingChoice> choices = new ArrayList<>();
         List<Candidate> over = new ArrayList<>();
         for (int i = 0; i < asks.size(); i++) {
-            choices.add(new Choice(asks.get(i)));
+            choices.add(new VoicingChoice(catalogue, asks.get(i)));
             own.add(options.get(i).shapes.get(path.taken().get(i)));
             over.add(choices.get(i).over(options.get(i), own.get(i)));
         }
@@ -291,160 +282,5 @@ public final class Voicer {
                                     : Optional.empty()));
         }
         return riff.withTreatments(settled);
-    }
-
-    /** One choice being made. */
-    private final class Choice {
-        private final Ask ask;
-        private final List<Trouble> troubles = new ArrayList<>();
-        private boolean silent;
-
-        Choice(Ask ask) {
-            this.ask = ask;
-        }
-
-        /** Among what the chord's shape is chosen. */
-        Options options() {
-            Optional<Candidate> byHand = byHand();
-            List<Candidate> shapes = byHand.map(List::of).orElseGet(this::found);
-            Ranking ranking = new Ranking(ask.family, List.of(), ask.key);
-            double[] alone =
-                    shapes.stream()
-                            .mapToDouble(c -> Math.min(MOST_COST, ITSELF * ranking.cost(c)))
-                            .toArray();
-            return new Options(shapes, alone, byHand.isPresent(), silent, List.copyOf(troubles));
-        }
-
-        /** A shape with the chord's bass put under it. */
-        Candidate over(Options options, Candidate alone) {
-            troubles.addAll(options.troubles);
-            silent = options.silent;
-            return over(alone);
-        }
-
-        /** The chord with a shape chosen, and how it is held. */
-        Voiced made(Options options, Shape own, Candidate held) {
-            return new Voiced(held, own, options.byHand, free(held), silent, List.copyOf(troubles));
-        }
-
-        /** Strings that the shape leaves unsounded and that no hand can silence. */
-        private List<Integer> free(Candidate c) {
-            return Muting.of(c.voicing().shape(), c.fingering()).silences().stream()
-                    .filter(s -> s.by() == Muting.By.NOTHING)
-                    .map(Muting.Silence::string)
-                    .toList();
-        }
-
-        private Candidate over(Candidate c) {
-            if (ask.bass.isEmpty() || silent) {
-                return c;
-            }
-            int bass = ask.bass.get();
-            Optional<Candidate> put = BassUnder.put(c, bass, ask.hand);
-            if (put.isEmpty()) {
-                troubles.add(chord -> new Finding.NoBass(chord, bass));
-            }
-            return put.orElse(c);
-        }
-
-        private List<Candidate> found() {
-            if (ask.member.orElse(null) instanceof Member.Found chosen) {
-                Optional<Candidate> nearest = nearest(chosen);
-                if (nearest.isPresent()) {
-                    return List.of(nearest.get());
-                }
-                troubles.add(chord -> new Finding.MemberGone(chord, ask.family, ask.root));
-            }
-            List<Candidate> likeliest = likeliest();
-            return likeliest.isEmpty() ? List.of(fallback()) : likeliest;
-        }
-
-        /** The best at all and the best of each position, best first. */
-        private List<Candidate> likeliest() {
-            List<Candidate> all =
-                    catalogue.likeliest(ask.board, ask.hand, ask.family, ask.root, ask.key);
-            int[] taken = new int[64];
-            List<Candidate> likely = new ArrayList<>();
-            for (Candidate c : all) {
-                int at = Math.min(c.position(), taken.length - 1);
-                if (likely.size() < BEST || taken[at] < OF_EACH_POSITION) {
-                    taken[at]++;
-                    likely.add(c);
-                }
-                if (likely.size() == MOST) {
-                    break;
-                }
-            }
-            return likely;
-        }
-
-        /** The place of a shape class that lies nearest to where it was chosen. */
-        private Optional<Candidate> nearest(Member.Found chosen) {
-            Candidate best = null;
-            double least = Double.POSITIVE_INFINITY;
-            int strings = chosen.shapeClass().steps().size();
-            for (Candidate c : catalogue.candidates(ask.board, ask.hand, ask.family, ask.root)) {
-                double far =
-                        OTHER_STRING * Math.abs(c.lowString() - chosen.lowString())
-                                + Math.abs(c.position() - chosen.nearFret());
-                if (far < least
-                        && c.voicing().voices() == strings
-                        && c.voicing().shapeClass().equals(chosen.shapeClass())) {
-                    best = c;
-                    least = far;
-                }
-            }
-            return Optional.ofNullable(best);
-        }
-
-        private Optional<Candidate> byHand() {
-            if (!(ask.member.orElse(null) instanceof Member.ByHand built)) {
-                return Optional.empty();
-            }
-            int up = Math.floorMod(ask.root - built.root(), 12);
-            for (int by : up > 6 ? new int[] {up - 12, up} : new int[] {up, up - 12}) {
-                Optional<Candidate> moved =
-                        built.shape().strings() != ask.board.strings()
-                                ? Optional.empty()
-                                : built.shape().moved(by, ask.board.frets()).flatMap(this::held);
-                if (moved.isPresent()) {
-                    return moved;
-                }
-            }
-            troubles.add(chord -> new Finding.ShapeGone(chord, built.shape()));
-            return Optional.empty();
-        }
-
-        private Optional<Candidate> held(Shape shape) {
-            if (shape.frets().stream().anyMatch(f -> f > ask.board.frets())) {
-                return Optional.empty();
-            }
-            Fingering fingering =
-                    Fingering.of(ask.board, shape, ask.hand)
-                            .orElseGet(
-                                    () ->
-                                            new Fingering(
-                                                    List.of(),
-                                                    Fingering.Effort.IMPOSSIBLE,
-                                                    ask.board.spanMm(
-                                                            shape.lowestFretted(),
-                                                            shape.highestFretted())));
-            return Optional.of(new Candidate(new Voicing(shape, ask.board, ask.root), fingering));
-        }
-
-        /** The root alone on the lowest string that has it; silence where no string has. */
-        private Candidate fallback() {
-            Fretboard board = ask.board;
-            for (int string = 0; string < board.strings(); string++) {
-                int fret = Math.floorMod(ask.root - board.midi(string, 0), 12);
-                if (fret <= board.frets()) {
-                    troubles.add(chord -> new Finding.FamilyEmpty(chord, ask.family, ask.root));
-                    return held(Shape.silent(board.strings()).with(string, fret)).orElseThrow();
-                }
-            }
-            silent = true;
-            troubles.add(chord -> new Finding.RootOutOfReach(chord, ask.root));
-            return held(Shape.silent(board.strings()).with(0, 0)).orElseThrow();
-        }
     }
 }

@@ -87,7 +87,7 @@ public final class Chords {
         int heir = Math.max(0, chord - 1);
         RootSpan old = roots.get(heir);
         roots.set(heir, new RootSpan(old.root(), old.length() + gone.length()));
-        return Rearrangement.inPlace(riff, riff.withRoots(roots, treatments));
+        return Renumbering.inPlace(riff, riff.withRoots(roots, treatments));
     }
 
     /**
@@ -113,7 +113,7 @@ public final class Chords {
             roots.set(chord + 1, new RootSpan(next.root(), next.length() - change));
         }
         roots.set(chord, new RootSpan(span.root(), span.length() + change));
-        return Rearrangement.inPlace(riff, riff.withRoots(roots, riff.treatments()));
+        return Renumbering.inPlace(riff, riff.withRoots(roots, riff.treatments()));
     }
 
     /** Ticks of the bars that the riff grows (shrinks) by: one for each bar's length asked. */
@@ -142,7 +142,7 @@ public final class Chords {
         roots.set(chord, new RootSpan(span.root(), half));
         roots.add(chord + 1, new RootSpan(span.root(), span.length() - half));
         treatments.add(chord + 1, treatments.get(chord));
-        return Rearrangement.inPlace(riff, riff.withRoots(roots, treatments));
+        return Renumbering.inPlace(riff, riff.withRoots(roots, treatments));
     }
 
     /** Gives a chord another root. */

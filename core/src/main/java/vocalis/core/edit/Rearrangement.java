@@ -53,7 +53,7 @@ public final class Rearrangement {
     }
 
     /** The number of a pass that is none: what belonged to one that is gone is kept there. */
-    private static final int NOWHERE = Limits.MOST_STRUCK;
+    static final int NOWHERE = Limits.MOST_STRUCK;
 
     private final Riff riff;
     private final List<Integer> order;
@@ -359,50 +359,6 @@ public final class Rearrangement {
             becomes.put(
                     p.index(), found.isEmpty() && order.contains(chord) ? List.of(NOWHERE) : found);
         }
-        return renumbered(moved, becomes);
-    }
-
-    /** The same for a riff whose chords changed but not their time. */
-    static Riff inPlace(Riff before, Riff after) {
-        if (before.pattern().restart() == Restart.RUNS_ON) {
-            return after;
-        }
-        List<Pass> now = after.passes();
-        Map<Integer, List<Integer>> becomes = new HashMap<>();
-        for (Pass p : before.passes()) {
-            int there =
-                    now.stream()
-                            .filter(
-                                    q ->
-                                            q.from() == p.from()
-                                                    && q.figure().id().equals(p.figure().id()))
-                            .findFirst()
-                            .map(Pass::index)
-                            .orElse(NOWHERE);
-            becomes.put(p.index(), List.of(there));
-        }
-        return renumbered(after, becomes);
-    }
-
-    /** Gives overrides and touches of single passes the numbers that their passes have now. */
-    static Riff renumbered(Riff riff, Map<Integer, List<Integer>> becomes) {
-        List<EventOverride> overrides = new ArrayList<>();
-        for (EventOverride o : riff.pattern().overrides()) {
-            for (int p : becomes.getOrDefault(o.pass(), List.of(o.pass()))) {
-                overrides.add(o.at(o.figure(), p));
-            }
-        }
-        List<Touch> touches = new ArrayList<>();
-        for (Touch t : riff.touches()) {
-            if (t.anchor().pass().isEmpty()) {
-                touches.add(t);
-                continue;
-            }
-            int old = t.anchor().pass().get();
-            for (int p : becomes.getOrDefault(old, List.of(old))) {
-                touches.add(t.on(t.anchor().on(t.anchor().figure(), Optional.of(p))));
-            }
-        }
-        return riff.withPattern(riff.pattern().overriding(overrides)).withTouches(touches);
+        return Renumbering.renumbered(moved, becomes);
     }
 }

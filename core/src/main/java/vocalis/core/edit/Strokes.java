@@ -110,7 +110,7 @@ public final class Strokes {
     }
 
     /** Takes a stretch of the pattern up. */
-    public static Stretch copy(Riff riff, long from, long to) {
+    public static Clipping copy(Riff riff, long from, long to) {
         List<Event> events = new ArrayList<>();
         List<Touch> touches = new ArrayList<>();
         for (Pass pass : riff.passes()) {
@@ -133,14 +133,14 @@ public final class Strokes {
                 }
             }
         }
-        return new Stretch(to - from, events, touches);
+        return new Clipping(to - from, events, touches);
     }
 
     /**
      * Puts a stretch in place of what is played from a tick on, as far as the riff goes. In the
      * figure itself only where the stretch meets one pass; else at the passes that it meets.
      */
-    public static Riff paste(Riff riff, long tick, Stretch stretch, Scope wanted) {
+    public static Riff paste(Riff riff, long tick, Clipping stretch, Scope wanted) {
         long to = Math.min(riff.length(), tick + stretch.length());
         boolean onePass = riff.passAt(tick).index() == riff.passAt(to - 1).index();
         Scope scope = onePass ? wanted : Scope.THIS_PASS;
@@ -164,7 +164,7 @@ public final class Strokes {
     }
 
     /** One event of a stretch with its touches, under a number of its own. */
-    private static Riff pasted(Riff riff, long at, Event copied, Stretch stretch, Scope scope) {
+    private static Riff pasted(Riff riff, long at, Event copied, Clipping stretch, Scope scope) {
         Pass pass = riff.passAt(at);
         Figure base = riff.pattern().figure(pass.figure().id());
         int id = freeId(riff, base);

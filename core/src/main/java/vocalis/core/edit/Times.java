@@ -81,7 +81,7 @@ public final class Times {
                         riff.treatments(),
                         riff.pattern(),
                         riff.touches());
-        return Rearrangement.inPlace(riff, changed);
+        return Renumbering.inPlace(riff, changed);
     }
 
     /**
@@ -115,6 +115,6 @@ public final class Times {
                     .findFirst()
                     .ifPresent(q -> becomes.put(p.index(), List.of(q.index())));
         }
-        return Rearrangement.renumbered(changed, becomes);
+        return Renumbering.renumbered(changed, becomes);
     }
 }

@@ -108,7 +108,7 @@ public final class Grip {
     }
 
     /** The fingers beside a thumb on the lowest string, and the effort of both. */
-    private record Way(Hold hold, Fingering.Effort effort) {}
+    private record Holding(Hold hold, Fingering.Effort effort) {}
 
     /**
      * The least effort of holding it so; infinite where the hand does not get there in a riff.
@@ -127,7 +127,7 @@ public final class Grip {
             least = plain.effort(ease, silences(held | opens), plain.ringing(opens));
         }
         if (thumbMayHelp(place, plain)) {
-            Way over = overThumb(place, opens);
+            Holding over = overThumb(place, opens);
             least = over == null ? least : Math.min(least, over.effort().total());
         }
         return Fingering.quick(least, ease) ? least : Double.POSITIVE_INFINITY;
@@ -140,7 +140,7 @@ public final class Grip {
             return new Fingering(List.of(), new Fingering.Effort(0, 0, 0, 0, silences, 0, 0), 0);
         }
         Hold plain = best(fingers, fingersFrom, place, opens);
-        Way over = thumbMayHelp(place, plain) ? overThumb(place, opens) : null;
+        Holding over = thumbMayHelp(place, plain) ? overThumb(place, opens) : null;
         if (plain != null) {
             double ease = reach.ease(place, span);
             Fingering.Effort effort = plain.parts(ease, silences, plain.ringing(opens));
@@ -160,7 +160,7 @@ public final class Grip {
     }
 
     /** How it is held with the thumb on the lowest string; null where the rest cannot be. */
-    private Way overThumb(int place, int opens) {
+    private Holding overThumb(int place, int opens) {
         Hold rest = best(underThumb, underThumbFrom, place, opens);
         if (rest == null || rest.fingers().length < 2) {
             return null;
@@ -168,7 +168,7 @@ public final class Grip {
         double ease = reach.ease(place, span);
         double silences = silences(held | opens);
         Fingering.Effort effort = rest.parts(ease, silences, rest.ringing(opens));
-        return new Way(rest, effort.withThumb(ease, silences));
+        return new Holding(rest, effort.withThumb(ease, silences));
     }
 
     /** The hold of the least effort that reaches; holds come with the least first. */

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
-import vocalis.core.voicing.Laid;
+import vocalis.core.voicing.BareVoicing;
 import vocalis.core.voicing.Voicing;
 
 /**
@@ -44,7 +44,7 @@ public record HeardRoot(int root, List<Supported> ranking, boolean ambiguous, St
      * How far the root that a voicing is built for lies behind the one that is heard in it, without
      * a key, as a share of that one's support: 0 where it is the one, at most 1.
      */
-    public static double behind(Laid voicing) {
+    public static double behind(BareVoicing voicing) {
         return Support.behind(voicing);
     }
 

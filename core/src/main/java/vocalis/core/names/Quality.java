@@ -71,7 +71,7 @@ public record Quality(String suffix, int modifiers, double cost) {
         for (Third third : thirds(mask)) {
             for (Fifth fifth : fifths(mask)) {
                 for (Seventh seventh : sevenths(mask, third, fifth)) {
-                    all.add(new Way(mask, third, fifth, seventh).said());
+                    all.add(new Wording(mask, third, fifth, seventh).said());
                 }
             }
         }
@@ -131,7 +131,7 @@ public record Quality(String suffix, int modifiers, double cost) {
     }
 
     /** A choice of third, fifth and seventh, put into words step by step. */
-    private static final class Way {
+    private static final class Wording {
         private static final double MISSING_THIRD = 1.4;
         private static final double MISSING_THIRD_UNDER_SEVENTH = 1.2;
         private static final double MISSING_FIFTH = 2.0;
@@ -148,7 +148,7 @@ public record Quality(String suffix, int modifiers, double cost) {
         private int left;
         private double cost;
 
-        Way(int mask, Third third, Fifth fifth, Seventh seventh) {
+        Wording(int mask, Third third, Fifth fifth, Seventh seventh) {
             this.third = third;
             this.fifth = fifth;
             this.seventh = seventh;

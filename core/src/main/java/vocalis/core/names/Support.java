@@ -2,7 +2,7 @@ package vocalis.core.names;
 
 import java.util.Optional;
 import vocalis.core.theory.Key;
-import vocalis.core.voicing.Laid;
+import vocalis.core.voicing.BareVoicing;
 
 /**
  * How much the sounding notes support each pitch class as their root; {@link HeardRoot} has the
@@ -49,7 +49,7 @@ public record Support(int[] weights, int[] order) {
      * support. Asked of every voicing that is found, it counts the notes in one number, four bits a
      * pitch class above the root.
      */
-    static double behind(Laid v) {
+    static double behind(BareVoicing v) {
         long counts = 0;
         int bass = Notes.NONE;
         for (int string = 0; string < v.strings(); string++) {

@@ -1,5 +1,7 @@
 package vocalis.core.pattern;
 
+import vocalis.core.score.Dynamics;
+
 /** What happens at one place of a figure. */
 public sealed interface Event permits Stroke, LineNote, Rest {
 
@@ -23,6 +25,16 @@ public sealed interface Event permits Stroke, LineNote, Rest {
     /** Whether it sounds at all. */
     default boolean sounds() {
         return !(this instanceof Rest);
+    }
+
+    /** How hard it is played. */
+    default Dynamics dynamics() {
+        return Dynamics.PLAIN;
+    }
+
+    /** The same, played harder or softer; silence stays as it is. */
+    default Event with(Dynamics other) {
+        return this;
     }
 
     Event lasting(long ticks);

@@ -65,6 +65,7 @@ public record LineNote(
         return new LineNote(id, at, length, pitch, other, dynamics, tied);
     }
 
+    @Override
     public LineNote with(Dynamics other) {
         return new LineNote(id, at, length, pitch, manner, other, tied);
     }

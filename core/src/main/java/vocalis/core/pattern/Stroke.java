@@ -77,6 +77,7 @@ public record Stroke(
         return new Stroke(id, at, length, struck, other, dynamics, direction, tied);
     }
 
+    @Override
     public Stroke with(Dynamics other) {
         return new Stroke(id, at, length, struck, manner, other, direction, tied);
     }

@@ -14,7 +14,7 @@ import vocalis.core.choice.Ranking;
 import vocalis.core.derive.Derived;
 import vocalis.core.hands.Change;
 import vocalis.core.hands.Hand;
-import vocalis.core.hands.Path;
+import vocalis.core.hands.LoopPath;
 import vocalis.core.harmony.Context;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.riff.Member;
@@ -166,8 +166,8 @@ public final class Revoicer {
         for (int i = 0; i < n && n > 1; i++) {
             hands.add(moves.of(cells.get(i), cells.get((i + 1) % n)));
         }
-        Path path =
-                Path.around(
+        LoopPath path =
+                LoopPath.around(
                         alone,
                         (from, a, b) ->
                                 costs.change(

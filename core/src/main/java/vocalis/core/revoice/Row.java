@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import vocalis.core.derive.Derived;
-import vocalis.core.derive.Way;
+import vocalis.core.derive.HandPath;
 import vocalis.core.harmony.Context;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
@@ -25,7 +25,7 @@ public record Row(
         Optional<Intent> intent,
         Derived derived,
         List<Integer> tension,
-        Way way) {
+        HandPath way) {
 
     public Row {
         tension = List.copyOf(tension);
@@ -50,7 +50,7 @@ public record Row(
         for (Derived.Chord c : derived.chords()) {
             tension.add(Context.tension(c.candidate().voicing(), derived.riff().ground().key()));
         }
-        return new Row(version, family, intent, derived, tension, Way.of(derived));
+        return new Row(version, family, intent, derived, tension, HandPath.of(derived));
     }
 
     /** The riff as it stands. */

@@ -44,7 +44,7 @@ public final class Notation {
      * @param value which value
      * @param tied whether it is tied to the next part of the same note
      */
-    public record Part(long at, Value value, boolean tied) {}
+    public record TiedValue(long at, Value value, boolean tied) {}
 
     private static final int[] TUPLETS = {3, 5, 7};
     private static final long SHORTEST = Ticks.QUARTER / 16;
@@ -96,8 +96,8 @@ public final class Notation {
     }
 
     /** How a note that begins at a tick and lasts a length is written under a meter map. */
-    public static List<Part> parts(long at, long length, MeterMap meters) {
-        List<Part> parts = new ArrayList<>();
+    public static List<TiedValue> parts(long at, long length, MeterMap meters) {
+        List<TiedValue> parts = new ArrayList<>();
         long from = at;
         long end = at + length;
         while (from < end) {
@@ -105,7 +105,7 @@ public final class Notation {
             while (from < line) {
                 Value v = longest(line - from);
                 from += v.ticks();
-                parts.add(new Part(from - v.ticks(), v, from < end));
+                parts.add(new TiedValue(from - v.ticks(), v, from < end));
             }
         }
         return parts;
@@ -132,7 +132,7 @@ public final class Notation {
      * How many beams join two values that follow each other: they must lie in one beat of one bar,
      * touch, and both have beams. The beat of 3/8, 6/8, 9/8 and 12/8 is three eighths.
      */
-    public static int joined(Part before, Part next, MeterMap meters) {
+    public static int joined(TiedValue before, TiedValue next, MeterMap meters) {
         int bar = meters.bar(next.at());
         long start = meters.start(bar);
         Meter m = meters.meter(bar);

@@ -7,7 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import vocalis.core.hands.Change;
-import vocalis.core.hands.Path;
+import vocalis.core.hands.LoopPath;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
@@ -100,8 +100,8 @@ public final class Placer {
             List<List<Grip>> some = grips.subList(from, Math.min(grips.size(), from + stretch));
             List<double[]> alone =
                     some.stream().map(g -> g.stream().mapToDouble(Grip::cost).toArray()).toList();
-            Path path =
-                    Path.around(
+            LoopPath path =
+                    LoopPath.around(
                             alone,
                             (at, a, b) ->
                                     HAND.cost(

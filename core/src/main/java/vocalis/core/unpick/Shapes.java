@@ -50,7 +50,7 @@ final class Shapes {
     }
 
     /** What a stretch is held with; the same for the same notes and name. */
-    Held of(Spans.Span span) {
+    Held of(Span span) {
         Optional<Harmony> named =
                 span.harmony() < 0
                         ? Optional.empty()
@@ -75,7 +75,7 @@ final class Shapes {
      * Each chord is judged by its own notes. A symbol gives the root, never a note: what nobody
      * plays is not in the grip.
      */
-    private Held find(Spans.Span span, Optional<Harmony> named) {
+    private Held find(Span span, Optional<Harmony> named) {
         if (span.frets().isEmpty()) {
             return silent(named);
         }
@@ -123,7 +123,7 @@ final class Shapes {
         }
     }
 
-    private Unpicked.Sure byItsNotes(Spans.Span span, Voicing v) {
+    private Unpicked.Sure byItsNotes(Span span, Voicing v) {
         if (!span.struck()) {
             return span.frets().size() < 3 ? Unpicked.Sure.LINE : Unpicked.Sure.SPREAD;
         }

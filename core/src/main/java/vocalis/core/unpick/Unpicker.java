@@ -67,7 +67,7 @@ public final class Unpicker {
         if (!ground.board().equals(score.board())) {
             throw new IllegalArgumentException("the score is for another instrument");
         }
-        List<Spans.Span> spans = Spans.of(score, hand);
+        List<Span> spans = Spans.of(score, hand);
         if (spans.size() > Limits.MOST_ROOTS) {
             throw new IllegalArgumentException(
                     "the score changes its shape more than " + Limits.MOST_ROOTS + " times");
@@ -78,7 +78,7 @@ public final class Unpicker {
     }
 
     private static List<Shapes.Held> held(
-            List<Spans.Span> spans, Shapes shapes, Map<Long, Integer> roots) {
+            List<Span> spans, Shapes shapes, Map<Long, Integer> roots) {
         return spans.stream()
                 .map(
                         s ->
@@ -89,7 +89,7 @@ public final class Unpicker {
     }
 
     /** A dead note without a fret lies where the grip has its string. */
-    private static Score withFrets(Score score, List<Spans.Span> spans, List<Shapes.Held> held) {
+    private static Score withFrets(Score score, List<Span> spans, List<Shapes.Held> held) {
         List<ScoreNote> notes = new ArrayList<>();
         int span = 0;
         for (ScoreNote n : score.notes()) {
@@ -113,7 +113,7 @@ public final class Unpicker {
         if (!riff.ground().board().equals(score.board()) || score.length() != riff.length()) {
             throw new IllegalArgumentException("the score is for another instrument or length");
         }
-        List<Spans.Span> spans = new ArrayList<>();
+        List<Span> spans = new ArrayList<>();
         for (int i = 0; i < riff.roots().size(); i++) {
             spans.add(
                     Spans.over(score, riff.start(i), riff.start(i) + riff.roots().get(i).length()));
@@ -136,8 +136,7 @@ public final class Unpicker {
         return new Unpicked.Second(own, u.notes(), u.same());
     }
 
-    private Unpicked settled(
-            Score score, Ground ground, List<Spans.Span> spans, List<Shapes.Held> held) {
+    private Unpicked settled(Score score, Ground ground, List<Span> spans, List<Shapes.Held> held) {
         Set<Integer> byHand = new HashSet<>();
         Set<Long> pinned = new HashSet<>();
         Unpicked best = null;
@@ -156,7 +155,7 @@ public final class Unpicker {
     private Unpicked attempt(
             Score score,
             Ground ground,
-            List<Spans.Span> spans,
+            List<Span> spans,
             List<Shapes.Held> held,
             Set<Integer> byHand,
             Set<Long> pinned) {
@@ -174,7 +173,7 @@ public final class Unpicker {
             treatments.add(new Treatment(family, Map.of(family, member)));
             chords.add(new Unpicked.Chord(spans.get(i).at(), held.get(i).sure()));
         }
-        Recipe recipe = new Recipe(ground, score, spans, voicings, pinned);
+        PatternWriter recipe = new PatternWriter(ground, score, spans, voicings, pinned);
         Riff riff =
                 new Riff(
                         ground,

@@ -89,7 +89,7 @@ public record Recipe(
         return accepts(voicing.laid());
     }
 
-    private boolean accepts(Laid laid) {
+    private boolean accepts(BareVoicing laid) {
         int own = 0;
         for (int s = 0; s < laid.strings(); s++) {
             boolean counts = laid.sounds(s) && (laid.fret(s) > 0 || opens != Opens.DRONES);
@@ -99,8 +99,8 @@ public record Recipe(
     }
 
     /** Whether notes that are one of the chords lie as the recipe asks. */
-    public boolean lies(Laid laid) {
-        Lie lie = new Lie();
+    public boolean lies(BareVoicing laid) {
+        Scan lie = new Scan();
         for (int s = 0; s < laid.strings(); s++) {
             if (!lie.add(laid, s)) {
                 return false;
@@ -110,7 +110,7 @@ public record Recipe(
     }
 
     /** What is seen of the notes from the lowest string up. */
-    private final class Lie {
+    private final class Scan {
         private int sounded;
         private int silent;
         private int gap;
@@ -125,7 +125,7 @@ public record Recipe(
         private boolean bassRings;
 
         /** Takes one string more; false where it may not follow what sounds below it. */
-        boolean add(Laid laid, int string) {
+        boolean add(BareVoicing laid, int string) {
             if (!laid.sounds(string)) {
                 gap += sounded > 0 ? 1 : 0;
                 return true;

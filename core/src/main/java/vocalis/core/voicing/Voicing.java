@@ -42,10 +42,10 @@ public record Voicing(Shape shape, Fretboard board, int root) {
     }
 
     /** The same in bare numbers. */
-    public Laid laid() {
+    public BareVoicing laid() {
         int[] open = new int[board.strings()];
         Arrays.setAll(open, s -> board.midi(s, 0));
-        return new Laid(shape.toArray(), open, root);
+        return new BareVoicing(shape.toArray(), open, root);
     }
 
     /** The sounded strings, lowest string first. */

@@ -194,7 +194,7 @@ class TwoPartsTest {
     @Test
     void theFinderKeepsItsPlaceAndClashesNever() {
         Random random = new Random(11);
-        List<SecondParts.Kind> kinds = new ArrayList<>();
+        List<PartKind> kinds = new ArrayList<>();
         Part.Register[] registers = {
             Part.Register.ALL, new Part.Register(57, 76), new Part.Register(40, 64)
         };
@@ -203,10 +203,10 @@ class TwoPartsTest {
             Part.Register register = registers[i % registers.length];
             Piece p = Piece.of("p", "piece", "", r);
             p = p.with(p.second().orElseThrow().keepingTo(register));
-            List<SecondParts.Offer> found =
+            List<PartOffer> found =
                     SecondParts.of(p, "riff-1", Hand.MEDIUM, SongTest.CATALOGUE, false);
             double last = Double.NEGATIVE_INFINITY;
-            for (SecondParts.Offer o : found) {
+            for (PartOffer o : found) {
                 assertThat(o.cost()).isGreaterThanOrEqualTo(last);
                 last = o.cost();
                 kinds.add(o.kind());
@@ -219,7 +219,7 @@ class TwoPartsTest {
                 assertThat(heard.stream().mapToInt(Sound::midi).max()).hasValue(o.highest());
             }
         }
-        assertThat(kinds).contains(SecondParts.Kind.values());
+        assertThat(kinds).contains(PartKind.values());
     }
 
     /** Asked for, parts that rub are found too, and say how often. */
@@ -227,8 +227,7 @@ class TwoPartsTest {
     void clashesAreFoundWhenAskedFor() {
         Piece p = Piece.of("p", "piece", "", Riffs.repeating(1, 4, 6, 5));
         int plain = SecondParts.of(p, "riff-1", Hand.MEDIUM, SongTest.CATALOGUE, false).size();
-        List<SecondParts.Offer> all =
-                SecondParts.of(p, "riff-1", Hand.MEDIUM, SongTest.CATALOGUE, true);
+        List<PartOffer> all = SecondParts.of(p, "riff-1", Hand.MEDIUM, SongTest.CATALOGUE, true);
         assertThat(all.size()).isGreaterThanOrEqualTo(plain);
         assertThat(all).anyMatch(o -> o.clashes() > 0);
     }

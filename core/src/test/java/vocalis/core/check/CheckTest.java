@@ -48,12 +48,12 @@ class CheckTest {
     void aFarWayInLittleTimeIsHard() {
         Riff riff = holding(Riffs.repeating(6, 4), 0, "1-3-3-x-x-x", 5);
         Riff far = holding(riff, 1, "x-17-19-x-x-x", 2);
-        List<Caution.HardChange> hard = found(far, Caution.HardChange.class);
+        List<Caution.FarChange> hard = found(far, Caution.FarChange.class);
         assertThat(hard).hasSize(2);
         assertThat(hard.get(0).seam()).isFalse();
         assertThat(hard.get(0).mm()).isBetween(360.0, 400.0);
         assertThat(hard.get(1).seam()).isTrue();
-        assertThat(found(holding(riff, 1, "x-5-7-7-x-x", 2), Caution.HardChange.class)).isEmpty();
+        assertThat(found(holding(riff, 1, "x-5-7-7-x-x", 2), Caution.FarChange.class)).isEmpty();
     }
 
     /** From 60 mm on, not from 200: the first fret to the fifth is 126 mm, to the second 34. */
@@ -62,9 +62,9 @@ class CheckTest {
         Riff fast = Times.tempo(Riffs.repeating(6, 4), 400);
         Riff near = holding(holding(fast, 0, "1-3-3-x-x-x", 5), 1, "x-x-0-2-3-x", 2);
         Riff far = holding(holding(fast, 0, "1-3-3-x-x-x", 5), 1, "x-5-7-7-x-x", 2);
-        assertThat(found(near, Caution.HardChange.class)).isEmpty();
-        assertThat(found(far, Caution.HardChange.class)).isNotEmpty();
-        assertThat(found(far, Caution.HardChange.class).get(0).mm()).isBetween(60.0, 200.0);
+        assertThat(found(near, Caution.FarChange.class)).isEmpty();
+        assertThat(found(far, Caution.FarChange.class)).isNotEmpty();
+        assertThat(found(far, Caution.FarChange.class).get(0).mm()).isBetween(60.0, 200.0);
     }
 
     @Test

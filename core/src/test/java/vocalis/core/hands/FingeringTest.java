@@ -74,7 +74,7 @@ class FingeringTest {
         List<Voicing> all = new ArrayList<>();
         Catalogue catalogue = new Catalogue();
         for (Family family : Family.values()) {
-            for (int root = 0; root < 12; root += 3) {
+            for (int root = 0; root < 12; root += Boolean.getBoolean("vocalis.long") ? 3 : 6) {
                 catalogue
                         .candidates(STANDARD, Hand.MEDIUM, family, root)
                         .forEach(c -> all.add(c.voicing()));

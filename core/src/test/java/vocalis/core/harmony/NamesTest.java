@@ -52,7 +52,8 @@ class NamesTest {
         int names = 0;
         List<Tuning> tunings =
                 List.of(Tuning.STANDARD, Tuning.LOW_D, Tuning.parse("open G", "D2 G2 D3 G3 B3 D4"));
-        for (Tuning tuning : tunings) {
+        boolean all = Boolean.getBoolean("vocalis.long");
+        for (Tuning tuning : all ? tunings : tunings.subList(1, 2)) {
             Fretboard board = new Fretboard(Instrument.of(tuning), 0);
             for (Family family : Family.values()) {
                 for (int root : new int[] {1, 6, 10}) {
@@ -69,7 +70,7 @@ class NamesTest {
                 }
             }
         }
-        assertThat(names).isGreaterThan(100_000);
+        assertThat(names).isGreaterThan(all ? 100_000 : 30_000);
     }
 
     /**

@@ -58,10 +58,10 @@ class TimeTest {
             @ForAll @LongRange(min = 1, max = 100) long length) {
         MeterMap map = MeterMap.ofBars(List.of(Meter.COMMON, new Meter(7, 8)), 0);
         long at = start * Ticks.SIXTEENTH;
-        List<Notation.Part> parts = Notation.parts(at, length * Ticks.SIXTEENTH, map);
+        List<Notation.TiedValue> parts = Notation.parts(at, length * Ticks.SIXTEENTH, map);
         long next = at;
         for (int i = 0; i < parts.size(); i++) {
-            Notation.Part p = parts.get(i);
+            Notation.TiedValue p = parts.get(i);
             assertThat(p.at()).isEqualTo(next);
             next += p.value().ticks();
             assertThat(p.value().exact()).isTrue();
@@ -94,8 +94,9 @@ class TimeTest {
         MeterMap map = MeterMap.of(Meter.parse(meter));
         List<Integer> joins = new ArrayList<>();
         for (int i = 0; i + 1 < eighths; i++) {
-            Notation.Part before = Notation.parts(i * Ticks.EIGHTH, Ticks.EIGHTH, map).get(0);
-            Notation.Part next = Notation.parts((i + 1) * Ticks.EIGHTH, Ticks.EIGHTH, map).get(0);
+            Notation.TiedValue before = Notation.parts(i * Ticks.EIGHTH, Ticks.EIGHTH, map).get(0);
+            Notation.TiedValue next =
+                    Notation.parts((i + 1) * Ticks.EIGHTH, Ticks.EIGHTH, map).get(0);
             joins.add(Notation.joined(before, next, map));
         }
         return joins;
@@ -114,9 +115,9 @@ class TimeTest {
     @Test
     void sixteenthsAreJoinedByTwoBeamsAndToAnEighthByOne() {
         MeterMap map = MeterMap.of(Meter.COMMON);
-        Notation.Part eighth = Notation.parts(0, Ticks.EIGHTH, map).get(0);
-        Notation.Part first = Notation.parts(Ticks.EIGHTH, Ticks.SIXTEENTH, map).get(0);
-        Notation.Part second =
+        Notation.TiedValue eighth = Notation.parts(0, Ticks.EIGHTH, map).get(0);
+        Notation.TiedValue first = Notation.parts(Ticks.EIGHTH, Ticks.SIXTEENTH, map).get(0);
+        Notation.TiedValue second =
                 Notation.parts(Ticks.EIGHTH + Ticks.SIXTEENTH, Ticks.SIXTEENTH, map).get(0);
         assertThat(Notation.joined(eighth, first, map)).isEqualTo(1);
         assertThat(Notation.joined(first, second, map)).isEqualTo(2);

@@ -19,10 +19,7 @@ import vocalis.core.piece.Part;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Section;
 import vocalis.core.theory.Key;
-import vocalis.desktop.model.ArrangeModel;
-import vocalis.desktop.model.SectionField;
-import vocalis.desktop.model.SongHearing;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
 import vocalis.workbench.words.ArrangeWords;
 
@@ -42,8 +39,8 @@ public final class ArrangePane extends VBox {
     private final VBox clashes = new VBox(3);
     private final Label registers = Choices.caption("");
 
-    public ArrangePane(WriteModel model) {
-        arrange = model.arrange();
+    public ArrangePane(Session session, ArrangeModel model) {
+        arrange = model;
         strip = new SongStrip(model);
         strip.setId("song-strip");
         strip.setMinHeight(260);
@@ -58,7 +55,7 @@ public final class ArrangePane extends VBox {
         arrange.sectionProperty().addListener(o -> refresh());
         arrange.fieldProperty().addListener(o -> refresh());
         visibleProperty().addListener(o -> refresh());
-        model.workspace().onChange(this::refresh);
+        session.workspace().onChange(this::refresh);
     }
 
     /** What has the keys. */

@@ -2,15 +2,14 @@ package vocalis.desktop.arrange;
 
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.PaintedControl;
 
 /** The whole piece in one strip: sections, voices of both guitars, band, clashes, lift. */
 public final class SongStrip extends PaintedControl {
 
-    private final WriteModel model;
+    private final ArrangeModel model;
 
-    public SongStrip(WriteModel model) {
+    public SongStrip(ArrangeModel model) {
         super("song-strip");
         this.model = model;
         setFocusTraversable(true);
@@ -18,7 +17,7 @@ public final class SongStrip extends PaintedControl {
         setAccessibleText("Arrange: the sections of the piece");
     }
 
-    public WriteModel model() {
+    public ArrangeModel model() {
         return model;
     }
 

@@ -2,7 +2,6 @@ package vocalis.desktop.arrange;
 
 import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
@@ -10,15 +9,11 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Paint;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.arrange.Clash;
-import vocalis.core.arrange.Lift;
 import vocalis.core.arrange.Song;
 import vocalis.core.derive.Derived;
 import vocalis.core.piece.Section;
 import vocalis.core.rhythm.MeterMap;
-import vocalis.core.score.ScoreNote;
-import vocalis.core.theory.Key;
 import vocalis.core.voicing.Sounding;
-import vocalis.desktop.model.ArrangeModel;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.TimeAxis;
@@ -39,7 +34,7 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
 
     SongStripSkin(SongStrip strip) {
         super(strip);
-        arrange = strip.model().arrange();
+        arrange = strip.model();
         watch(arrange.changedProperty(), arrange.sectionProperty());
         strip.setOnMousePressed(this::pressed);
     }
@@ -268,44 +263,18 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
         }
     }
 
-    /** Which chords of a riff are struck, and its notes' range; found once for each. */
-    private record Struck(boolean[] chords, int lowest, int highest) {}
-
-    private final Map<Derived, Struck> struck = new IdentityHashMap<>();
+    private final Map<Derived, StruckChords> struck = new IdentityHashMap<>();
     private Song knownFor;
 
-    private Struck struck(Derived d) {
-        return struck.computeIfAbsent(d, SongStripSkin::find);
-    }
-
-    private static Struck find(Derived d) {
-        boolean[] chords = new boolean[d.chords().size()];
-        int low = 127;
-        int high = 0;
-        for (ScoreNote n : d.score().notes()) {
-            int midi = d.score().board().midi(n.string(), n.fret());
-            low = Math.min(low, midi);
-            high = Math.max(high, midi);
-            if (n.rings()) {
-                chords[d.riff().chordAt(n.at())] = true;
-            }
-        }
-        for (int i = 0; i < chords.length; i++) {
-            if (chords[i]) {
-                for (int midi : d.chords().get(i).candidate().voicing().midi()) {
-                    low = Math.min(low, midi);
-                    high = Math.max(high, midi);
-                }
-            }
-        }
-        return new Struck(chords, low, high);
+    private StruckChords struck(Derived d) {
+        return struck.computeIfAbsent(d, StruckChords::of);
     }
 
     private int[] range(Song s, int part) {
         int low = 127;
         int high = 0;
         for (Song.Passage p : s.passages()) {
-            Struck k = struck(part == 0 ? p.first() : p.second().orElseThrow());
+            StruckChords k = struck(part == 0 ? p.first() : p.second().orElseThrow());
             low = Math.min(low, k.lowest());
             high = Math.max(high, k.highest());
         }
@@ -348,31 +317,31 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
     /** Four figures of every section, each as a step between its least and its most. */
     private void lift(GraphicsContext g, Song s, TimeAxis axis, double top, double height) {
         SongStrip c = getSkinnable();
-        double row = height / NAMES_OF_LIFT.length;
-        for (int r = 0; r < NAMES_OF_LIFT.length; r++) {
+        double row = height / LiftFigures.NAMES.length;
+        for (int r = 0; r < LiftFigures.NAMES.length; r++) {
             double base = Math.round(top + (r + 1) * row - 6);
             text(
                     g,
-                    NAMES_OF_LIFT[r],
+                    LiftFigures.NAMES[r],
                     NAMES - 10,
                     base - row / 2 + 3,
                     c.smallFont(),
                     c.dim(),
                     TextAlignment.RIGHT);
             stroke(g, c.faint(), 1, NAMES, base + 0.5, width - RIGHT, base + 0.5);
-            double[] all = figures(r);
+            double[] all = LiftFigures.of(arrange, r);
             double least = Double.MAX_VALUE;
             double most = -Double.MAX_VALUE;
             for (double v : all) {
                 least = Double.isInfinite(v) ? least : Math.min(least, v);
                 most = Double.isInfinite(v) ? most : Math.max(most, v);
             }
-            double range = Math.max(LEAST_RANGE[r], most - least);
+            double range = Math.max(LiftFigures.LEAST_RANGE[r], most - least);
             double before = Double.NaN;
             for (int i = 0; i < arrange.lifts().size(); i++) {
                 double left = axis.x(s.start(i));
                 double right = axis.x(s.end(i));
-                String value = i < all.length ? value(s, i, r, all[i]) : "…";
+                String value = i < all.length ? LiftFigures.value(s, i, r, all[i]) : "…";
                 double part = i < all.length && !Double.isInfinite(all[i]) ? all[i] - least : 0;
                 double y = base - 4 - part / range * (row - 24);
                 if (i < all.length) {
@@ -392,52 +361,8 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
                             c.dim(),
                             TextAlignment.CENTER);
                 }
-                means(left, base - row + 6, right - left, row, meaning(r, value));
+                means(left, base - row + 6, right - left, row, LiftFigures.meaning(r, value));
             }
         }
-    }
-
-    private static final String[] NAMES_OF_LIFT = {"loudness", "thickness", "register", "tension"};
-
-    /** Differences that fill a row at least: LU, notes, semitones, points. */
-    private static final double[] LEAST_RANGE = {4, 2, 6, 20};
-
-    /** A figure of each section; none while they are measured. */
-    private double[] figures(int row) {
-        List<Lift> all = arrange.lifts();
-        return row == 0
-                ? arrange.loudness().stream().mapToDouble(d -> d).toArray()
-                : all.stream()
-                        .mapToDouble(
-                                l ->
-                                        row == 1
-                                                ? l.thickness()
-                                                : row == 2 ? l.register() : l.tension())
-                        .toArray();
-    }
-
-    private static String value(Song s, int section, int row, double v) {
-        if (row == 2) {
-            Key key = s.first(section).turn().riff().ground().key();
-            return key.note((int) Math.round(v)).symbol();
-        }
-        if (row == 0) {
-            return Double.isInfinite(v)
-                    ? "silent"
-                    : String.format(Locale.ROOT, "%.1f", v).replace("-", "−");
-        }
-        return row == 1 ? String.format(Locale.ROOT, "%.1f", v) : String.valueOf(Math.round(v));
-    }
-
-    private static String meaning(int row, String value) {
-        return switch (row) {
-            case 0 ->
-                    value
-                            + ": how loud the section is in LKFS (ITU-R BS.1770), measured in what is"
-                            + " played, all at one setting";
-            case 1 -> value + " notes of the guitars sound together, on average";
-            case 2 -> value + ": the guitars' mean note, each weighted by how long it sounds";
-            default -> value + ": mean tension of guitar one's chords, 0 to 100";
-        };
     }
 }

@@ -4,8 +4,8 @@ import java.util.function.Supplier;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Skin;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.PaintedControl;
+import vocalis.desktop.writing.WriteModel;
 
 /**
  * The riff as stacks of rungs on one semitone scale, with the way of each voice from chord to

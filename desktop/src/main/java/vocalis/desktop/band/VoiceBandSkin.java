@@ -1,31 +1,23 @@
 package vocalis.desktop.band;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.input.MouseButton;
-import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Paint;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.derive.Derived;
-import vocalis.core.edit.Chords;
-import vocalis.core.harmony.VoiceMoves;
 import vocalis.core.names.Readout;
-import vocalis.core.rhythm.MeterMap;
 import vocalis.core.theory.Key;
-import vocalis.desktop.model.GainModel;
-import vocalis.desktop.model.WriteModel;
-import vocalis.desktop.model.Zone;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.TimeAxis;
+import vocalis.desktop.writing.GainModel;
+import vocalis.desktop.writing.WriteModel;
 import vocalis.sound.gain.Ghost;
 import vocalis.workbench.words.GainWords;
 
@@ -33,7 +25,7 @@ import vocalis.workbench.words.GainWords;
 public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
 
     private static final double RUNG = 5;
-    private static final double LABEL = 13;
+    static final double LABEL = 13;
 
     /** Ghosts further under the strongest line are not drawn. */
     private static final double GHOST_DB = -20;
@@ -42,46 +34,43 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
     private final Map<Derived.Chord, Readout> readouts = new HashMap<>();
     private Key readIn;
     private BandGeometry geometry;
-    private int dragEdge = -1;
-    private int dragChord = -1;
-    private double dragFrom;
-    private double dragX;
+    private final BandMoves moves;
+    private final BandMouse mouse;
 
     public VoiceBandSkin(VoiceBand band) {
         super(band);
         model = band.model();
         watch(
                 model.derivedProperty(),
-                model.chordProperty(),
-                model.view().shownProperty(),
+                model.caret().chordProperty(),
+                model.caret().view().shownProperty(),
                 model.chords().markProperty(),
-                model.shownProperty(),
+                model.shown().voicingProperty(),
                 model.gain().chordsProperty(),
                 model.noteNamesProperty());
-        band.setOnMousePressed(this::pressed);
-        band.setOnMouseDragged(this::dragged);
-        band.setOnMouseReleased(this::released);
-        band.setOnMouseMoved(this::moved);
+        moves = new BandMoves(this, band);
+        mouse = new BandMouse(this, band);
     }
 
     @Override
     public void dispose() {
-        VoiceBand band = getSkinnable();
-        if (band != null) {
-            band.setOnMousePressed(null);
-            band.setOnMouseDragged(null);
-            band.setOnMouseReleased(null);
-            band.setOnMouseMoved(null);
+        if (getSkinnable() != null) {
+            mouse.dispose();
         }
         super.dispose();
     }
 
     private TimeAxis axis(double w) {
-        return model.view().axis(w);
+        return model.caret().view().axis(w);
+    }
+
+    /** As last painted, null before. */
+    BandGeometry geometry() {
+        return geometry;
     }
 
     /** What a chord is, read once for as long as the riff has it. */
-    private Readout readout(Derived.Chord chord) {
+    Readout readout(Derived.Chord chord) {
         if (!model.key().equals(readIn)) {
             readouts.clear();
             readIn = model.key();
@@ -119,7 +108,7 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         }
         for (int i = 0; i < score.chords().size(); i++) {
             if (geometry.shows(score.chords().get(i))) {
-                paintMoves(g, i);
+                moves.paint(g, geometry, i);
             }
         }
         for (int i = 0; i < score.chords().size(); i++) {
@@ -129,20 +118,20 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
             }
         }
         paintLookedAt(g);
-        paintDrag(g, h);
+        mouse.paint(g, h);
     }
 
     /** The voicing that cards or neck show, thin beside what the riff has, before it is put in. */
     private void paintLookedAt(GraphicsContext g) {
         Derived.Chord chord = model.currentChord();
-        if (model.shownIsInRiff() || !geometry.shows(chord)) {
+        if (model.shown().isInRiff() || !geometry.shows(chord)) {
             return;
         }
         VoiceBand c = getSkinnable();
         double left = geometry.rungLeft(chord);
         double right = geometry.rungRight(chord);
         g.setLineDashes(3, 3);
-        for (Readout.Voice v : model.readoutProperty().get().voices()) {
+        for (Readout.Voice v : model.shown().readoutProperty().get().voices()) {
             double y = geometry.y(v.source().midi());
             if (y > BandGeometry.HEAD) {
                 stroke(g, paintOf(v), 1.6, left, y - 5, right, y - 5);
@@ -161,7 +150,7 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         VoiceBand c = getSkinnable();
         double right = geometry.rungRight(chord);
         double left = geometry.rungLeft(chord) + 0.55 * (right - geometry.rungLeft(chord));
-        boolean chosen = i == model.chordProperty().get();
+        boolean chosen = i == model.caret().chord();
         boolean named = false;
         GainWords words = new GainWords(reads.get(i).voicing(), Optional.of(model.key()));
         for (Ghost ghost : reads.get(i).against().reading().ghosts()) {
@@ -369,197 +358,5 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
             return c.rootPaint();
         }
         return voice.source().open() ? c.openPaint() : c.ink();
-    }
-
-    /**
-     * The way of each voice into the next chord; from the last one round the seam into the first.
-     */
-    private void paintMoves(GraphicsContext g, int i) {
-        VoiceBand c = getSkinnable();
-        List<Derived.Chord> chords = model.derived().chords();
-        if (chords.size() < 2) {
-            return;
-        }
-        Derived.Chord from = chords.get(i);
-        boolean seam = i + 1 == chords.size();
-        Derived.Chord to = chords.get(seam ? 0 : i + 1);
-        double x1 = geometry.rungRight(from) + 2;
-        double x2 =
-                seam || from.end() >= geometry.axis().to()
-                        ? geometry.axis().right() + 30
-                        : geometry.rungLeft(to) - 26 - 14 * staggered(to);
-        List<VoiceMoves.VoiceMove> moves =
-                VoiceMoves.between(
-                        from.candidate().voicing().midi(), to.candidate().voicing().midi());
-        List<VoiceMoves.VoiceMove> sorted = new ArrayList<>(moves);
-        sorted.sort(Comparator.comparingInt(m -> -m.from()));
-        List<double[]> placed = new ArrayList<>();
-        for (VoiceMoves.VoiceMove m : sorted) {
-            double y1 = geometry.y(m.from());
-            double y2 = geometry.y(m.to());
-            stroke(g, m.by() == 0 ? c.dim() : c.line(), 1, x1, y1, x2, y2);
-            if (m.by() != 0) {
-                paintMoveLabel(g, i, m, new double[] {x1, y1, x2, y2}, placed);
-            }
-        }
-        if (seam && geometry.axis().to() == model.riff().length()) {
-            paintSeam(g, to, x2);
-        }
-    }
-
-    /** How many columns the degrees of a chord stand in, beyond the first. */
-    private int staggered(Derived.Chord chord) {
-        List<Double> heights = new ArrayList<>();
-        readout(chord).voices().forEach(v -> heights.add(geometry.y(v.source().midi())));
-        return BandGeometry.stagger(heights, LABEL).stream().max(Integer::compare).orElse(0);
-    }
-
-    private void paintMoveLabel(
-            GraphicsContext g,
-            int chord,
-            VoiceMoves.VoiceMove m,
-            double[] line,
-            List<double[]> placed) {
-        VoiceBand c = getSkinnable();
-        String label = m.by() > 0 ? "+" + m.by() : "−" + -m.by();
-        double w = width(label, c.smallFont()) + 4;
-        double room = line[2] - line[0] - w;
-        if (room < 2) {
-            return;
-        }
-        for (double part : new double[] {0.5, 0.25, 0.75, 0, 1}) {
-            double t = (part * room + w / 2) / (line[2] - line[0]);
-            double x = line[0] + (line[2] - line[0]) * t;
-            double y = line[1] + (line[3] - line[1]) * t;
-            boolean free =
-                    placed.stream()
-                            .noneMatch(p -> Math.abs(p[0] - x) < w && Math.abs(p[1] - y) < LABEL);
-            if (free) {
-                boolean raised =
-                        chord == model.chordProperty().get()
-                                && x < geometry.columnRight(model.derived().chords().get(chord));
-                g.setFill(raised ? c.raised() : c.back());
-                g.fillRect(x - w / 2, y - 6, w, 12);
-                text(g, label, x, y, c.smallFont(), c.dim(), TextAlignment.CENTER);
-                means(
-                        x - w / 2,
-                        y - 7,
-                        w,
-                        14,
-                        "this voice goes "
-                                + (m.by() > 0 ? "up " : "down ")
-                                + Math.abs(m.by())
-                                + (Math.abs(m.by()) == 1 ? " semitone" : " semitones")
-                                + " into the next chord");
-                placed.add(new double[] {x, y});
-                return;
-            }
-        }
-    }
-
-    private void paintSeam(GraphicsContext g, Derived.Chord first, double x) {
-        VoiceBand c = getSkinnable();
-        for (int midi : first.candidate().voicing().midi()) {
-            double y = geometry.y(midi);
-            stroke(g, c.line(), 3, x, y, x + 12, y);
-        }
-        Readout r = readout(first);
-        text(g, "back to", x + 12, 18, c.smallFont(), c.dim(), TextAlignment.RIGHT);
-        text(g, r.name().symbol(), x + 12, 35, c.smallFont(), c.dim(), TextAlignment.RIGHT);
-    }
-
-    private void paintDrag(GraphicsContext g, double h) {
-        VoiceBand c = getSkinnable();
-        if (dragEdge >= 0) {
-            g.setLineDashes(4, 3);
-            double x = geometry.axis().x(snapped(dragX));
-            stroke(g, c.ink(), 1.5, x, 4, x, h - 4);
-            g.setLineDashes();
-            MeterMap.Place p = model.riff().meters().place(snapped(dragX));
-            String ends =
-                    "ends at bar " + p.bar() + ", beat " + p.beat() + (p.ticks() > 0 ? " and" : "");
-            text(g, ends, x - 8, h - 14, c.smallFont(), c.ink(), TextAlignment.RIGHT);
-        } else if (dragChord >= 0 && Math.abs(dragX - dragFrom) > 12) {
-            int to = geometry.chordAt(model.derived(), dragX);
-            if (to >= 0 && to != dragChord) {
-                Derived.Chord target = model.derived().chords().get(to);
-                double x =
-                        to > dragChord ? geometry.columnRight(target) : geometry.columnLeft(target);
-                stroke(g, c.ink(), 3, x, 6, x, h - 6);
-                String lands = "lands as chord " + (to + 1);
-                boolean room = x + 8 + width(lands, c.smallFont()) < getSkinnable().getWidth();
-                text(
-                        g,
-                        lands,
-                        room ? x + 8 : x - 8,
-                        h - 14,
-                        c.smallFont(),
-                        c.ink(),
-                        room ? TextAlignment.LEFT : TextAlignment.RIGHT);
-            }
-        }
-    }
-
-    private long snapped(double x) {
-        return Math.round(geometry.axis().tick(x) / Chords.GRAIN) * Chords.GRAIN;
-    }
-
-    // Mouse: click chooses, double click goes in, a drag moves, an edge lengthens.
-
-    private void moved(MouseEvent e) {
-        boolean edge = geometry != null && geometry.edgeAt(model.derived(), e.getX()) >= 0;
-        getSkinnable().setCursor(edge ? Cursor.H_RESIZE : Cursor.DEFAULT);
-    }
-
-    private void pressed(MouseEvent e) {
-        getSkinnable().requestFocus();
-        if (e.getButton() != MouseButton.PRIMARY) {
-            int chord = geometry.chordAt(model.derived(), e.getX());
-            if (chord >= 0) {
-                model.chordProperty().set(chord);
-            }
-            getSkinnable().showMenu(e.getScreenX(), e.getScreenY());
-            return;
-        }
-        dragX = e.getX();
-        dragFrom = e.getX();
-        dragEdge = geometry.edgeAt(model.derived(), e.getX());
-        if (dragEdge >= 0) {
-            return;
-        }
-        int chord = geometry.chordAt(model.derived(), e.getX());
-        if (chord >= 0) {
-            model.chordProperty().set(chord);
-            dragChord = chord;
-            if (e.getClickCount() >= 2) {
-                dragChord = -1;
-                model.zoneProperty().set(Zone.CARDS);
-            }
-        }
-    }
-
-    private void dragged(MouseEvent e) {
-        dragX = e.getX();
-        getSkinnable().requestLayout();
-    }
-
-    private void released(MouseEvent e) {
-        int edge = dragEdge;
-        int chord = dragChord;
-        dragEdge = -1;
-        dragChord = -1;
-        if (edge >= 0) {
-            long end = snapped(e.getX());
-            long by = end - model.derived().chords().get(edge).end();
-            if (by != 0) {
-                model.chords().lengthenChord(edge, by);
-            }
-        } else if (chord >= 0 && Math.abs(e.getX() - dragFrom) > 12) {
-            int to = geometry.chordAt(model.derived(), e.getX());
-            if (to >= 0 && to != chord) {
-                model.chords().moveChordTo(to);
-            }
-        }
-        getSkinnable().requestLayout();
     }
 }

@@ -2,8 +2,8 @@ package vocalis.desktop.cards;
 
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.PaintedControl;
+import vocalis.desktop.writing.WriteModel;
 
 /** The cards of the chosen family, each a shape class with its places on the neck. */
 public final class CardRow extends PaintedControl {

@@ -15,8 +15,9 @@ import vocalis.core.names.ChordNamer;
 import vocalis.core.names.Readout;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.writing.ShownChord;
+import vocalis.desktop.writing.WriteModel;
 
 /** Paints the cards and takes their mouse. */
 public final class CardRowSkin extends CanvasSkin<CardRow> {
@@ -25,22 +26,22 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
     private static final double GAP = 8;
 
     private final WriteModel model;
-    private int firstShown = WriteModel.BY_HAND;
+    private int firstShown = ShownChord.BY_HAND;
     private double cardWidth = LEAST_WIDTH;
 
     public CardRowSkin(CardRow row) {
         super(row);
         model = row.model();
         watch(
-                model.cardsProperty(),
-                model.cardProperty(),
-                model.placeProperty(),
-                model.draftProperty(),
-                model.shownProperty(),
+                model.shown().cardsProperty(),
+                model.shown().cardProperty(),
+                model.shown().placeProperty(),
+                model.shown().draftProperty(),
+                model.shown().voicingProperty(),
                 model.offer().lookingProperty());
         row.setOnMousePressed(this::pressed);
         row.setOnMouseReleased(e -> model.hearing().endHearing());
-        row.setOnScroll(e -> model.moveCard(e.getDeltaY() < 0 ? 1 : -1));
+        row.setOnScroll(e -> model.shown().moveCard(e.getDeltaY() < 0 ? 1 : -1));
     }
 
     @Override
@@ -55,7 +56,7 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
     }
 
     private int first() {
-        return model.handShape().isPresent() ? WriteModel.BY_HAND : 0;
+        return model.shown().handShape().isPresent() ? ShownChord.BY_HAND : 0;
     }
 
     @Override
@@ -63,8 +64,8 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
         CardRow c = getSkinnable();
         int fits = Math.max(1, (int) ((w + GAP) / (LEAST_WIDTH + GAP)));
         cardWidth = (w + GAP) / fits - GAP;
-        int last = model.cardsProperty().get().size() - 1;
-        int selected = model.cardProperty().get();
+        int last = model.shown().cardsProperty().get().size() - 1;
+        int selected = model.shown().cardProperty().get();
         firstShown = Math.max(first(), Math.min(firstShown, last - fits + 1));
         if (selected < firstShown) {
             firstShown = selected;
@@ -86,8 +87,9 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
     }
 
     private Optional<Voicing> voicing(int card) {
-        if (card == WriteModel.BY_HAND) {
-            return model.handShape()
+        if (card == ShownChord.BY_HAND) {
+            return model.shown()
+                    .handShape()
                     .filter(s -> !s.sounded().isEmpty())
                     .map(
                             s ->
@@ -96,11 +98,14 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
                                             model.riff().ground().board(),
                                             model.currentChord().root()));
         }
-        List<Card> cards = model.cardsProperty().get();
+        List<Card> cards = model.shown().cardsProperty().get();
         if (card >= cards.size()) {
             return Optional.empty();
         }
-        int place = card == model.cardProperty().get() ? model.placeProperty().get() : 0;
+        int place =
+                card == model.shown().cardProperty().get()
+                        ? model.shown().placeProperty().get()
+                        : 0;
         List<vocalis.core.choice.Candidate> places = cards.get(card).places();
         return Optional.of(places.get(Math.min(place, places.size() - 1)).voicing());
     }
@@ -111,7 +116,7 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
         if (v == null) {
             return;
         }
-        boolean selected = card == model.cardProperty().get();
+        boolean selected = card == model.shown().cardProperty().get();
         g.setFill(c.raised());
         g.fillRoundRect(x + 1, 1, cardWidth - 2, h - 2, 8, 8);
         if (selected) {
@@ -153,7 +158,7 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
         CardRow c = getSkinnable();
         boolean inRiff = v.shape().equals(model.currentChord().candidate().voicing().shape());
         String left = inRiff ? "in the riff" : "";
-        if (card == WriteModel.BY_HAND) {
+        if (card == ShownChord.BY_HAND) {
             left = inRiff ? "by hand, in the riff" : "by hand";
         }
         String places = card >= 0 ? places(card, !shape.isEmpty()) : "";
@@ -179,12 +184,12 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
     }
 
     private String places(int card, boolean brief) {
-        int n = model.cardsProperty().get().get(card).places().size();
-        boolean selected = card == model.cardProperty().get();
+        int n = model.shown().cardsProperty().get().get(card).places().size();
+        boolean selected = card == model.shown().cardProperty().get();
         if (n == 1) {
             return "1 place";
         }
-        String which = model.placeProperty().get() + 1 + " of " + n;
+        String which = model.shown().placeProperty().get() + 1 + " of " + n;
         return selected ? (brief ? "↕ " : "↕ place ") + which : n + " places";
     }
 
@@ -214,17 +219,17 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
         getSkinnable().requestFocus();
         int card = firstShown + (int) (e.getX() / (cardWidth + GAP));
         if (e.getButton() != MouseButton.PRIMARY
-                || card >= model.cardsProperty().get().size()
+                || card >= model.shown().cardsProperty().get().size()
                 || voicing(card).isEmpty()) {
             return;
         }
-        if (card != model.cardProperty().get()) {
-            model.placeProperty().set(0);
-            model.cardProperty().set(card);
+        if (card != model.shown().cardProperty().get()) {
+            model.shown().placeProperty().set(0);
+            model.shown().cardProperty().set(card);
         }
         if (e.getClickCount() == 2) {
             model.useShown();
         }
-        model.hearing().beginHearingShown();
+        model.beginHearingShown();
     }
 }

@@ -26,8 +26,8 @@ import vocalis.core.choice.Filter;
 import vocalis.core.derive.Derived;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Explain;
+import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.library.PieceFiles;
 
 /**
@@ -77,7 +77,7 @@ public final class FamilyBar extends VBox {
         Explain.means(
                 whole,
                 "Voice every chord of the riff in this family (Ctrl and the digit; V for the next)");
-        whole.setOnAction(e -> model.chords().voiceAll(model.familyProperty().get()));
+        whole.setOnAction(e -> model.chords().voiceAll(model.shown().familyProperty().get()));
         use.getStyleClass().add("use-button");
         use.setId("use-voicing");
         use.setFocusTraversable(false);
@@ -110,12 +110,12 @@ public final class FamilyBar extends VBox {
         row.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(top, row);
         setSpacing(3);
-        model.familyProperty().addListener(o -> refresh());
-        model.cardsProperty().addListener(o -> refresh());
+        model.shown().familyProperty().addListener(o -> refresh());
+        model.shown().cardsProperty().addListener(o -> refresh());
         model.derivedProperty().addListener(o -> refresh());
-        model.shownProperty().addListener(o -> refresh());
+        model.shown().voicingProperty().addListener(o -> refresh());
         model.offer().lookingProperty().addListener(o -> refresh());
-        model.chordProperty().addListener(o -> refresh());
+        model.caret().chordProperty().addListener(o -> refresh());
         refresh();
     }
 
@@ -126,7 +126,7 @@ public final class FamilyBar extends VBox {
 
     public void browseOwn() {
         try {
-            model.offer().browseOwn();
+            model.browseOwn();
             toCards.run();
         } catch (PieceFiles.PieceFileException e) {
             count.setText(e.getMessage());
@@ -135,9 +135,9 @@ public final class FamilyBar extends VBox {
 
     public void keepShown() {
         try {
-            model.offer().keepShown();
+            model.keepShown();
             count.setText(
-                    "kept as your own: " + model.shownProperty().get().shape() + " (0 shows them)");
+                    "kept as your own: " + model.shown().voicing().shape() + " (0 shows them)");
         } catch (PieceFiles.PieceFileException e) {
             count.setText(e.getMessage());
         }
@@ -220,9 +220,9 @@ public final class FamilyBar extends VBox {
         String text = find.getText().strip();
         try {
             if (text.isEmpty()) {
-                model.browse(model.familyProperty().get());
+                model.browse(model.shown().familyProperty().get());
             } else {
-                model.offer().find(text);
+                model.find(text);
             }
         } catch (IllegalArgumentException e) {
             count.setText(e.getMessage());
@@ -230,13 +230,14 @@ public final class FamilyBar extends VBox {
     }
 
     private void refresh() {
-        Family chosen = model.familyProperty().get();
+        Family chosen = model.shown().familyProperty().get();
         boolean searched = model.offer().found().isPresent();
         keys.forEach((f, b) -> b.pseudoClassStateChanged(CHOSEN, f == chosen && !searched));
         Derived.Chord chord = model.currentChord();
         Key key = model.key();
-        int voicings = model.cardsProperty().get().stream().mapToInt(c -> c.places().size()).sum();
-        int cards = model.cardsProperty().get().size();
+        int voicings =
+                model.shown().cardsProperty().get().stream().mapToInt(c -> c.places().size()).sum();
+        int cards = model.shown().cardsProperty().get().size();
         String what =
                 model.offer()
                         .found()
@@ -250,6 +251,6 @@ public final class FamilyBar extends VBox {
                 looking
                         ? what + "looking …"
                         : what + (some ? "best " + voicings + " of " + all : voicings + shapes));
-        use.setDisable(model.shownIsInRiff());
+        use.setDisable(model.shown().isInRiff());
     }
 }

@@ -3,14 +3,14 @@ package vocalis.desktop.keys;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.session.Place;
 
 /**
  * One thing that the program does, wherever it is asked for: by key, menu, or button.
  *
  * @param id names it
  * @param words what it does, as menu and help say it
- * @param zones where its keys hold; empty for every place of the Write screen
+ * @param places where its keys hold; empty for every place of the Write screen
  * @param keys that ask for it, the first one shown
  * @param brief how the status line says it, keys included; empty where it does not
  * @param repeats whether a held key does it again and again
@@ -20,7 +20,7 @@ import vocalis.desktop.model.Zone;
 public record Command(
         String id,
         String words,
-        Set<Zone> zones,
+        Set<Place> places,
         List<Combo> keys,
         Optional<String> brief,
         boolean repeats,

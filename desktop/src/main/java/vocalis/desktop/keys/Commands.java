@@ -2,7 +2,7 @@ package vocalis.desktop.keys;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -13,7 +13,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.session.Place;
 
 /**
  * The one registry of commands: keys obey it, menus and help and the status line are made from it.
@@ -26,7 +26,7 @@ public final class Commands {
     public final class Builder {
         private final String id;
         private final String words;
-        private Set<Zone> zones = EnumSet.noneOf(Zone.class);
+        private Set<Place> places = Set.of();
         private List<Combo> keys = List.of();
         private String brief;
         private boolean repeats;
@@ -38,8 +38,8 @@ public final class Commands {
         }
 
         /** Its keys hold in these places alone. */
-        public Builder in(Zone... places) {
-            zones = EnumSet.copyOf(List.of(places));
+        public Builder in(Place... where) {
+            places = new LinkedHashSet<>(List.of(where));
             return this;
         }
 
@@ -76,8 +76,8 @@ public final class Commands {
             for (Combo key : keys) {
                 for (Command c : all) {
                     boolean same =
-                            zones.isEmpty() && c.zones().isEmpty()
-                                    || c.zones().stream().anyMatch(zones::contains);
+                            places.isEmpty() && c.places().isEmpty()
+                                    || c.places().stream().anyMatch(places::contains);
                     if (same && c.has(key)) {
                         throw new IllegalArgumentException(
                                 key.printed() + " is asked for by " + c.id() + " and by " + id);
@@ -88,7 +88,7 @@ public final class Commands {
                     new Command(
                             id,
                             words,
-                            Set.copyOf(zones),
+                            Set.copyOf(places),
                             keys,
                             Optional.ofNullable(brief),
                             repeats,
@@ -110,13 +110,13 @@ public final class Commands {
     }
 
     /** Adds a command of one place with one key. */
-    void once(Zone zone, String id, String words, String key, Runnable action) {
-        add(id, words).in(zone).keys(key).does(action);
+    public void once(Place place, String id, String words, String key, Runnable action) {
+        add(id, words).in(place).keys(key).does(action);
     }
 
     /** The same of which a held key does it again and again. */
-    void walk(Zone zone, String id, String words, String key, Runnable action) {
-        add(id, words).in(zone).keys(key).repeats().does(action);
+    public void walk(Place place, String id, String words, String key, Runnable action) {
+        add(id, words).in(place).keys(key).repeats().does(action);
     }
 
     public List<Command> all() {
@@ -132,16 +132,21 @@ public final class Commands {
     }
 
     /** The command that a key asks for in a place: the place's own first. */
-    Optional<Command> find(Combo combo, Zone zone) {
+    Optional<Command> find(Combo combo, Place place) {
         return all.stream()
-                .filter(c -> c.has(combo) && c.zones().contains(zone))
+                .filter(c -> c.has(combo) && c.places().contains(place))
                 .findFirst()
                 .or(() -> everywhere(combo));
     }
 
     /** The command that a key asks for in every place. */
     Optional<Command> everywhere(Combo combo) {
-        return all.stream().filter(c -> c.has(combo) && c.zones().isEmpty()).findFirst();
+        return all.stream().filter(c -> c.has(combo) && c.places().isEmpty()).findFirst();
+    }
+
+    /** The places that have commands of their own, in the order of the work. */
+    public List<Place> places() {
+        return all.stream().flatMap(c -> c.places().stream()).distinct().toList();
     }
 
     /** A menu entry that does a command, with its key beside it. */
@@ -161,9 +166,9 @@ public final class Commands {
     }
 
     /** The line that says what keys mean in a place. */
-    public String status(Zone zone) {
+    public String status(Place place) {
         return all.stream()
-                .filter(c -> c.zones().contains(zone))
+                .filter(c -> c.places().contains(place))
                 .flatMap(c -> c.brief().stream())
                 .collect(Collectors.joining(" · "));
     }

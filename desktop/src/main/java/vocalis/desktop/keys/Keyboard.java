@@ -18,7 +18,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.stage.Window;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.session.Place;
 
 /**
  * Obeys the keys of a window. Keys belong to what has the focus: in the drawn places (chords, lane,
@@ -30,14 +30,14 @@ import vocalis.desktop.model.Zone;
 public final class Keyboard {
 
     /** Something that lasts while its key is held. */
-    private record Hold(Zone only, BooleanSupplier begin) {}
+    private record Hold(Place only, BooleanSupplier begin) {}
 
     private final Commands commands;
-    private final Supplier<Zone> zone;
+    private final Supplier<Place> place;
     private final BooleanSupplier sheetOpen;
     private final Map<KeyCode, Hold[]> holds = new EnumMap<>(KeyCode.class);
     private final Set<KeyCode> down = new HashSet<>();
-    private final Map<Node, Zone> places = new java.util.HashMap<>();
+    private final Map<Node, Place> nodes = new java.util.HashMap<>();
     private Runnable endHold = () -> {};
     private KeyCode held;
     private boolean obeyed;
@@ -46,15 +46,15 @@ public final class Keyboard {
     /**
      * @param sheetOpen whether a sheet lies over the screen
      */
-    public Keyboard(Commands commands, Supplier<Zone> zone, BooleanSupplier sheetOpen) {
+    public Keyboard(Commands commands, Supplier<Place> place, BooleanSupplier sheetOpen) {
         this.commands = commands;
-        this.zone = zone;
+        this.place = place;
         this.sheetOpen = sheetOpen;
     }
 
     /** A drawn control whose keys are commands. */
-    public void place(Node node, Zone of) {
-        places.put(node, of);
+    public void place(Node node, Place of) {
+        nodes.put(node, of);
     }
 
     /**
@@ -63,7 +63,7 @@ public final class Keyboard {
      * @param only the place where it does; null for every drawn place
      * @param begin begins it, again and again while the key repeats; says whether it did
      */
-    public void hold(KeyCode code, Zone only, BooleanSupplier begin) {
+    public void hold(KeyCode code, Place only, BooleanSupplier begin) {
         Hold[] before = holds.getOrDefault(code, new Hold[0]);
         Hold[] more = java.util.Arrays.copyOf(before, before.length + 1);
         more[before.length] = new Hold(only, begin);
@@ -134,7 +134,7 @@ public final class Keyboard {
 
     private Holder holder(Scene scene) {
         Node n = scene.getFocusOwner();
-        if (n == null || places.containsKey(n)) {
+        if (n == null || nodes.containsKey(n)) {
             return Holder.PLACE;
         }
         if (n instanceof TextInputControl || n instanceof Spinner) {
@@ -192,7 +192,7 @@ public final class Keyboard {
             return false;
         }
         for (Hold h : holds.getOrDefault(combo.code(), new Hold[0])) {
-            if (h.only() == null || h.only() == zone.get()) {
+            if (h.only() == null || h.only() == place.get()) {
                 if (!repeated && h.begin().getAsBoolean()) {
                     held = combo.code();
                 }
@@ -204,7 +204,7 @@ public final class Keyboard {
 
     private Optional<Command> asked(Combo combo, Holder holder, boolean sheet) {
         if (!sheet && holder == Holder.PLACE) {
-            return commands.find(combo, zone.get());
+            return commands.find(combo, place.get());
         }
         Optional<Command> command = commands.everywhere(combo);
         boolean plainSpace =

@@ -7,7 +7,7 @@ import vocalis.core.pattern.Stroke;
 import vocalis.core.pattern.Touch;
 import vocalis.core.score.Manner;
 import vocalis.core.score.ScoreNote;
-import vocalis.desktop.model.LaneModel;
+import vocalis.desktop.writing.LaneModel;
 
 /** The menu of what fingers and palm can do to the stroke under the caret. */
 final class Embellish {
@@ -73,7 +73,7 @@ final class Embellish {
         for (Manner m : Manner.values()) {
             if (m != Manner.PLAIN) {
                 String words = Character.toUpperCase(m.words().charAt(0)) + m.words().substring(1);
-                add(menu, words + (now == m ? "  ✓" : ""), () -> lane.play(m));
+                add(menu, words + (now == m ? "  ✓" : ""), () -> lane.strokes().play(m));
             }
         }
         return menu;

@@ -2,8 +2,8 @@ package vocalis.desktop.lane;
 
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.PaintedControl;
+import vocalis.desktop.writing.WriteModel;
 
 /** Tab with its rhythm and the stroke pattern; the caret is a step in time. */
 public final class Lane extends PaintedControl {

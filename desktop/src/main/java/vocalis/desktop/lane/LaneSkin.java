@@ -2,69 +2,66 @@ package vocalis.desktop.lane;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalLong;
-import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.control.ContextMenu;
-import javafx.scene.control.MenuItem;
-import javafx.scene.control.SeparatorMenuItem;
-import javafx.scene.input.ContextMenuEvent;
-import javafx.scene.input.MouseButton;
-import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Paint;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
-import vocalis.core.pattern.Event;
 import vocalis.core.pattern.Pass;
-import vocalis.core.pattern.Stroke;
-import vocalis.core.pattern.Struck;
 import vocalis.core.rhythm.MeterMap;
-import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.theory.Spelling;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.PaintedControl;
 import vocalis.desktop.view.RhythmPainter;
 import vocalis.desktop.view.TabHead;
 import vocalis.desktop.view.TimeAxis;
+import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.WritePlace;
 
 /** Paints the lane's tab and takes its mouse; {@link RhythmPainter} draws the rhythm under it. */
 final class LaneSkin extends CanvasSkin<Lane> {
 
     private final WriteModel model;
-    private final ContextMenu menu = new ContextMenu();
+    private final LaneMouse mouse;
+    private final LaneWords words;
     private final RhythmPainter rhythm = new RhythmPainter();
     private LaneGeometry geometry;
 
     LaneSkin(Lane lane) {
         super(lane);
         model = lane.model();
+        words = new LaneWords(model);
         watch(
                 model.derivedProperty(),
-                model.view().shownProperty(),
+                model.caret().view().shownProperty(),
                 model.lane().caretProperty(),
                 model.lane().markProperty(),
                 model.lane().scopeProperty(),
                 model.lane().grainProperty(),
                 model.typing().changedProperty(),
-                model.zoneProperty());
-        lane.setOnMousePressed(this::pressed);
-        lane.setOnContextMenuRequested(this::menu);
-        fillMenu();
+                model.whereabouts().placeProperty());
+        mouse = new LaneMouse(this, lane);
     }
 
     @Override
     public void dispose() {
-        Lane lane = getSkinnable();
-        if (lane != null) {
-            lane.setOnMousePressed(null);
-            lane.setOnContextMenuRequested(null);
+        if (getSkinnable() != null) {
+            mouse.dispose();
         }
         super.dispose();
+    }
+
+    /** As last painted, null before. */
+    LaneGeometry geometry() {
+        return geometry;
+    }
+
+    /** Shows what fingers and palm can do to the stroke under the caret. */
+    void embellish() {
+        mouse.embellish();
     }
 
     private long grain() {
@@ -100,7 +97,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
 
     @Override
     protected void paint(GraphicsContext g, double w, double h) {
-        TimeAxis axis = model.view().axis(w);
+        TimeAxis axis = model.caret().view().axis(w);
         geometry = new LaneGeometry(axis, strings(), LaneGeometry.TOP);
         paintStrings(g);
         paintMark(g);
@@ -116,7 +113,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
                 i++) {
             Onset o = onsets.get(i);
             paintOnset(g, o);
-            String word = word(o);
+            String word = words.word(o);
             double x = axis.x(o.at());
             boolean again = word.equals(wordBefore) && x - wordFrom < 34;
             double room = x - width(word, getSkinnable().smallFont()) / 2;
@@ -183,7 +180,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
         Lane c = getSkinnable();
         TimeAxis a = geometry.axis();
         MeterMap meters = model.riff().meters();
-        List<Pass> all = passes();
+        List<Pass> all = words.passes();
         boolean drifts = all.stream().anyMatch(p -> p.start() >= 0 && !meters.barLine(p.start()));
         if (!drifts || all.size() < 2) {
             return;
@@ -288,7 +285,12 @@ final class LaneSkin extends CanvasSkin<Lane> {
             double end = geometry.axis().x(o.at() + o.length()) - 9;
             stroke(g, c.ink(), 2, x - 6, y, Math.max(x + 6, end), y);
         }
-        means(x - 8, geometry.y(geometry.strings() - 1) - 8, 16, geometry.words(), meaning(o));
+        means(
+                x - 8,
+                geometry.y(geometry.strings() - 1) - 8,
+                16,
+                geometry.words(),
+                words.meaning(o));
     }
 
     /** Smaller digits where a sixteenth has little room. */
@@ -304,24 +306,6 @@ final class LaneSkin extends CanvasSkin<Lane> {
         return next < score.onsets().size() && geometry.axis().shows(score.onsets().get(next).at())
                 ? geometry.axis().x(score.onsets().get(next).at())
                 : geometry.axis().right() + 12;
-    }
-
-    private String meaning(Onset o) {
-        StringBuilder said = new StringBuilder();
-        said.append(o.manner() == Manner.PLAIN ? "struck" : o.manner().words());
-        boolean plucked = o.notes().get(0).plucked();
-        said.append(plucked ? ", plucked" : o.down() ? ", downward" : ", upward");
-        said.append(
-                switch (o.dynamics()) {
-                    case ACCENT -> ", accented";
-                    case SOFT -> ", softly";
-                    case GHOST -> ", ghosted";
-                    case PLAIN -> "";
-                });
-        event(o).filter(Stroke.class::isInstance)
-                .map(e -> ((Stroke) e).struck().label())
-                .ifPresent(l -> said.append(": ").append(l).append(" of the chord's voices"));
-        return said.toString();
     }
 
     /** A fret at its time, the sign that leads to it before it, what is done there behind it. */
@@ -352,45 +336,6 @@ final class LaneSkin extends CanvasSkin<Lane> {
         }
     }
 
-    private Optional<Event> event(Onset o) {
-        return o.origin()
-                .flatMap(
-                        k ->
-                                model.riff()
-                                        .pattern()
-                                        .find(k.figure())
-                                        .flatMap(f -> f.event(k.event())));
-    }
-
-    /** The word under an onset: its manner, or which voices it strikes. */
-    private String word(Onset o) {
-        String mark = o.manner() == Manner.PALM ? "" : o.manner().mark();
-        if (!mark.isEmpty()) {
-            return mark;
-        }
-        Event e =
-                o.origin()
-                        .flatMap(k -> played(k.pass()).flatMap(p -> p.figure().event(k.event())))
-                        .orElse(null);
-        return e instanceof Stroke s ? s.struck().label() : "";
-    }
-
-    private Optional<Pass> played(int pass) {
-        List<Pass> all = passes();
-        return pass < all.size() ? Optional.of(all.get(pass)) : Optional.empty();
-    }
-
-    private List<Pass> passes() {
-        if (passesOf != model.riff()) {
-            passesOf = model.riff();
-            passes = passesOf.passes();
-        }
-        return passes;
-    }
-
-    private vocalis.core.riff.Riff passesOf;
-    private List<Pass> passes = List.of();
-
     private void paintWord(GraphicsContext g, Onset o, String word, double x) {
         Lane c = getSkinnable();
         Paint paint = o.muted() ? c.dim() : c.ink();
@@ -399,7 +344,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
 
     private void paintScope(GraphicsContext g, double w) {
         Lane c = getSkinnable();
-        boolean typing = model.zoneProperty().get() == vocalis.desktop.model.Zone.TYPING;
+        boolean typing = model.whereabouts().place() == WritePlace.TYPING;
         String words =
                 (typing ? model.typing().inWords() + " · " : "") + model.lane().scopeInWords();
         if (c.isFocused()) {
@@ -415,85 +360,6 @@ final class LaneSkin extends CanvasSkin<Lane> {
                     Math.min(y, 14),
                     "The pattern lays figures again and again. An edit holds wherever the figure is"
                             + " played, or at this one pass alone; O changes it.");
-        }
-    }
-
-    // Mouse.
-
-    private void pressed(MouseEvent e) {
-        menu.hide();
-        getSkinnable().requestFocus();
-        if (geometry == null) {
-            return;
-        }
-        long tick = caretFor(e.getX());
-        boolean wasThere = model.lane().caretProperty().get() == tick;
-        model.lane().markProperty().set(OptionalLong.empty());
-        model.lane().setCaret(tick);
-        if (e.getButton() != MouseButton.PRIMARY) {
-            menu.show(getSkinnable(), e.getScreenX(), e.getScreenY());
-            return;
-        }
-        int string = geometry.stringAt(e.getY());
-        boolean begins = model.lane().beginsAtCaret();
-        if (e.getClickCount() == 2 && !begins) {
-            model.lane().toggleStroke();
-        } else if (wasThere && begins && string >= 0 && e.getClickCount() == 1) {
-            model.lane().toggleStruckString(string);
-        }
-    }
-
-    /** The step under an x; a stroke close by is taken before the bare step. */
-    private long caretFor(double x) {
-        TimeAxis a = geometry.axis();
-        for (Onset o : model.derived().score().onsets()) {
-            if (a.shows(o.at()) && Math.abs(a.x(o.at()) - x) < 7) {
-                return o.at();
-            }
-        }
-        long tick = Math.max(a.from(), Math.min(a.to() - 1, (long) Math.floor(a.tick(x + 4))));
-        MeterMap meters = model.riff().meters();
-        long start = meters.start(meters.bar(tick));
-        return start + (tick - start) / grain() * grain();
-    }
-
-    private void fillMenu() {
-        add("Add or remove stroke", model.lane()::toggleStroke);
-        add("Palm mute", model.lane()::toggleMute);
-        add("Embellish…", this::embellish);
-        add("Accent", model.lane()::toggleAccent);
-        add("Longer", () -> model.lane().lengthenStroke(1));
-        add("Shorter", () -> model.lane().lengthenStroke(-1));
-        add("Copy the bar", model.lane()::copy);
-        add("Paste", model.lane()::paste);
-        menu.getItems().add(new SeparatorMenuItem());
-        for (Struck.Named n : Struck.Named.values()) {
-            add("Strike " + n.label(), () -> model.lane().setStruck(n));
-        }
-    }
-
-    /** Shows what fingers and palm can do to the stroke under the caret. */
-    void embellish() {
-        double x = geometry == null ? 0 : geometry.axis().x(model.lane().caretProperty().get());
-        double y = geometry == null ? 0 : geometry.words();
-        Point2D at = getSkinnable().localToScreen(x, y);
-        Embellish.menu(model.lane()).show(getSkinnable(), at.getX(), at.getY());
-    }
-
-    private void add(String name, Runnable action) {
-        MenuItem item = new MenuItem(name);
-        item.setOnAction(e -> action.run());
-        menu.getItems().add(item);
-    }
-
-    private void menu(ContextMenuEvent e) {
-        if (e.isKeyboardTrigger()) {
-            Point2D at =
-                    getSkinnable()
-                            .localToScreen(
-                                    geometry.axis().x(model.lane().caretProperty().get()),
-                                    geometry.words());
-            menu.show(getSkinnable(), at.getX(), at.getY());
         }
     }
 }

@@ -7,11 +7,11 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.derive.Derived;
 import vocalis.core.score.Harmony;
-import vocalis.desktop.model.ViewModel;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Viewport;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.PaintedControl;
 import vocalis.desktop.view.TimeAxis;
+import vocalis.desktop.writing.WriteModel;
 
 /** The whole riff on one strip: its chords, what of it is on the screen, where it plays. */
 public final class Overview extends PaintedControl {
@@ -48,7 +48,10 @@ public final class Overview extends PaintedControl {
         Strip(Overview overview, WriteModel model) {
             super(overview);
             this.model = model;
-            watch(model.derivedProperty(), model.view().shownProperty(), model.chordProperty());
+            watch(
+                    model.derivedProperty(),
+                    model.caret().view().shownProperty(),
+                    model.caret().chordProperty());
             overview.setOnMousePressed(this::pressed);
             overview.setOnMouseDragged(this::pressed);
         }
@@ -90,7 +93,7 @@ public final class Overview extends PaintedControl {
             Overview c = getSkinnable();
             Derived d = model.derived();
             axis = TimeAxis.of(w, 0, d.riff().length());
-            ViewModel.Stretch shown = model.view().shownProperty().get();
+            Viewport.Range shown = model.caret().view().shownProperty().get();
             double x1 = axis.x(Math.max(0, shown.from()));
             double x2 = axis.x(Math.min(d.riff().length(), shown.to()));
             g.setFill(c.raised());
@@ -101,7 +104,7 @@ public final class Overview extends PaintedControl {
                 Harmony harmony = d.score().harmonies().get(i);
                 double left = axis.x(chord.start());
                 double width = Math.max(1, axis.width(chord.length()) - 1);
-                boolean here = i == model.chordProperty().get();
+                boolean here = i == model.caret().chord();
                 g.setFill(here ? c.ink() : c.line());
                 g.fillRect(left, h - 3, width, here ? 3 : 2);
                 String name = harmony.symbol();

@@ -2,8 +2,8 @@ package vocalis.desktop.neck;
 
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.PaintedControl;
+import vocalis.desktop.writing.WriteModel;
 
 /** The whole neck with the grip of what is shown; clicking frets builds a shape by hand. */
 public final class Neck extends PaintedControl {

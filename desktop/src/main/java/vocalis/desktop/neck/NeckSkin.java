@@ -14,8 +14,8 @@ import vocalis.core.names.Readout;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.writing.WriteModel;
 
 /** Paints the neck and takes its mouse. */
 public final class NeckSkin extends CanvasSkin<Neck> {
@@ -35,12 +35,12 @@ public final class NeckSkin extends CanvasSkin<Neck> {
         model = neck.model();
         watch(
                 model.derivedProperty(),
-                model.chordProperty(),
-                model.shownProperty(),
+                model.caret().chordProperty(),
+                model.shown().voicingProperty(),
                 model.noteNamesProperty(),
                 model.scaleStepsProperty(),
-                model.neckStringProperty(),
-                model.neckFretProperty());
+                model.neck().stringProperty(),
+                model.neck().fretProperty());
         neck.setOnMousePressed(this::pressed);
         neck.setOnMouseReleased(e -> model.hearing().endHearing());
         neck.setOnMouseMoved(this::hover);
@@ -151,7 +151,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
         }
         Neck c = getSkinnable();
         double y = geometry.top() - 7.5;
-        vocalis.core.derive.Way way = vocalis.core.derive.Way.of(model.derived());
+        vocalis.core.derive.HandPath way = vocalis.core.derive.HandPath.of(model.derived());
         int from = way.hardest();
         int to = (from + 1) % chords.size();
         int a = chords.get(from).candidate().voicing().shape().lowestFretted();
@@ -167,7 +167,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
                 String.format(
                         "the farthest change of the riff: from chord %d to %d, %.0f mm; F11 offers other ways",
                         from + 1, to + 1, way.hardestMm()));
-        int now = Math.min(model.chordProperty().get(), chords.size() - 1) + 1;
+        int now = Math.min(model.caret().chord(), chords.size() - 1) + 1;
         at.forEach(
                 (fret, which) -> {
                     double x = geometry.mark(fret);
@@ -232,7 +232,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
 
     /** What the riff has now, hollow, while another voicing is looked at. */
     private void paintInRiff(GraphicsContext g) {
-        if (model.shownIsInRiff()) {
+        if (model.shown().isInRiff()) {
             return;
         }
         Neck c = getSkinnable();
@@ -250,12 +250,12 @@ public final class NeckSkin extends CanvasSkin<Neck> {
 
     private void paintGrip(GraphicsContext g) {
         Neck c = getSkinnable();
-        Voicing v = model.shownProperty().get();
-        Readout r = model.readoutProperty().get();
+        Voicing v = model.shown().voicing();
+        Readout r = model.shown().readoutProperty().get();
         if (v.shape().strings() != geometry.board().strings()) {
             return;
         }
-        model.shownFingering().ifPresent(f -> paintBarres(g, f));
+        model.shown().fingering().ifPresent(f -> paintBarres(g, f));
         for (int s = 0; s < geometry.board().strings(); s++) {
             if (!v.shape().sounds(s)) {
                 text(
@@ -269,7 +269,8 @@ public final class NeckSkin extends CanvasSkin<Neck> {
             }
         }
         int strings = geometry.board().strings();
-        model.shownFingering()
+        model.shown()
+                .fingering()
                 .ifPresent(
                         f -> {
                             for (Muting.Silence q : Muting.of(v.shape(), f).silences()) {
@@ -355,7 +356,12 @@ public final class NeckSkin extends CanvasSkin<Neck> {
     private void paintCaret(GraphicsContext g) {
         Neck c = getSkinnable();
         if (c.isFocused()) {
-            box(g, model.neckStringProperty().get(), model.neckFretProperty().get(), c.ink(), 2);
+            box(
+                    g,
+                    model.neck().stringProperty().get(),
+                    model.neck().fretProperty().get(),
+                    c.ink(),
+                    2);
         }
         if (hoverString >= 0) {
             box(g, hoverString, hoverFret, c.dim(), 1);
@@ -373,8 +379,8 @@ public final class NeckSkin extends CanvasSkin<Neck> {
     private void pressed(MouseEvent e) {
         getSkinnable().requestFocus();
         if (e.getButton() == MouseButton.PRIMARY && geometry != null) {
-            model.toggleFret(geometry.stringAt(e.getY()), geometry.fretAt(e.getX()));
-            model.hearing().beginHearingShown();
+            model.neck().toggle(geometry.stringAt(e.getY()), geometry.fretAt(e.getX()));
+            model.beginHearingShown();
         }
     }
 

@@ -2,15 +2,14 @@ package vocalis.desktop.practise;
 
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.PaintedControl;
 
 /** What one looks at while practising: large tab, the next shape, the count, the ladder. */
 public final class PracticePage extends PaintedControl {
 
-    private final WriteModel model;
+    private final PracticeModel model;
 
-    public PracticePage(WriteModel model) {
+    public PracticePage(PracticeModel model) {
         super("practice-page");
         this.model = model;
         setFocusTraversable(true);
@@ -18,13 +17,13 @@ public final class PracticePage extends PaintedControl {
         setAccessibleText("Practise");
     }
 
-    public WriteModel model() {
+    public PracticeModel model() {
         return model;
     }
 
     /** Follows the player; counts its passes. */
     public void showNow(boolean playing, double tick) {
-        model.practice().follow(playing, tick);
+        model.follow(playing, tick);
         if (getSkin() instanceof PracticeSkin skin) {
             skin.showNow(playing, tick);
         }

@@ -1,22 +1,21 @@
 package vocalis.desktop.practise;
 
 import javafx.scene.control.Skin;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.PaintedControl;
 
 /** What stands beside the tab while one practises: tempo, ladder, shapes, the log's curve. */
 public final class PracticeSide extends PaintedControl {
 
-    private final WriteModel model;
+    private final PracticeModel model;
 
-    public PracticeSide(WriteModel model) {
+    public PracticeSide(PracticeModel model) {
         super("practice-side");
         this.model = model;
         setMinWidth(PracticeSideSkin.WIDTH);
         setPrefWidth(PracticeSideSkin.WIDTH);
     }
 
-    public WriteModel model() {
+    public PracticeModel model() {
         return model;
     }
 

@@ -13,7 +13,6 @@ import vocalis.core.derive.Derived;
 import vocalis.core.instrument.Shape;
 import vocalis.core.practice.Entry;
 import vocalis.core.practice.Ladder;
-import vocalis.desktop.model.PracticeModel;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.PaintedControl;
 
@@ -29,7 +28,7 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
 
     PracticeSideSkin(PracticeSide side) {
         super(side);
-        practice = side.model().practice();
+        practice = side.model();
         watch(practice.changedProperty());
     }
 
@@ -65,11 +64,14 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
         stroke(g, c.faint(), 1, 0.5, 8, 0.5, h - 8);
         double left = 22;
         Font huge = Font.font(PaintedControl.SANS, FontWeight.BOLD, 42);
-        String tempo = String.valueOf(practice.tempo());
+        String tempo = String.valueOf(practice.pace().tempo());
         text(g, tempo, left, 34, huge, c.ink(), TextAlignment.LEFT);
         double after = left + width(tempo, huge) + 12;
         String goal =
-                practice.climb().map(k -> "of " + k.ladder().goal()).orElse("quarters a minute");
+                practice.pace()
+                        .climb()
+                        .map(k -> "of " + k.ladder().goal())
+                        .orElse("quarters a minute");
         text(g, goal, after, 26, c.textFont(), c.dim(), TextAlignment.LEFT);
         String passes =
                 practice.passes()
@@ -85,7 +87,8 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
                 c.ink(),
                 TextAlignment.LEFT);
         String who =
-                practice.who().words() + (practice.failing() ? " · this pass does not count" : "");
+                practice.settings().who().words()
+                        + (practice.failing() ? " · this pass does not count" : "");
         text(
                 g,
                 fit(who, WIDTH - 40, c.textFont()),
@@ -95,8 +98,8 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
                 c.dim(),
                 TextAlignment.LEFT);
         double y = 118;
-        if (practice.climb().isPresent()) {
-            ladder(g, practice.climb().get(), left, y, WIDTH - 46, 64);
+        if (practice.pace().climb().isPresent()) {
+            ladder(g, practice.pace().climb().get(), left, y, WIDTH - 46, 64);
             y += 84;
         }
         y = next(g, s, left, y, at);
@@ -163,7 +166,7 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
     private double next(GraphicsContext g, Song s, double x, double y, double at) {
         PracticeSide c = getSkinnable();
         Song.Passage p = s.passageAt((long) at);
-        Derived d = practice.secondShown() ? p.second().orElse(p.first()) : p.first();
+        Derived d = practice.settings().secondShown() ? p.second().orElse(p.first()) : p.first();
         double in = at - p.turn().shift();
         int now = 0;
         for (int i = 0; i < d.chords().size(); i++) {

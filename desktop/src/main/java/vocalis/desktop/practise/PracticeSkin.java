@@ -8,15 +8,12 @@ import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.arrange.Song;
 import vocalis.core.piece.Section;
-import vocalis.core.practice.Counting;
-import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Harmony;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
-import vocalis.desktop.model.PracticeModel;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.PaintedControl;
 import vocalis.desktop.view.RhythmPainter;
@@ -26,7 +23,7 @@ import vocalis.desktop.view.TimeAxis;
 /** Paints the page. Only what moves with the beat is painted anew while it plays. */
 final class PracticeSkin extends CanvasSkin<PracticePage> {
 
-    private static final double LEFT = 24;
+    static final double LEFT = 24;
     private static final double COUNT = 74;
     private static final double NAMES = 30;
     private static final double WORDS = 34;
@@ -40,6 +37,7 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
     private static final double BAR_BEFORE = 14;
 
     private final PracticeModel practice;
+    private final CountLights lights;
     private final RhythmPainter rhythm = new RhythmPainter();
     private double nowTick;
     private boolean playing;
@@ -50,7 +48,8 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
 
     PracticeSkin(PracticePage page) {
         super(page);
-        practice = page.model().practice();
+        practice = page.model();
+        lights = new CountLights(this, page);
         watch(practice.changedProperty());
         page.setOnMousePressed(e -> page.requestFocus());
     }
@@ -86,7 +85,7 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
             return "in " + practice.beatCountedIn(nowTick);
         }
         MeterMap meters = s.score().time().meters();
-        return (long) at / Math.max(1, practice.finest())
+        return (long) at / Math.max(1, practice.settings().finest())
                 + " "
                 + meters.bar((long) at)
                 + practice.clickHeard(nowTick);
@@ -126,8 +125,8 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
         Song s = song.get();
         double at = playing ? practice.tick(nowTick) : practice.from();
         paintedLine = line(s, at);
-        count(g, s, at);
-        Score score = practice.secondShown() ? s.second().orElse(s.score()) : s.score();
+        lights.paint(g, s, at, playing, nowTick);
+        Score score = practice.settings().secondShown() ? s.second().orElse(s.score()) : s.score();
         double room = h - COUNT - 12;
         double large = Math.min(340, room * 0.56);
         tab(g, s, score, paintedLine, COUNT, large, LARGE_SIZE);
@@ -140,75 +139,6 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
             tab(g, s, score, next, begin, Math.min(below, 240), NEXT_SIZE);
             g.setGlobalAlpha(1);
         }
-    }
-
-    /** What is practised, lights and the count. */
-    private void count(GraphicsContext g, Song s, double at) {
-        PracticePage c = getSkinnable();
-        MeterMap meters = s.score().time().meters();
-        boolean in = playing && practice.countingIn(nowTick);
-        Meter meter = meters.meter(Math.max(0, meters.bar((long) at)));
-        List<String> all = Counting.bar(meter, practice.finest());
-        long part = Math.min(practice.finest(), meter.beatTicks());
-        int now =
-                !playing
-                        ? -1
-                        : in
-                                ? (practice.beatCountedIn(nowTick) - 1)
-                                        * (int) (meter.beatTicks() / part)
-                                : (int) ((at - meters.start(meters.bar((long) at))) / part);
-        boolean heard = playing && practice.clickHeard(nowTick);
-        double x = LEFT + 26;
-        double room = getSkinnable().getWidth() - 60 - x;
-        double step = Math.min(56, room / Math.max(1, all.size()));
-        for (int i = 0; i < all.size(); i++) {
-            boolean beat = i * part % meter.beatTicks() == 0;
-            boolean on = i == now;
-            double cx = x + i * step + 12;
-            double size = beat ? 9 : 5;
-            if (beat) {
-                g.setStroke(c.line());
-                g.setLineWidth(1.2);
-                g.strokeOval(cx - size, 20 - size, 2 * size, 2 * size);
-            }
-            if (on && (heard || !beat)) {
-                g.setFill(i == 0 ? c.ink() : c.dim());
-                g.fillOval(cx - size, 20 - size, 2 * size, 2 * size);
-            }
-            text(
-                    g,
-                    all.get(i),
-                    cx,
-                    48,
-                    on || beat ? c.boldFont() : c.textFont(),
-                    on ? c.ink() : c.dim(),
-                    TextAlignment.CENTER);
-        }
-        if (in) {
-            text(
-                    g,
-                    "counting in",
-                    x + all.size() * step + 18,
-                    48,
-                    c.textFont(),
-                    c.ink(),
-                    TextAlignment.LEFT);
-        } else if (playing && practice.click() && !heard) {
-            text(
-                    g,
-                    "the click is out",
-                    x + all.size() * step + 18,
-                    48,
-                    c.textFont(),
-                    c.dim(),
-                    TextAlignment.LEFT);
-        }
-        means(
-                x,
-                6,
-                all.size() * step,
-                52,
-                "The beats of the bar as they are counted; O counts finer or not");
     }
 
     private void tab(

@@ -5,7 +5,6 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 
 /** The Practise screen: the page, and what the hands should be spared. */
@@ -14,7 +13,7 @@ public final class PractisePane extends VBox {
     private final PracticePage page;
     private final PracticeSide side;
 
-    public PractisePane(WriteModel model) {
+    public PractisePane(PracticeModel model) {
         page = new PracticePage(model);
         page.setId("practice-page");
         page.setMinHeight(0);
@@ -32,11 +31,10 @@ public final class PractisePane extends VBox {
         care.setMinHeight(USE_PREF_SIZE);
         getStyleClass().add("arrange");
         getChildren().addAll(both, care);
-        model.practice()
-                .changedProperty()
+        model.changedProperty()
                 .addListener(
                         o -> {
-                            String words = model.practice().care();
+                            String words = model.care();
                             care.setText(words);
                             care.setVisible(!words.isEmpty());
                             care.setManaged(!words.isEmpty());

@@ -8,7 +8,7 @@ import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Move;
 import vocalis.core.hands.Muting;
 import vocalis.core.names.Readout;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.writing.WriteModel;
 
 /** What the hands do for the voicing shown: fingers, silences, reach, effort, what comes before. */
 public final class HandFigures {
@@ -28,13 +28,14 @@ public final class HandFigures {
     }
 
     private void fill() {
-        Fingering f = model.shownFingering().orElse(null);
+        Fingering f = model.shown().fingering().orElse(null);
         if (f == null) {
-            var v = model.shownProperty().get();
+            var v = model.shown().voicing();
             figures.row(
                     "hand",
                     "unplayable: "
-                            + Fingering.refusal(v.board(), v.shape(), model.hand()).orElse(""),
+                            + Fingering.refusal(v.board(), v.shape(), model.session().hand())
+                                    .orElse(""),
                     "No fingering was found. Instrument and hand (F3) holds the size of the hand.");
             return;
         }
@@ -42,7 +43,7 @@ public final class HandFigures {
                 "fingers",
                 f.presses().isEmpty() ? "open strings alone" : f.inWords(),
                 "The easiest fingering found: finger and fret.");
-        Muting muting = Muting.of(model.shownProperty().get().shape(), f);
+        Muting muting = Muting.of(model.shown().voicing().shape(), f);
         if (!muting.silences().isEmpty()) {
             figures.row(
                     "silence",
@@ -60,7 +61,7 @@ public final class HandFigures {
                             ? "none, one fret"
                             : Math.round(f.reachMm())
                                     + " mm of "
-                                    + Math.round(model.hand().comfortMm())
+                                    + Math.round(model.session().hand().comfortMm())
                                     + " in comfort",
                     "Distance along the neck between the outermost fingers, at this scale length and fret.");
         }
@@ -91,7 +92,7 @@ public final class HandFigures {
     }
 
     private String strikes(Muting muting) {
-        String plucked = Muting.pluckedBy(model.shownProperty().get().shape());
+        String plucked = Muting.pluckedBy(model.shown().voicing().shape());
         return muting.schools().stream()
                 .map(
                         s ->
@@ -106,7 +107,7 @@ public final class HandFigures {
      * before.
      */
     private void careRows(Fingering f) {
-        double comfort = model.hand().comfortMm();
+        double comfort = model.session().hand().comfortMm();
         if (f.reachMm() > comfort) {
             figures.row(
                     "caution",
@@ -120,10 +121,10 @@ public final class HandFigures {
         }
         int n = model.derived().chords().size();
         if (n > 1) {
-            int before = (model.chordProperty().get() + n - 1) % n;
+            int before = (model.caret().chord() + n - 1) % n;
             var held = model.derived().chords().get(before).candidate();
             var from = held.voicing();
-            var to = model.shownProperty().get();
+            var to = model.shown().voicing();
             if (from.board().equals(to.board())) {
                 Move move = Move.between(to.board(), from.shape(), held.fingering(), to.shape(), f);
                 figures.row(
@@ -161,8 +162,8 @@ public final class HandFigures {
     }
 
     private String easier(Fingering f) {
-        String name = model.readoutProperty().get().name().symbol();
-        return model.cardsProperty().get().stream()
+        String name = model.shown().readoutProperty().get().name().symbol();
+        return model.shown().cardsProperty().get().stream()
                 .flatMap(c -> c.places().stream())
                 .filter(c -> c.fingering().reachMm() < 0.8 * f.reachMm())
                 .filter(c -> Readout.nameOf(c.voicing(), model.key()).symbol().equals(name))

@@ -18,9 +18,9 @@ import vocalis.core.names.ChordNamer;
 import vocalis.core.names.Readout;
 import vocalis.core.theory.Degree;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.model.Page;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Explain;
+import vocalis.desktop.writing.Page;
+import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.words.FindingWords;
 
 /**
@@ -72,9 +72,9 @@ public final class ReadoutPane extends VBox {
                         });
         showPage();
         getChildren().addAll(name, also, reason, fit, pages, notes, hand, gain, remarks);
-        model.readoutProperty().addListener(o -> refresh());
+        model.shown().readoutProperty().addListener(o -> refresh());
         // The rows below are read off the voicing itself, which is set after what is said of it.
-        model.shownProperty().addListener(o -> refresh());
+        model.shown().voicingProperty().addListener(o -> refresh());
         model.derivedProperty().addListener(o -> refresh());
         model.supportProperty().addListener(o -> refresh());
         reason.setOnMouseClicked(e -> model.supportProperty().set(!model.supportProperty().get()));
@@ -114,7 +114,7 @@ public final class ReadoutPane extends VBox {
     }
 
     private void refresh() {
-        Readout r = model.readoutProperty().get();
+        Readout r = model.shown().readoutProperty().get();
         name.setText(r.name().symbol());
         String others =
                 r.otherNames().stream()
@@ -193,7 +193,7 @@ public final class ReadoutPane extends VBox {
     }
 
     private void contextRows(Readout r) {
-        var v = model.shownProperty().get();
+        var v = model.shown().voicing();
         var key = model.key();
         String borrowed = Context.borrowed(r.root(), key) ? ", borrowed" : "";
         notes.row(
@@ -203,12 +203,12 @@ public final class ReadoutPane extends VBox {
                         + "; tension "
                         + Context.tension(v, key)
                         + " of 100"
-                        + (model.workspace().upToDate() ? "" : ", provisional"),
+                        + (model.session().workspace().upToDate() ? "" : ", provisional"),
                 "Roman numeral of the heard root. Tension from notes outside, roughness, an unclear root and a"
                         + " bass that is not the root; docs/figures.md has the weights.");
         int n = model.derived().chords().size();
         if (n > 1) {
-            Derived.Chord after = model.derived().chord((model.chordProperty().get() + 1) % n);
+            Derived.Chord after = model.derived().chord((model.caret().chord() + 1) % n);
             Voicing next = after.candidate().voicing();
             int pull = Context.pull(v, next);
             String into = ChordNamer.name(next, Optional.of(key), after.around()).symbol();
@@ -225,7 +225,7 @@ public final class ReadoutPane extends VBox {
         if (r.root() == r.heard().root() || r.heard().mayBe(r.root())) {
             return "";
         }
-        int chosen = model.shownProperty().get().root();
+        int chosen = model.shown().voicing().root();
         String from = "Named from " + model.key().say(r.root());
         return from
                 + (r.root() == chosen

@@ -2,23 +2,29 @@ package vocalis.desktop.revoice;
 
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.view.PaintedControl;
 
 /** The riff in every treatment: a row for each, a column for each root. */
 public final class RevoiceGrid extends PaintedControl {
 
-    private final WriteModel model;
+    private final Session session;
+    private final RevoiceModel model;
 
-    public RevoiceGrid(WriteModel model) {
+    public RevoiceGrid(Session session, RevoiceModel model) {
         super("revoice");
+        this.session = session;
         this.model = model;
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.TABLE_VIEW);
         setAccessibleText("Revoice: every treatment of the riff");
     }
 
-    public WriteModel model() {
+    public Session session() {
+        return session;
+    }
+
+    public RevoiceModel model() {
         return model;
     }
 

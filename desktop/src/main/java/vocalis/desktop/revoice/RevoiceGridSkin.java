@@ -3,7 +3,6 @@ package vocalis.desktop.revoice;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Paint;
@@ -17,10 +16,7 @@ import vocalis.core.riff.RootSpan;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.model.Grinding;
-import vocalis.desktop.model.RevoiceModel;
-import vocalis.desktop.model.WriteModel;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.sound.gain.Ghost;
@@ -35,7 +31,6 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
     private static final double LEAST_COLUMN = 74;
     private static final double LEAST_ROW = 27;
     private static final double MOST_ROW = 44;
-    private static final double MOST_TRAVEL_A_CHANGE = 60;
 
     /** Semitones under the lowest open string that ghosts are shown in. */
     private static final int BELOW = 13;
@@ -43,11 +38,9 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
     /** Ghosts over this level against the strongest line are drawn taller. */
     private static final double LOUD_DB = -12;
 
-    private static final double MOST_GROWL = 20;
-    private static final double MOST_BITE = 3500;
-
-    private final WriteModel model;
+    private final Session session;
     private final RevoiceModel revoice;
+    private final RowFigures figures;
     private int firstColumn;
     private int firstRow;
     private int columns;
@@ -59,8 +52,9 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
 
     RevoiceGridSkin(RevoiceGrid grid) {
         super(grid);
-        model = grid.model();
-        revoice = model.revoice();
+        session = grid.session();
+        revoice = grid.model();
+        figures = new RowFigures(this, grid);
         watch(revoice.changedProperty(), revoice.rowProperty(), revoice.columnProperty());
         grid.setOnMousePressed(this::pressed);
     }
@@ -74,7 +68,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
     }
 
     void showNow(boolean playing, double tick) {
-        int now = playing ? model.now().chordAt((long) tick) : -1;
+        int now = playing ? session.now().chordAt((long) tick) : -1;
         if (now != nowColumn) {
             nowColumn = now;
             getSkinnable().requestLayout();
@@ -107,7 +101,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
 
     /** Longer roots are wider, but none is more than three times another. */
     private double share(int column) {
-        List<RootSpan> roots = model.now().roots();
+        List<RootSpan> roots = session.now().roots();
         if (column >= roots.size()) {
             return 0;
         }
@@ -117,8 +111,8 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
     @Override
     protected void paint(GraphicsContext g, double w, double h) {
         width = w;
-        shortest = model.now().roots().stream().mapToLong(r -> r.length()).min().orElse(1);
-        int chords = model.now().roots().size();
+        shortest = session.now().roots().stream().mapToLong(r -> r.length()).min().orElse(1);
+        int chords = session.now().roots().size();
         columns = Math.max(1, Math.min(chords, (int) ((w - NAMES - FIGURES) / LEAST_COLUMN)));
         // The riff may have become shorter since the caret was set.
         int column = Math.min(revoice.columnProperty().get(), chords - 1);
@@ -148,9 +142,9 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
 
     private void paintHead(GraphicsContext g) {
         RevoiceGrid c = getSkinnable();
-        Key key = model.now().ground().key();
+        Key key = session.now().ground().key();
         for (int i = firstColumn; i < firstColumn + columns; i++) {
-            int root = model.now().roots().get(i).root().pitchClass(key);
+            int root = session.now().roots().get(i).root().pitchClass(key);
             String name = key.say(root).symbol() + (revoice.locked(i) ? "  kept" : "");
             text(g, name, x(i) + 8, 16, c.boldFont(), c.ink(), TextAlignment.LEFT);
             String degree = key.degree(root).symbol();
@@ -158,7 +152,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                 text(g, degree, x(i + 1) - 12, 16, c.smallFont(), c.dim(), TextAlignment.RIGHT);
             }
         }
-        int chords = model.now().roots().size();
+        int chords = session.now().roots().size();
         if (revoice.second().on()) {
             text(g, "second guitar", 38, 16, c.boldFont(), c.ink(), TextAlignment.LEFT);
         } else if (columns < chords) {
@@ -168,13 +162,15 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         double f = width - FIGURES;
         String[] heads = {"tension", "hand", "growl", "mud", "bite"};
         for (int i = 0; i < heads.length; i++) {
-            text(g, heads[i], figure(f, i), 16, c.smallFont(), c.dim(), TextAlignment.LEFT);
+            text(
+                    g,
+                    heads[i],
+                    RowFigures.figure(f, i),
+                    16,
+                    c.smallFont(),
+                    c.dim(),
+                    TextAlignment.LEFT);
         }
-    }
-
-    /** Left edge of a figure: the tension line, then four bars. */
-    private static double figure(double from, int i) {
-        return from + 12 + (i == 0 ? 0 : 44 + i * 46);
     }
 
     private void paintRow(GraphicsContext g, int index, int shown) {
@@ -199,7 +195,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                         .map(f -> String.valueOf(f.digit()))
                         .orElse(r.intent().isEmpty() ? "" : "·");
         text(g, digit, 24, middle, c.smallFont(), c.dim(), TextAlignment.CENTER);
-        boolean sounds = caret && revoice.otherSounds();
+        boolean sounds = caret && revoice.heard().otherSounds();
         text(
                 g,
                 fit(RevoiceWords.name(r), NAMES - 52, c.textFont()) + (sounds ? "  ♪" : ""),
@@ -214,7 +210,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                 paintCell(g, r, i, y, caret);
             }
         }
-        paintFigures(g, r, y);
+        figures.paint(g, r, width - FIGURES, y, rowHeight);
     }
 
     /** Mix, versions, families, intents: a line between them. */
@@ -272,7 +268,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                         + shape
                         + (mine ? ", as your mix has it" : "")
                         + (revoice.second().on()
-                                ? "; over your mix " + RevoiceWords.of(rubs, model.key())
+                                ? "; over your mix " + RevoiceWords.of(rubs, session.key())
                                 : "")
                         + ghosts
                         + ". The bar shows its voices on one scale that all rows share, low at the left; what sounds on in the next chord is tied to it.");
@@ -323,7 +319,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                         .filter(m -> chord < m.ghosts().size())
                         .map(m -> m.ghosts().get(chord))
                         .orElse(List.of());
-        Fretboard b = model.now().ground().board();
+        Fretboard b = session.now().ground().board();
         String said = "";
         for (Ghost ghost : ghosts) {
             double x = place(b, ghost.midi() + ghost.cents() / 100, left, right);
@@ -333,7 +329,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
             stroke(g, ink, 1, x, y - tall, x, y + tall);
             said +=
                     (said.isEmpty() ? "; gain adds " : ", ")
-                            + model.key().note(ghost.midi()).symbol();
+                            + session.key().note(ghost.midi()).symbol();
         }
         return said;
     }
@@ -366,91 +362,8 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         }
     }
 
-    private void paintFigures(GraphicsContext g, Row r, double y) {
-        RevoiceGrid c = getSkinnable();
-        double f = width - FIGURES;
-        double x = figure(f, 0);
-        List<Integer> tension = r.tension();
-        int n = tension.size();
-        double bottom = y + rowHeight - 6;
-        double tall = rowHeight - 12;
-        for (int i = 0; i < n; i++) {
-            double x1 = x + 66.0 * i / Math.max(1, n);
-            double x2 = x + 66.0 * (i + 1) / Math.max(1, n);
-            double y1 = bottom - tall * tension.get(i) / 100;
-            double y2 = bottom - tall * tension.get((i + 1) % n) / 100;
-            stroke(g, i == n - 1 ? c.dim() : c.ink(), 1.5, x1, y1, x2, y2);
-        }
-        means(
-                x,
-                y,
-                70,
-                rowHeight,
-                "tension of each chord in the key, "
-                        + join(tension)
-                        + " of 100, and back over the seam");
-        bar(
-                g,
-                figure(f, 1),
-                y,
-                r.way().travelMm() / Math.max(1, n) / MOST_TRAVEL_A_CHANGE,
-                String.format(
-                        "the hand travels %.0f mm a round, at most %.0f at once",
-                        r.way().travelMm(), r.way().hardestMm()));
-        Optional<Grinding.Grind> made = revoice.grind(r);
-        if (made.isEmpty()) {
-            text(
-                    g,
-                    "…",
-                    figure(f, 2),
-                    y + rowHeight / 2,
-                    c.smallFont(),
-                    c.dim(),
-                    TextAlignment.LEFT);
-            return;
-        }
-        Grinding.Grind m = made.get();
-        bar(
-                g,
-                figure(f, 2),
-                y,
-                Math.log(1 + m.growl()) / Math.log(1 + MOST_GROWL),
-                String.format("under gain %.1f times as rough as plain power chords", m.growl()));
-        bar(g, figure(f, 3), y, mud(m.mud()), "roughness below 250 Hz");
-        bar(
-                g,
-                figure(f, 4),
-                y,
-                m.biteHz() / MOST_BITE,
-                String.format("spectral centroid %.0f Hz", m.biteHz()));
-    }
-
-    /** Mud against the muddiest row. */
-    private double mud(double mud) {
-        double most = 1e-9;
-        for (Row r : revoice.rows()) {
-            most = Math.max(most, revoice.grind(r).map(Grinding.Grind::mud).orElse(0.0));
-        }
-        return mud / most;
-    }
-
-    private static String join(List<Integer> all) {
-        return all.stream().limit(16).map(String::valueOf).collect(Collectors.joining(", "));
-    }
-
-    private void bar(GraphicsContext g, double x, double y, double share, String meaning) {
-        RevoiceGrid c = getSkinnable();
-        double middle = Math.round(y + rowHeight / 2);
-        g.setFill(c.faint());
-        g.fillRoundRect(x, middle - 2, 36, 4, 4, 4);
-        g.setFill(c.ink());
-        g.fillRoundRect(x, middle - 2, Math.max(3, 36 * Math.min(1, share)), 4, 4, 4);
-        means(x, y, 38, rowHeight, meaning);
-    }
-
     private void pressed(MouseEvent e) {
         getSkinnable().requestFocus();
-        model.zoneProperty().set(Zone.REVOICE);
         int row = firstRow + (int) ((e.getY() - HEAD) / rowHeight);
         if (e.getY() < HEAD || row >= revoice.rows().size()) {
             return;
@@ -459,7 +372,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
             if (e.getX() >= x(i) && e.getX() < x(i + 1)) {
                 revoice.caret(row, i);
                 if (e.getClickCount() == 2) {
-                    revoice.takeCell();
+                    revoice.edits().takeCell();
                 }
                 return;
             }

@@ -5,7 +5,7 @@ import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
 
 /** The Revoice screen: the grid, and what the row under the caret does and changes. */
@@ -15,8 +15,8 @@ public final class RevoicePane extends VBox {
     private final Label does = Choices.text("");
     private final Label changes = Choices.text("");
 
-    public RevoicePane(WriteModel model) {
-        grid = new RevoiceGrid(model);
+    public RevoicePane(Session session, RevoiceModel model) {
+        grid = new RevoiceGrid(session, model);
         grid.setId("revoice");
         does.setId("revoice-does");
         changes.setId("revoice-changes");
@@ -31,13 +31,13 @@ public final class RevoicePane extends VBox {
         getStyleClass().add("voicings");
         Runnable say =
                 () -> {
-                    List<String> lines = model.revoice().inWords();
+                    List<String> lines = RevoiceLines.of(model);
                     does.setText(lines.get(0));
                     changes.setText(lines.get(1));
                 };
-        model.revoice().changedProperty().addListener(o -> say.run());
-        model.revoice().rowProperty().addListener(o -> say.run());
-        model.revoice().columnProperty().addListener(o -> say.run());
+        model.changedProperty().addListener(o -> say.run());
+        model.rowProperty().addListener(o -> say.run());
+        model.columnProperty().addListener(o -> say.run());
         say.run();
     }
 

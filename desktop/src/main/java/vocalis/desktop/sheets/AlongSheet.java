@@ -19,7 +19,7 @@ import vocalis.core.mix.Mix;
 import vocalis.core.mix.Timing;
 import vocalis.core.piece.Part;
 import vocalis.core.voicing.Family;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.workbench.document.Edits;
@@ -27,16 +27,16 @@ import vocalis.workbench.document.Edits;
 /** Who plays along, how loud, and what. */
 public final class AlongSheet {
 
-    private final WriteModel model;
+    private final Session session;
     private final GridPane grid = Choices.grid();
 
-    private AlongSheet(WriteModel model) {
-        this.model = model;
+    private AlongSheet(Session session) {
+        this.session = session;
     }
 
     /** Opens it. */
-    public static void show(WriteModel model, SheetHost host) {
-        AlongSheet sheet = new AlongSheet(model);
+    public static void show(Session session, SheetHost host) {
+        AlongSheet sheet = new AlongSheet(session);
         sheet.rows();
         VBox content =
                 new VBox(
@@ -51,11 +51,11 @@ public final class AlongSheet {
     }
 
     private Mix mix() {
-        return model.workspace().content().mix();
+        return session.piece().mix();
     }
 
     private void change(String what, UnaryOperator<Mix> change) {
-        model.apply(Edits.mix(what, change));
+        session.apply(Edits.mix(what, change));
     }
 
     private void rows() {
@@ -161,9 +161,9 @@ public final class AlongSheet {
         return Choices.choice(
                 "second-family",
                 families,
-                model.workspace().content().second().flatMap(Part::family),
+                session.piece().second().flatMap(Part::family),
                 f -> f.map(x -> x.label().toLowerCase(Locale.ROOT)).orElse("the same as the first"),
-                f -> model.apply(Edits.secondFamily(f)));
+                f -> session.apply(Edits.secondFamily(f)));
     }
 
     private HBox spread() {

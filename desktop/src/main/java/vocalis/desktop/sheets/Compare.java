@@ -28,10 +28,10 @@ import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.band.BandGeometry;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.playing.GainReadings;
 
 /**
@@ -74,7 +74,7 @@ public final class Compare {
 
     /** What is shown, what the riff has, then the best other cards, without doubles. */
     private void begin() {
-        Voicing shown = model.shownProperty().get();
+        Voicing shown = model.shown().voicing();
         voicings.removeIf(v -> !v.board().equals(shown.board()) || v.root() != shown.root());
         voicings.removeIf(v -> v.shape().equals(shown.shape()));
         voicings.add(0, shown);
@@ -85,7 +85,7 @@ public final class Compare {
         while (voicings.size() > MOST) {
             voicings.remove(voicings.size() - 1);
         }
-        voicings.forEach(v -> model.player().prepare(v.shape(), new double[0]));
+        voicings.forEach(v -> model.session().player().prepare(v.shape(), new double[0]));
     }
 
     private boolean addOther(Voicing v) {
@@ -100,7 +100,7 @@ public final class Compare {
 
     /** Adds the first card of the row that is not here yet. */
     private boolean addNext() {
-        for (Card c : model.cardsProperty().get()) {
+        for (Card c : model.shown().cardsProperty().get()) {
             if (addOther(c.first().voicing())) {
                 return true;
             }
@@ -171,10 +171,7 @@ public final class Compare {
         for (int b = 0; b < bars.length; b++) {
             grid.add(bars[b], x, 4 + b);
         }
-        model.gain()
-                .background()
-                .channel("reckoning gain", (GainReadings.Against a) -> gain(x, a))
-                .request(() -> model.gain().of(v, r.root(), model.riff().ground()));
+        model.gain().ask(v, r.root(), model.riff().ground(), a -> gain(x, a));
         add(
                 x,
                 7,
@@ -185,7 +182,7 @@ public final class Compare {
         add(x, 9, r.heard().reason());
         add(x, 10, fit(r, key));
         add(x, 11, Context.tension(v, key) + " of 100");
-        Optional<Fingering> hand = Fingering.of(v.board(), v.shape(), model.hand());
+        Optional<Fingering> hand = Fingering.of(v.board(), v.shape(), model.session().hand());
         add(x, 12, hand.map(Compare::held).orElse("out of reach"));
         add(x, 13, hand.map(f -> Muting.of(v.shape(), f).inWords()).orElse(""));
     }
@@ -215,7 +212,7 @@ public final class Compare {
             case LEFT -> fillFocus(i - 1);
             case RIGHT -> fillFocus(i + 1);
             case ENTER -> {
-                model.take(v.shape());
+                model.shown().take(v.shape());
                 model.useShown();
                 sheet.close();
             }

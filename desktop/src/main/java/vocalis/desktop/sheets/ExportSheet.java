@@ -33,8 +33,8 @@ import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.formats.FormatException;
 import vocalis.formats.tab.TabText;
-import vocalis.workbench.exchange.Away;
 import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.exchange.Export;
 
 /**
  * What a riff can be taken away as: each with a preview and what it leaves out. Enter writes it, C
@@ -51,12 +51,12 @@ public final class ExportSheet {
             String text, byte[] picture, List<String> losses, String tab, Optional<Path> file) {}
 
     private final String title;
-    private final Supplier<Away> deriving;
+    private final Supplier<Export> deriving;
 
     /** Given up when another preview is wanted, or none. */
     private final AtomicLong wanted = new AtomicLong();
 
-    private Away away;
+    private Export away;
     private Path folder;
     private String tab = "";
     private final Background.Channel<Preview> previews;
@@ -77,7 +77,8 @@ public final class ExportSheet {
 
     private final Pages pages;
 
-    private ExportSheet(String title, Supplier<Away> deriving, Background background, Pages pages) {
+    private ExportSheet(
+            String title, Supplier<Export> deriving, Background background, Pages pages) {
         this.title = title;
         this.deriving = deriving;
         this.pages = pages;
@@ -92,7 +93,7 @@ public final class ExportSheet {
      */
     public static void show(
             String title,
-            Supplier<Away> deriving,
+            Supplier<Export> deriving,
             Background background,
             Pages pages,
             SheetHost host,
@@ -190,7 +191,7 @@ public final class ExportSheet {
     }
 
     /** Derived once, on the worker that asks for all previews in turn. */
-    private Away away() throws IOException {
+    private Export away() throws IOException {
         if (away == null) {
             away = deriving.get();
             folder = Files.createTempDirectory("vocalis");

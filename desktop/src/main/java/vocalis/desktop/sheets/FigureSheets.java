@@ -18,9 +18,10 @@ import vocalis.core.pattern.Pass;
 import vocalis.core.pattern.Stroke;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Riff;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.library.OwnFigures;
 import vocalis.workbench.library.PieceFiles;
@@ -33,17 +34,16 @@ public final class FigureSheets {
     private FigureSheets() {}
 
     /** Figures to lay in place of the one under the caret. */
-    public static void book(WriteModel model, SheetHost host) {
+    public static void book(WriteModel model, OwnFigures own, SheetHost host) {
         long tick = model.lane().caretProperty().get();
-        Riff riff = model.now();
-        OwnFigures own = model.ownFigures();
+        Riff riff = model.session().now();
         List<PickSheet.Row> rows = new ArrayList<>();
         try {
             for (Figure f : own.all()) {
                 rows.add(row(model, riff, tick, f, "your own · "));
             }
         } catch (PieceFiles.PieceFileException e) {
-            model.say(e.getMessage());
+            model.session().say(e.getMessage());
         }
         for (Figure f : FigureBook.all()) {
             rows.add(row(model, riff, tick, f, ""));
@@ -60,7 +60,7 @@ public final class FigureSheets {
                         "Keep this one …",
                         "the figure under the caret as your own, for every riff",
                         () -> {},
-                        () -> keep(model, host, riff.passAt(tick)),
+                        () -> keep(model.session(), own, host, riff.passAt(tick)),
                         null));
         PickSheet.show(
                 host,
@@ -79,8 +79,9 @@ public final class FigureSheets {
                 whose + steps(f),
                 () -> model.hearing().preview(Figures.replace(riff, tick, f)),
                 () -> {
-                    model.apply(Edits.riff("lay a figure", r -> Figures.replace(r, tick, f)));
-                    model.say(f.name() + " laid.");
+                    model.session()
+                            .apply(Edits.riff("lay a figure", r -> Figures.replace(r, tick, f)));
+                    model.session().say(f.name() + " laid.");
                 },
                 null);
     }
@@ -121,7 +122,7 @@ public final class FigureSheets {
                 : ((Stroke) e).muted() ? "m" : ((Stroke) e).accented() ? "A" : "a";
     }
 
-    private static void keep(WriteModel model, SheetHost host, Pass pass) {
+    private static void keep(Session session, OwnFigures own, SheetHost host, Pass pass) {
         Ask.line(
                 host,
                 "A name for the figure",
@@ -129,10 +130,10 @@ public final class FigureSheets {
                 80,
                 name -> {
                     try {
-                        model.ownFigures().keep(pass.figure(), name);
-                        model.say("Kept " + name + " among your own figures.");
+                        own.keep(pass.figure(), name);
+                        session.say("Kept " + name + " among your own figures.");
                     } catch (PieceFiles.PieceFileException e) {
-                        model.say(e.getMessage());
+                        session.say(e.getMessage());
                     }
                 });
     }
@@ -150,7 +151,7 @@ public final class FigureSheets {
                         12,
                         Choices.caption(
                                 "Tap J (or any letter) at "
-                                        + model.now().tempo()
+                                        + model.session().now().tempo()
                                         + " quarters a minute; the first tap is the one. Backspace begins"
                                         + " anew, Enter lays the figure in place of the one under the caret."),
                         understood);
@@ -163,7 +164,10 @@ public final class FigureSheets {
                     if (e.getCode() == KeyCode.ENTER && !taps.isEmpty()) {
                         Figure f = tapped(model, taps).figure();
                         sheet.close();
-                        model.apply(Edits.riff("tapped figure", r -> Figures.replace(r, tick, f)));
+                        model.session()
+                                .apply(
+                                        Edits.riff(
+                                                "tapped figure", r -> Figures.replace(r, tick, f)));
                     } else if (e.getCode() == KeyCode.BACK_SPACE) {
                         taps.clear();
                         understood.setText("Nothing tapped yet.");
@@ -184,8 +188,10 @@ public final class FigureSheets {
     }
 
     private static Tapping tapped(WriteModel model, List<Double> taps) {
-        int bar = Math.max(0, model.now().meters().bar(model.lane().caretProperty().get()));
-        return Tapping.of(taps, model.now().tempo(), model.now().meters().meter(bar));
+        int bar =
+                Math.max(0, model.session().now().meters().bar(model.lane().caretProperty().get()));
+        return Tapping.of(
+                taps, model.session().now().tempo(), model.session().now().meters().meter(bar));
     }
 
     private static String inWords(Tapping t) {

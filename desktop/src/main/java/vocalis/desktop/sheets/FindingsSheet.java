@@ -5,7 +5,7 @@ import javafx.scene.control.Button;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import vocalis.core.derive.Finding;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.workbench.document.Edits;
@@ -17,8 +17,8 @@ public final class FindingsSheet {
     private FindingsSheet() {}
 
     /** Opens it. */
-    public static void show(WriteModel model, SheetHost host) {
-        List<Finding> all = model.derived().findings();
+    public static void show(Session session, SheetHost host) {
+        List<Finding> all = session.derived().findings();
         GridPane grid = Choices.grid();
         VBox content = new VBox(12);
         content.getStyleClass().add("help");
@@ -36,17 +36,17 @@ public final class FindingsSheet {
             there.setOnAction(
                     e -> {
                         sheet.close();
-                        model.moveChordCaretTo(f.chord());
+                        session.caret().moveTo(f.chord());
                     });
             int row = grid.getRowCount();
-            grid.add(Choices.text(FindingWords.of(f, model.riff())), 0, row);
+            grid.add(Choices.text(FindingWords.of(f, session.riff())), 0, row);
             grid.add(there, 1, row);
             if (f instanceof Finding.TouchUnplaced t) {
                 Button away = new Button("Take it away");
                 away.getStyleClass().add("quiet-button");
                 away.setOnAction(
                         e -> {
-                            model.apply(Edits.removeTouch(t.touch()));
+                            session.apply(Edits.removeTouch(t.touch()));
                             away.setDisable(true);
                         });
                 grid.add(away, 2, row);

@@ -1,7 +1,6 @@
 package vocalis.desktop.sheets;
 
 import java.util.List;
-import java.util.Map;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -9,23 +8,12 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.keys.Command;
 import vocalis.desktop.keys.Commands;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.session.Place;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 
 /** Help: the order of the work, all keys from the registry that obeys them, a short glossary. */
 public final class HelpSheet {
-
-    private static final Map<Zone, String> NAMES =
-            Map.of(
-                    Zone.BAND, "Chords",
-                    Zone.LANE, "Lane",
-                    Zone.TYPING, "Writing in the lane (L)",
-                    Zone.REVOICE, "Revoice (F12)",
-                    Zone.CARDS, "Voicings",
-                    Zone.NECK, "Neck",
-                    Zone.ARRANGE, "Arrange (Shift F12)",
-                    Zone.PRACTISE, "Practise (Ctrl F12)");
 
     /*
      * Rows: step | how. The order in which a riff is made; pattern and chords in either order.
@@ -112,29 +100,20 @@ public final class HelpSheet {
         VBox held =
                 list(
                         "Everywhere",
-                        commands.all().stream().filter(c -> c.zones().isEmpty()).toList());
+                        commands.all().stream().filter(c -> c.places().isEmpty()).toList());
         GridPane grid = (GridPane) held.getChildren().get(1);
         row(grid, "H held", "hear what the caret is on, until released");
         row(grid, "M held", "on the neck: with the silenced string let ring");
         row(grid, "J held", "in Arrange: the clash alone; in Revoice: the cell");
         columns.getChildren().add(held);
-        for (Zone z :
-                List.of(
-                        Zone.BAND,
-                        Zone.LANE,
-                        Zone.TYPING,
-                        Zone.REVOICE,
-                        Zone.CARDS,
-                        Zone.NECK,
-                        Zone.ARRANGE,
-                        Zone.PRACTISE)) {
-            columns.getChildren()
-                    .add(
-                            list(
-                                    NAMES.get(z),
-                                    commands.all().stream()
-                                            .filter(c -> c.zones().contains(z))
-                                            .toList()));
+        for (Place p : commands.places()) {
+            List<Command> own =
+                    commands.all().stream()
+                            .filter(c -> c.places().contains(p) && !c.words().isEmpty())
+                            .toList();
+            if (!own.isEmpty()) {
+                columns.getChildren().add(list(p.words(), own));
+            }
         }
         return columns;
     }

@@ -25,9 +25,9 @@ import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
 import vocalis.core.theory.Pitch;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.playing.RootProof;
 
 /** Sheets for listening: the root proved by power chords under it, and strings to tune by. */
@@ -42,7 +42,7 @@ public final class ListenSheets {
 
     /** Power chords on each reading under the voicing shown, and under the riff. */
     public static void prove(WriteModel model, SheetHost host) {
-        Voicing v = model.shownProperty().get();
+        Voicing v = model.shown().voicing();
         Proof proof = new Proof(model, v);
         Label verdict = new Label(HeardRoot.of(v, Optional.of(model.key())).reason());
         verdict.setId("verdict");
@@ -156,11 +156,11 @@ public final class ListenSheets {
             mark(candidates.indexOf(c));
             Optional<Shape> power = c.power().map(Voicing::shape);
             if (riff) {
-                if (!model.player().telemetry().latest().playing()) {
-                    model.player().play(0);
+                if (!model.session().player().telemetry().latest().playing()) {
+                    model.session().player().play(0);
                 }
                 Shape silent = Shape.silent(model.riff().ground().board().strings());
-                Runnable strike = () -> model.player().hear(silent, new double[0], power);
+                Runnable strike = () -> model.session().player().hear(silent, new double[0], power);
                 strike.run();
                 double bar = bar();
                 under.stop();
@@ -168,7 +168,7 @@ public final class ListenSheets {
                 under.setCycleCount(Animation.INDEFINITE);
                 under.play();
             } else {
-                model.player().hear(voicing.shape(), new double[0], power);
+                model.session().player().hear(voicing.shape(), new double[0], power);
             }
         }
 
@@ -199,9 +199,9 @@ public final class ListenSheets {
             sequence.stop();
             under.stop();
             mark(-1);
-            model.player().release();
+            model.session().player().release();
             if (riff) {
-                model.player().stop();
+                model.session().player().stop();
             }
         }
 

@@ -12,7 +12,8 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Hearing;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.sound.device.AudioOutput;
@@ -27,15 +28,11 @@ public final class OutputSheet {
     private OutputSheet() {}
 
     /** Opens it. */
-    public static void show(WriteModel model, SheetHost host) {
-        AudioOutput output = model.player().output();
+    public static void show(Session session, Hearing hearing, SheetHost host) {
+        AudioOutput output = session.player().output();
         ComboBox<String> devices =
                 Choices.choice(
-                        "device",
-                        List.of(model.hearing().device()),
-                        model.hearing().device(),
-                        d -> d,
-                        d -> {});
+                        "device", List.of(hearing.device()), hearing.device(), d -> d, d -> {});
         devices.setPrefWidth(320);
         ComboBox<Integer> buffers =
                 Choices.choice(
@@ -43,7 +40,7 @@ public final class OutputSheet {
                         Arrays.stream(BUFFERS).boxed().toList(),
                         output.bufferFrames(),
                         f -> Math.round(f / Player.RATE * 1000) + " ms",
-                        f -> model.hearing().useDevice(devices.getValue(), f));
+                        f -> hearing.useDevice(devices.getValue(), f));
         CheckBox muted = new CheckBox("muted");
         muted.setId("muted");
         muted.setSelected(output.muted());
@@ -75,24 +72,21 @@ public final class OutputSheet {
         clock.setCycleCount(Animation.INDEFINITE);
         clock.play();
         host.open("Where the sound goes", content, 600).onClosed(clock::stop);
-        model.background()
-                .channel(
-                        "looking for sound devices",
-                        (List<String> names) -> offer(devices, names, model, buffers))
-                .request(Devices::names);
+        session.ask(
+                "looking for sound devices",
+                Devices::names,
+                names -> offer(devices, names, hearing, buffers));
     }
 
     private static void offer(
             ComboBox<String> devices,
             List<String> names,
-            WriteModel model,
+            Hearing hearing,
             ComboBox<Integer> buffers) {
         devices.getItems().setAll(names);
-        devices.setValue(
-                names.contains(model.hearing().device()) ? model.hearing().device() : names.get(0));
+        devices.setValue(names.contains(hearing.device()) ? hearing.device() : names.get(0));
         devices.valueProperty()
-                .addListener(
-                        o -> model.hearing().useDevice(devices.getValue(), buffers.getValue()));
+                .addListener(o -> hearing.useDevice(devices.getValue(), buffers.getValue()));
     }
 
     private static String state(AudioOutput output) {

@@ -16,7 +16,7 @@ import vocalis.desktop.view.SheetHost;
  * A sheet of things to choose among: arrows walk them, H held hears one, Enter takes it, Delete
  * takes it away where that can be done.
  */
-final class PickSheet {
+public final class PickSheet {
 
     private static final double MOST_HEIGHT = 470;
 
@@ -30,7 +30,7 @@ final class PickSheet {
      * @param drop takes it away; null where it cannot be
      * @param compare shows it beside what there is; null where it cannot be
      */
-    record Row(
+    public record Row(
             String name,
             String what,
             Runnable hear,
@@ -39,7 +39,7 @@ final class PickSheet {
             Runnable compare) {
 
         /** Not to be compared. */
-        Row(String name, String what, Runnable hear, Runnable take, Runnable drop) {
+        public Row(String name, String what, Runnable hear, Runnable take, Runnable drop) {
             this(name, what, hear, take, drop, null);
         }
     }
@@ -59,7 +59,7 @@ final class PickSheet {
      * @param none what is said where there is no row
      * @param endHearing ends what a row sounds
      */
-    static void show(
+    public static void show(
             SheetHost host,
             String title,
             String head,

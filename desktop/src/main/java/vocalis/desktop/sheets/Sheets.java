@@ -30,10 +30,10 @@ import vocalis.core.theory.Key;
 import vocalis.core.theory.Mode;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.document.Edits;
 
 /** Sheets of harmony: drone map, bass sweep, keys that fit. */
@@ -135,14 +135,15 @@ public final class Sheets {
                 Button b = droneCell(cell, now);
                 b.setOnAction(
                         e -> {
-                            model.apply(
-                                    Edits.ground(
-                                            "tuning, capo and key",
-                                            g ->
-                                                    g.withCapo(0)
-                                                            .withTuning(tuning)
-                                                            .withCapo(cell.capo())
-                                                            .withKey(cell.key())));
+                            model.session()
+                                    .apply(
+                                            Edits.ground(
+                                                    "tuning, capo and key",
+                                                    g ->
+                                                            g.withCapo(0)
+                                                                    .withTuning(tuning)
+                                                                    .withCapo(cell.capo())
+                                                                    .withKey(cell.key())));
                             close.run();
                         });
                 grid.add(b, tonic + 1, row.capo() + 1);
@@ -205,7 +206,7 @@ public final class Sheets {
 
     /** The voicing shown over each of the twelve basses. */
     public static void bassSweep(WriteModel model, SheetHost host) {
-        Voicing v = model.shownProperty().get();
+        Voicing v = model.shown().voicing();
         GridPane grid = new GridPane();
         grid.getStyleClass().add("figures");
         grid.addRow(
@@ -236,7 +237,7 @@ public final class Sheets {
 
     /** The shape shown, slid along the neck under its open strings; a row takes it there. */
     public static void series(WriteModel model, SheetHost host) {
-        Voicing v = model.shownProperty().get();
+        Voicing v = model.shown().voicing();
         if (v.shape().lowestFretted() == 0) {
             host.open(
                     "Along the neck",
@@ -248,12 +249,12 @@ public final class Sheets {
         GridPane grid = new GridPane();
         grid.getStyleClass().add("figures");
         SheetHost.Sheet[] stage = new SheetHost.Sheet[1];
-        for (Series.Step s : Series.of(v, Optional.of(key), model.hand()).steps()) {
+        for (Series.Step s : Series.of(v, Optional.of(key), model.session().hand()).steps()) {
             Button b = new Button(s.voicing().shape().text());
             b.getStyleClass().add("quiet-button");
             b.setOnAction(
                     e -> {
-                        model.take(s.voicing().shape());
+                        model.shown().take(s.voicing().shape());
                         stage[0].close();
                     });
             boolean inside = s.outside() == 0;

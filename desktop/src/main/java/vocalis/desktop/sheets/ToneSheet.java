@@ -11,7 +11,7 @@ import javafx.scene.layout.VBox;
 import vocalis.core.mix.Controls;
 import vocalis.core.mix.Mix;
 import vocalis.core.riff.Tone;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.workbench.document.Edits;
@@ -24,32 +24,32 @@ public final class ToneSheet {
     private ToneSheet() {}
 
     /** How both guitars are turned. */
-    public static void show(WriteModel model, SheetHost host) {
+    public static void show(Session session, SheetHost host) {
         VBox first =
                 new VBox(
                         10,
                         Choices.head("Guitar"),
                         controls(
                                 "first",
-                                mix(model).controls(),
-                                c -> change(model, b -> b.withControls(c)),
-                                () -> mix(model).controls()));
-        row0(first, tones("first-tone", model.now().ground().tone(), t -> setTone(model, t)));
+                                mix(session).controls(),
+                                c -> change(session, b -> b.withControls(c)),
+                                () -> mix(session).controls()));
+        row0(first, tones("first-tone", session.now().ground().tone(), t -> setTone(session, t)));
         VBox second = new VBox(10, Choices.head("Second guitar"));
-        if (mix(model).second().on()) {
+        if (mix(session).second().on()) {
             second.getChildren()
                     .add(
                             controls(
                                     "second",
-                                    mix(model).secondControls(),
-                                    c -> change(model, b -> secondControls(b, c)),
-                                    () -> mix(model).secondControls()));
+                                    mix(session).secondControls(),
+                                    c -> change(session, b -> secondControls(b, c)),
+                                    () -> mix(session).secondControls()));
             row0(
                     second,
                     tones(
                             "second-tone",
-                            mix(model).secondTone(),
-                            t -> change(model, b -> secondTone(b, t))));
+                            mix(session).secondTone(),
+                            t -> change(session, b -> secondTone(b, t))));
         } else {
             second.getChildren().add(Choices.caption("It does not play. W lets it."));
         }
@@ -155,16 +155,16 @@ public final class ToneSheet {
         return grid;
     }
 
-    private static void setTone(WriteModel model, Tone tone) {
-        model.apply(Edits.ground("tone", g -> g.withTone(tone)));
+    private static void setTone(Session session, Tone tone) {
+        session.apply(Edits.ground("tone", g -> g.withTone(tone)));
     }
 
-    private static Mix mix(WriteModel model) {
-        return model.workspace().content().mix();
+    private static Mix mix(Session session) {
+        return session.piece().mix();
     }
 
-    private static void change(WriteModel model, UnaryOperator<Mix> change) {
-        model.apply(Edits.mix("tone", change));
+    private static void change(Session session, UnaryOperator<Mix> change) {
+        session.apply(Edits.mix("tone", change));
     }
 
     private static Mix secondTone(Mix m, Tone t) {

@@ -22,7 +22,8 @@ import vocalis.core.derive.Derived;
 import vocalis.core.riff.Ground;
 import vocalis.core.theory.Key;
 import vocalis.core.unpick.Unpicked;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Hearing;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
@@ -42,7 +43,8 @@ public final class UnpickSheet {
     private static final double HEIGHT = 400;
     private static final int TAB_COLUMNS = 64;
 
-    private final WriteModel model;
+    private final Session session;
+    private final Hearing hearing;
     private final Exchange exchange;
     private final Imported imported;
     private final Background.Channel<Object> answers;
@@ -56,12 +58,13 @@ public final class UnpickSheet {
     private boolean held;
     private int focused;
 
-    private UnpickSheet(WriteModel model, Exchange exchange, Imported imported) {
-        this.model = model;
+    private UnpickSheet(Session session, Hearing hearing, Exchange exchange, Imported imported) {
+        this.session = session;
+        this.hearing = hearing;
         this.exchange = exchange;
         this.imported = imported;
         this.ground = Exchange.ground(imported);
-        this.answers = model.background().channel("taking a score apart", this::show);
+        this.answers = session.channel("taking a score apart", this::show);
     }
 
     /**
@@ -70,12 +73,13 @@ public final class UnpickSheet {
      * @param then takes what was understood; the sheet closes before
      */
     public static void show(
-            WriteModel model,
+            Session session,
+            Hearing hearing,
             Exchange exchange,
             Imported imported,
             SheetHost host,
             Consumer<Unpicked> then) {
-        new UnpickSheet(model, exchange, imported).open(host, then);
+        new UnpickSheet(session, hearing, exchange, imported).open(host, then);
     }
 
     private void open(SheetHost host, Consumer<Unpicked> then) {
@@ -158,7 +162,7 @@ public final class UnpickSheet {
         if (e.getCode() == KeyCode.H && !(e.getTarget() instanceof TextField)) {
             if (!held && unpicked != null) {
                 held = true;
-                model.hearing().preview(unpicked.riff());
+                hearing.preview(unpicked.riff());
             }
             e.consume();
         }
@@ -167,7 +171,7 @@ public final class UnpickSheet {
     private void letGo() {
         if (held) {
             held = false;
-            model.hearing().endPreview();
+            hearing.endPreview();
         }
     }
 

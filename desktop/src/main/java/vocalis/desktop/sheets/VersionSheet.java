@@ -14,7 +14,8 @@ import vocalis.core.edit.Progression;
 import vocalis.core.piece.Version;
 import vocalis.core.revoice.Difference;
 import vocalis.core.theory.Key;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Hearing;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.RiffPicture;
@@ -29,17 +30,19 @@ final class VersionSheet {
     private static final double BAND = 170;
     private static final int MOST_SAID = 8;
 
-    private final WriteModel model;
+    private final Session session;
+    private final Hearing hearing;
     private final Version version;
     private boolean held;
 
-    private VersionSheet(WriteModel model, Version version) {
-        this.model = model;
+    private VersionSheet(Session session, Hearing hearing, Version version) {
+        this.session = session;
+        this.hearing = hearing;
         this.version = version;
     }
 
-    static void show(WriteModel model, SheetHost host, Version version) {
-        new VersionSheet(model, version).open(host);
+    static void show(Session session, Hearing hearing, SheetHost host, Version version) {
+        new VersionSheet(session, hearing, version).open(host);
     }
 
     private void open(SheetHost host) {
@@ -69,8 +72,8 @@ final class VersionSheet {
         take.setOnAction(
                 e -> {
                     sheet.close();
-                    model.apply(Edits.takeVersion(version.id()));
-                    model.say("Took " + version.name() + "; undo goes back.");
+                    session.apply(Edits.takeVersion(version.id()));
+                    session.say("Took " + version.name() + "; undo goes back.");
                 });
         body.addEventHandler(
                 KeyEvent.KEY_PRESSED,
@@ -78,7 +81,7 @@ final class VersionSheet {
                     if (e.getCode() == KeyCode.H) {
                         if (!held) {
                             held = true;
-                            model.hearing().preview(version.riff());
+                            hearing.preview(version.riff());
                         }
                         e.consume();
                     }
@@ -92,18 +95,17 @@ final class VersionSheet {
                 });
         sheet.onClosed(this::letGo);
         sheet.focus(take);
-        Derived before = model.derived();
+        Derived before = session.derived();
         Background.Channel<Derived> derived =
-                model.background()
-                        .channel(
-                                "deriving a version",
-                                d -> {
-                                    int[] range = RiffPicture.range(before, d);
-                                    now.show(before, range);
-                                    then.show(d, range);
-                                    differs.setText(said(before, d));
-                                });
-        derived.request(() -> Deriver.once(version.riff(), model.hand(), model.catalogue()));
+                session.channel(
+                        "deriving a version",
+                        d -> {
+                            int[] range = RiffPicture.range(before, d);
+                            now.show(before, range);
+                            then.show(d, range);
+                            differs.setText(said(before, d));
+                        });
+        derived.request(() -> Deriver.once(version.riff(), session.hand(), session.catalogue()));
     }
 
     private static RiffPicture picture(String id) {
@@ -117,7 +119,7 @@ final class VersionSheet {
     private void letGo() {
         if (held) {
             held = false;
-            model.hearing().endPreview();
+            hearing.endPreview();
         }
     }
 

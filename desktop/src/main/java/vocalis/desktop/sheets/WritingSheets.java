@@ -9,7 +9,7 @@ import vocalis.core.check.Caution;
 import vocalis.core.check.Check;
 import vocalis.core.choice.Filter;
 import vocalis.core.derive.Derived;
-import vocalis.core.derive.Way;
+import vocalis.core.derive.HandPath;
 import vocalis.core.edit.Chords;
 import vocalis.core.edit.Progression;
 import vocalis.core.piece.Version;
@@ -18,9 +18,9 @@ import vocalis.core.theory.Key;
 import vocalis.core.vary.Endings;
 import vocalis.core.vary.NextRoot;
 import vocalis.core.vary.Variation;
-import vocalis.desktop.model.WriteModel;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.words.CheckWords;
 import vocalis.workbench.words.VariationWords;
@@ -38,8 +38,8 @@ public final class WritingSheets {
 
     /** The roots of the riff as a line of text. */
     public static void roots(WriteModel model, SheetHost host) {
-        Key key = model.now().ground().key();
-        String before = Progression.of(model.now());
+        Key key = model.session().now().ground().key();
+        String before = Progression.of(model.session().now());
         TextField field = new TextField(before);
         field.setId("roots-line");
         field.getStyleClass().add("find");
@@ -59,7 +59,7 @@ public final class WritingSheets {
                     try {
                         Progression typed = Progression.parse(field.getText(), key);
                         boolean same = field.getText().strip().equals(before);
-                        if (same || model.apply(Edits.roots(typed))) {
+                        if (same || model.session().apply(Edits.roots(typed))) {
                             sheet.close();
                         }
                     } catch (IllegalArgumentException wrong) {
@@ -72,8 +72,8 @@ public final class WritingSheets {
 
     /** What could stand in the place of the chord under the caret. */
     public static void next(WriteModel model, SheetHost host) {
-        Riff riff = model.now();
-        int chord = model.chordProperty().get();
+        Riff riff = model.session().now();
+        int chord = model.caret().chord();
         List<PickSheet.Row> rows = new ArrayList<>();
         for (NextRoot r : NextRoot.at(riff, chord).subList(0, MOST_NEXT)) {
             int pitchClass = r.root().pitchClass(riff.ground().key());
@@ -82,7 +82,7 @@ public final class WritingSheets {
                             VariationWords.root(r, riff.ground().key()),
                             VariationWords.why(r),
                             () -> model.hearing().preview(Chords.root(riff, chord, r.root())),
-                            () -> model.apply(Edits.setRoot(chord, pitchClass)),
+                            () -> model.session().apply(Edits.setRoot(chord, pitchClass)),
                             null));
         }
         boolean seam = chord == riff.roots().size() - 1 && chord > 0;
@@ -97,7 +97,7 @@ public final class WritingSheets {
     /** The named moves that change this riff. */
     public static void variations(WriteModel model, SheetHost host) {
         Derived derived = model.derived();
-        int chord = model.chordProperty().get();
+        int chord = model.caret().chord();
         List<PickSheet.Row> rows = new ArrayList<>();
         for (Variation v : Variation.values()) {
             v.of(derived, chord)
@@ -128,9 +128,11 @@ public final class WritingSheets {
                 what,
                 () -> model.hearing().preview(varied),
                 () -> {
-                    if (model.apply(
-                            Edits.vary(name.toLowerCase(java.util.Locale.ROOT), of, varied))) {
-                        model.say(name + ": " + what + ".");
+                    if (model.session()
+                            .apply(
+                                    Edits.vary(
+                                            name.toLowerCase(java.util.Locale.ROOT), of, varied))) {
+                        model.session().say(name + ": " + what + ".");
                     }
                 },
                 null);
@@ -139,10 +141,10 @@ public final class WritingSheets {
     /** The versions that are kept, and three endings to try. */
     public static void versions(WriteModel model, SheetHost host) {
         List<PickSheet.Row> rows = new ArrayList<>();
-        List<Version> kept = model.workspace().content().versions();
+        List<Version> kept = model.session().piece().versions();
         for (int i = kept.size() - 1; i >= 0; i--) {
             Version v = kept.get(i);
-            boolean same = v.riff().equals(model.now());
+            boolean same = v.riff().equals(model.session().now());
             rows.add(
                     new PickSheet.Row(
                             v.name(),
@@ -151,17 +153,18 @@ public final class WritingSheets {
                                     + (v.note().isEmpty() ? "" : " · " + v.note()),
                             () -> model.hearing().preview(v.riff()),
                             () -> {
-                                model.apply(Edits.takeVersion(v.id()));
-                                model.say("Took " + v.name() + "; undo goes back.");
+                                model.session().apply(Edits.takeVersion(v.id()));
+                                model.session().say("Took " + v.name() + "; undo goes back.");
                             },
                             () -> {
-                                model.apply(Edits.dropVersion(v.id()));
-                                model.say("Forgot " + v.name() + "; undo brings it back.");
+                                model.session().apply(Edits.dropVersion(v.id()));
+                                model.session()
+                                        .say("Forgot " + v.name() + "; undo brings it back.");
                             },
-                            () -> VersionSheet.show(model, host, v)));
+                            () -> VersionSheet.show(model.session(), model.hearing(), host, v)));
         }
         int n = 0;
-        Riff now = model.now();
+        Riff now = model.session().now();
         for (Riff r : Endings.of(now)) {
             n++;
             Key key = r.ground().key();
@@ -194,10 +197,10 @@ public final class WritingSheets {
                     };
                     List<PickSheet.Row> rows = new ArrayList<>();
                     for (int i = 0; i < offered.size(); i++) {
-                        Way w = offered.get(i);
+                        HandPath w = offered.get(i);
                         rows.add(row(model, names[i], walk(w), now.riff(), w.riff()));
                     }
-                    Way as = Way.of(now);
+                    HandPath as = HandPath.of(now);
                     String head =
                             "As it is: "
                                     + walk(as)
@@ -211,7 +214,7 @@ public final class WritingSheets {
                 });
     }
 
-    private static String walk(Way w) {
+    private static String walk(HandPath w) {
         int n = w.riff().roots().size();
         return String.format(
                 "%.0f mm a round%s, %d %s change, effort %.1f",
@@ -228,20 +231,20 @@ public final class WritingSheets {
 
     /** Keeps the riff as it stands. */
     public static void keep(WriteModel model) {
-        int n = model.workspace().content().versions().size() + 1;
+        int n = model.session().piece().versions().size() + 1;
         String name = "Version " + n;
         keep(model, name, "");
     }
 
     private static void keep(WriteModel model, String name, String note) {
-        if (model.apply(Edits.keepVersion(name, note))) {
-            model.say("Kept as " + name + ". F9 shows what is kept.");
+        if (model.session().apply(Edits.keepVersion(name, note))) {
+            model.session().say("Kept as " + name + ". F9 shows what is kept.");
         }
     }
 
     /** Keeps it under a name, with a note. */
     public static void keepNamed(WriteModel model, SheetHost host) {
-        int n = model.workspace().content().versions().size() + 1;
+        int n = model.session().piece().versions().size() + 1;
         Ask.line(
                 host,
                 "A name for the version",

@@ -1,5 +1,6 @@
 package vocalis.desktop.view;
 
+import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -99,6 +100,37 @@ public final class Background implements AutoCloseable {
                 () -> {
                     work.run();
                     Platform.runLater(after);
+                });
+    }
+
+    /** Has a question answered off the FX thread; the answer is given on it. */
+    public <T> void ask(String what, Supplier<T> question, Consumer<T> answer) {
+        execute(
+                what,
+                () -> {
+                    T found = question.get();
+                    Platform.runLater(() -> answer.accept(found));
+                });
+    }
+
+    /**
+     * Has something done that can fail, such as with the disk; on the FX thread the answer is
+     * given, or what was wrong told in words.
+     */
+    public <T> void attempt(
+            String what, Callable<T> question, Consumer<T> answer, Consumer<String> trouble) {
+        execute(
+                what,
+                () -> {
+                    try {
+                        T found = question.call();
+                        Platform.runLater(() -> answer.accept(found));
+                    } catch (RuntimeException e) {
+                        throw e;
+                    } catch (Exception e) {
+                        String why = String.valueOf(e.getMessage());
+                        Platform.runLater(() -> trouble.accept(why));
+                    }
                 });
     }
 

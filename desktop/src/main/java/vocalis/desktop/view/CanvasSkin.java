@@ -70,7 +70,7 @@ public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
     }
 
     /** Says what a place of the picture means, for whoever asks. */
-    protected final void means(double x, double y, double w, double h, String meaning) {
+    public final void means(double x, double y, double w, double h, String meaning) {
         areas.add(new Area(x, y, w, h, meaning));
     }
 
@@ -114,7 +114,7 @@ public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
         }
     }
 
-    protected final void text(
+    public final void text(
             GraphicsContext g,
             String s,
             double x,
@@ -134,7 +134,7 @@ public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
         written.add(new Written(s, left, y - h / 2, w, h, fill));
     }
 
-    protected static void stroke(
+    public static void stroke(
             GraphicsContext g,
             Paint paint,
             double width,
@@ -152,7 +152,7 @@ public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
     private static final int MOST_WIDTHS = 4000;
 
     /** Width of a text; remembered, for the same labels are painted again and again. */
-    protected static double width(String s, Font font) {
+    public static double width(String s, Font font) {
         Map<String, Double> known = WIDTHS.computeIfAbsent(font, f -> new HashMap<>());
         if (known.size() > MOST_WIDTHS) {
             known.clear();

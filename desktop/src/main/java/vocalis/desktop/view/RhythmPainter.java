@@ -45,7 +45,7 @@ public final class RhythmPainter {
         bottom = stemTop + HEIGHT - 6;
         MeterMap meters = score.time().meters();
         List<Onset> onsets = score.onsets();
-        Notation.Part before = null;
+        Notation.TiedValue before = null;
         for (int i = score.firstFrom(axis.from());
                 i < onsets.size() && axis.shows(onsets.get(i).at());
                 i++) {
@@ -57,7 +57,7 @@ public final class RhythmPainter {
             }
             long from = o.at();
             for (long to : TabHead.cuts(o, length)) {
-                for (Notation.Part p : Notation.parts(from, to - from, meters)) {
+                for (Notation.TiedValue p : Notation.parts(from, to - from, meters)) {
                     if (axis.shows(p.at())) {
                         part(p, before, meters);
                         before = p;
@@ -74,7 +74,7 @@ public final class RhythmPainter {
         }
     }
 
-    private void part(Notation.Part p, Notation.Part before, MeterMap meters) {
+    private void part(Notation.TiedValue p, Notation.TiedValue before, MeterMap meters) {
         Notation.Value v = p.value();
         double x = Math.round(axis.x(p.at())) + 0.5;
         Paint dim = control.dim();

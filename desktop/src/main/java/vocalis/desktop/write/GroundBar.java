@@ -28,7 +28,7 @@ import vocalis.core.riff.Tone;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Mode;
 import vocalis.core.theory.Spelling;
-import vocalis.desktop.model.WriteModel;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Explain;
 import vocalis.workbench.base.Subscription;
@@ -48,7 +48,7 @@ public final class GroundBar extends HBox {
                     "4/4", "3/4", "2/4", "5/4", "6/4", "7/4", "3/8", "5/8", "6/8", "7/8", "9/8",
                     "11/8", "12/8");
 
-    private final WriteModel model;
+    private final Session session;
     private final ComboBox<Tuning> tuning = new ComboBox<>();
     private final ComboBox<Integer> capo = new ComboBox<>();
     private final ComboBox<Spelling> tonic = new ComboBox<>();
@@ -63,8 +63,8 @@ public final class GroundBar extends HBox {
     /**
      * @param openBand opens the sheet of who plays along
      */
-    public GroundBar(WriteModel model, Runnable openBand) {
-        this.model = model;
+    public GroundBar(Session session, Runnable openBand) {
+        this.session = session;
         getStyleClass().add("ground-bar");
         setAlignment(Pos.CENTER_LEFT);
         tuning.getItems().setAll(Tuning.offered());
@@ -141,11 +141,11 @@ public final class GroundBar extends HBox {
         band.setOnAction(e -> openBand.run());
         wire();
         refresh();
-        listening = model.workspace().onChange(this::refresh);
+        listening = session.workspace().onChange(this::refresh);
     }
 
     /** Ends listening to the document. */
-    void dispose() {
+    public void dispose() {
         listening.close();
     }
 
@@ -169,7 +169,7 @@ public final class GroundBar extends HBox {
                 if (bpm >= TempoMap.SLOWEST && bpm <= TempoMap.FASTEST) {
                     return bpm;
                 }
-                model.say(
+                session.say(
                         "Tempo: \""
                                 + typed
                                 + "\" is not a whole number from "
@@ -177,9 +177,9 @@ public final class GroundBar extends HBox {
                                 + " to "
                                 + TempoMap.FASTEST
                                 + "; it stays at "
-                                + model.now().tempo()
+                                + session.now().tempo()
                                 + ".");
-                return model.now().tempo();
+                return session.now().tempo();
             }
         };
     }
@@ -238,7 +238,7 @@ public final class GroundBar extends HBox {
         edit(what, this::withKey);
         String after = roots();
         if (!before.equals(after)) {
-            model.say(
+            session.say(
                     "The roots moved with the key: "
                             + before
                             + " became "
@@ -248,7 +248,7 @@ public final class GroundBar extends HBox {
     }
 
     private String roots() {
-        Riff r = model.now();
+        Riff r = session.now();
         Key key = r.ground().key();
         String all =
                 r.roots().stream()
@@ -268,14 +268,14 @@ public final class GroundBar extends HBox {
 
     /** An edit that is refused puts the field back to what the riff has. */
     private void apply(Edit edit) {
-        if (!refreshing && !model.apply(edit)) {
+        if (!refreshing && !session.apply(edit)) {
             Platform.runLater(this::refresh);
         }
     }
 
     private void refresh() {
         refreshing = true;
-        Riff r = model.now();
+        Riff r = session.now();
         Ground g = r.ground();
         offer(tuning, g.instrument().tuning());
         offer(capo, g.capo());
@@ -283,7 +283,7 @@ public final class GroundBar extends HBox {
         offer(mode, g.key().mode());
         offer(meter, r.meters().meter(0));
         tone.setValue(g.tone());
-        band.setText(alongWith(model.workspace().content().mix()));
+        band.setText(alongWith(session.piece().mix()));
         if (!tempo.isFocused() || !tempo.getEditor().isFocused()) {
             tempo.getValueFactory().setValue(r.tempo());
         } else if (!tempo.getValue().equals(r.tempo())) {

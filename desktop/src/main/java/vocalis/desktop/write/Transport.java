@@ -19,8 +19,8 @@ import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import vocalis.core.arrange.Song;
 import vocalis.core.rhythm.MeterMap;
-import vocalis.desktop.model.WriteModel;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Whereabouts;
 import vocalis.desktop.view.Explain;
 import vocalis.sound.device.AudioOutput;
 import vocalis.sound.engine.Telemetry;
@@ -30,7 +30,7 @@ import vocalis.sound.engine.Telemetry;
  * it follows the engine frame by frame, and for a moment after every key; else it only looks twice
  * a second, so that an idle window costs next to nothing.
  */
-final class Transport extends HBox {
+public final class Transport extends HBox {
 
     private static final int SEGMENTS = 12;
     private static final double FALL = 0.86;
@@ -38,11 +38,12 @@ final class Transport extends HBox {
     private static final double SILENT = 1e-4;
 
     /** Follows where the loop is. */
-    interface Follower {
+    public interface Follower {
         void now(boolean playing, double tick);
     }
 
-    private final WriteModel model;
+    private final Session session;
+    private final Whereabouts whereabouts;
     private final List<Follower> followers;
     private final Button play = new Button();
     private final FontIcon icon = new FontIcon(Feather.PLAY);
@@ -74,8 +75,13 @@ final class Transport extends HBox {
     /**
      * @param showOutput opens the sheet of where the sound goes
      */
-    Transport(WriteModel model, Runnable showOutput, List<Follower> followers) {
-        this.model = model;
+    public Transport(
+            Session session,
+            Whereabouts whereabouts,
+            Runnable showOutput,
+            List<Follower> followers) {
+        this.session = session;
+        this.whereabouts = whereabouts;
         this.followers = followers;
         getStyleClass().add("transport");
         setAlignment(Pos.CENTER_RIGHT);
@@ -87,7 +93,7 @@ final class Transport extends HBox {
         Explain.means(play, "Play the loop from this bar, or stop (Space)");
         play.setOnAction(
                 e -> {
-                    model.hearing().togglePlay();
+                    whereabouts.screen().togglePlay();
                     wake();
                 });
         position.getStyleClass().add("position");
@@ -115,7 +121,7 @@ final class Transport extends HBox {
         Explain.means(volume, "Volume; the program starts quiet");
         volume.setBlockIncrement(3);
         volume.valueProperty()
-                .addListener(o -> model.player().volume(Math.pow(10, volume.getValue() / 20)));
+                .addListener(o -> session.player().volume(Math.pow(10, volume.getValue() / 20)));
         VBox out = new VBox(3, sink, meter);
         out.setAlignment(Pos.CENTER_LEFT);
         Label caption = new Label("volume");
@@ -130,18 +136,18 @@ final class Transport extends HBox {
     }
 
     /** Volume in decibels. */
-    javafx.beans.property.DoubleProperty volumeProperty() {
+    public javafx.beans.property.DoubleProperty volumeProperty() {
         return volume.valueProperty();
     }
 
     /** Stops following the engine. */
-    void dispose() {
+    public void dispose() {
         timer.stop();
         looking.shutdownNow();
     }
 
     /** Something may begin to sound: follows at once instead of at the next look. */
-    void wake() {
+    public void wake() {
         quiet = 0;
         follow(true);
     }
@@ -159,7 +165,7 @@ final class Transport extends HBox {
     }
 
     private void tick() {
-        Telemetry.Moment r = model.player().telemetry().latest();
+        Telemetry.Moment r = session.player().telemetry().latest();
         boolean playing = r.playing();
         boolean sounds = playing || r.audition() || r.peak() > SILENT || level > SILENT;
         quiet = sounds ? 0 : quiet + 1;
@@ -172,16 +178,19 @@ final class Transport extends HBox {
         set(sink, sinkWords());
         level = Math.max(r.peak(), level * FALL);
         showLevel();
-        double tick = model.ofSong() ? r.tick() : clipped(r.tick());
-        boolean turns = playing && !model.ofSong() && model.view().followProperty().get();
-        if (turns && !model.view().shownProperty().get().shows(tick)) {
-            model.view().show((long) tick);
+        double tick = whereabouts.screen().ofSong() ? r.tick() : clipped(r.tick());
+        boolean turns =
+                playing
+                        && !whereabouts.screen().ofSong()
+                        && session.caret().view().followProperty().get();
+        if (turns && !session.caret().view().shownProperty().get().shows(tick)) {
+            session.caret().view().show((long) tick);
         }
         followers.forEach(f -> f.now(playing, tick));
     }
 
     private double clipped(double tick) {
-        return Math.max(0, Math.min(model.riff().length() - 1, tick));
+        return Math.max(0, Math.min(session.riff().length() - 1, tick));
     }
 
     private void follow(boolean on) {
@@ -202,23 +211,21 @@ final class Transport extends HBox {
     }
 
     private String bars() {
-        Optional<Song> song = model.ofSong() ? model.arrange().song() : Optional.empty();
+        Optional<Song> song = whereabouts.screen().song();
         int bars =
                 song.map(s -> s.score().time().meters().bars(s.length()))
-                        .orElse(model.riff().bars());
+                        .orElse(session.riff().bars());
         String what = song.isPresent() ? "song of " : "loop of ";
         return what + bars + (bars == 1 ? " bar" : " bars");
     }
 
     private String where(double tick) {
-        Optional<Song> song = model.ofSong() ? model.arrange().song() : Optional.empty();
+        Optional<Song> song = whereabouts.screen().song();
         if (song.isPresent()) {
-            boolean practises = model.screen() == Zone.PRACTISE;
-            double at =
-                    practises ? model.practice().tick(tick) : model.arrange().hearing().tick(tick);
+            double at = whereabouts.screen().tick(tick);
             return place(song.get().score().time().meters(), (long) at);
         }
-        return place(model.riff().meters(), (long) clipped(tick));
+        return place(session.riff().meters(), (long) clipped(tick));
     }
 
     private static String place(MeterMap meters, long at) {
@@ -227,7 +234,7 @@ final class Transport extends HBox {
     }
 
     private String sinkWords() {
-        AudioOutput output = model.player().output();
+        AudioOutput output = session.player().output();
         return switch (output.sink()) {
             case DEVICE -> output.muted() ? "muted: Ctrl M" : "output";
             case SILENT -> "no device";

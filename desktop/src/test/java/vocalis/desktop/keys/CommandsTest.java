@@ -9,7 +9,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import vocalis.desktop.model.Zone;
+import vocalis.desktop.writing.WritePlace;
 
 /** Keys as they are written, pressed and printed, and the registry that finds their commands. */
 class CommandsTest {
@@ -21,19 +21,19 @@ class CommandsTest {
     void some() {
         commands.add("play", "play or stop").keys("SPACE").does(() -> done.add("play"));
         commands.add("root-up", "root up")
-                .in(Zone.BAND)
+                .in(WritePlace.BAND)
                 .keys("UP")
                 .brief("↑ root")
                 .repeats()
                 .does(() -> done.add("root-up"));
         commands.add("voices-up", "more voices")
-                .in(Zone.LANE)
+                .in(WritePlace.LANE)
                 .keys("UP", "K")
                 .brief("↑ voices")
                 .does(() -> done.add("voices-up"));
         commands.add("family-1", "power chord").keys("1").does(() -> done.add("family-1"));
         commands.add("own-one", "the first of mine")
-                .in(Zone.NECK)
+                .in(WritePlace.NECK)
                 .keys("1")
                 .does(() -> done.add("own-one"));
     }
@@ -78,33 +78,48 @@ class CommandsTest {
 
     @Test
     void aPlacesOwnKeyGoesBeforeTheCommonOne() {
-        assertThat(commands.find(Combo.of("1"), Zone.NECK)).map(Command::id).contains("own-one");
-        assertThat(commands.find(Combo.of("1"), Zone.BAND)).map(Command::id).contains("family-1");
-        assertThat(commands.find(Combo.of("UP"), Zone.BAND)).map(Command::id).contains("root-up");
-        assertThat(commands.find(Combo.of("UP"), Zone.LANE)).map(Command::id).contains("voices-up");
-        assertThat(commands.find(Combo.of("K"), Zone.LANE)).map(Command::id).contains("voices-up");
-        assertThat(commands.find(Combo.of("UP"), Zone.CARDS)).isEmpty();
-        assertThat(commands.find(Combo.of("shift UP"), Zone.BAND)).isEmpty();
+        assertThat(commands.find(Combo.of("1"), WritePlace.NECK))
+                .map(Command::id)
+                .contains("own-one");
+        assertThat(commands.find(Combo.of("1"), WritePlace.BAND))
+                .map(Command::id)
+                .contains("family-1");
+        assertThat(commands.find(Combo.of("UP"), WritePlace.BAND))
+                .map(Command::id)
+                .contains("root-up");
+        assertThat(commands.find(Combo.of("UP"), WritePlace.LANE))
+                .map(Command::id)
+                .contains("voices-up");
+        assertThat(commands.find(Combo.of("K"), WritePlace.LANE))
+                .map(Command::id)
+                .contains("voices-up");
+        assertThat(commands.find(Combo.of("UP"), WritePlace.CARDS)).isEmpty();
+        assertThat(commands.find(Combo.of("shift UP"), WritePlace.BAND)).isEmpty();
         assertThat(commands.everywhere(Combo.of("UP"))).isEmpty();
         assertThat(commands.everywhere(Combo.of("SPACE"))).map(Command::id).contains("play");
     }
 
     @Test
     void theStatusLineSaysTheBriefOnesOfItsPlace() {
-        assertThat(commands.status(Zone.BAND)).isEqualTo("↑ root");
-        assertThat(commands.status(Zone.LANE)).isEqualTo("↑ voices");
-        assertThat(commands.status(Zone.NECK)).isEmpty();
+        assertThat(commands.status(WritePlace.BAND)).isEqualTo("↑ root");
+        assertThat(commands.status(WritePlace.LANE)).isEqualTo("↑ voices");
+        assertThat(commands.status(WritePlace.NECK)).isEmpty();
     }
 
     /** A place's own key may stand before the common one; two in one place may not. */
     @Test
     void noKeyIsAskedForTwiceInOnePlace() {
-        assertThatThrownBy(() -> commands.add("again", "").in(Zone.LANE).keys("K").does(() -> {}))
+        assertThatThrownBy(
+                        () ->
+                                commands.add("again", "")
+                                        .in(WritePlace.LANE)
+                                        .keys("K")
+                                        .does(() -> {}))
                 .hasMessageContaining("voices-up")
                 .hasMessageContaining("again");
         assertThatThrownBy(() -> commands.add("again", "").keys("SPACE").does(() -> {}))
                 .hasMessageContaining("play");
-        commands.add("elsewhere", "").in(Zone.NECK).keys("K").does(() -> {});
+        commands.add("elsewhere", "").in(WritePlace.NECK).keys("K").does(() -> {});
     }
 
     @Test

@@ -31,16 +31,15 @@ final class MusicXmlNotes {
         this.meters = meters;
     }
 
-    void drafts(List<MusicXmlPart.Read> read, XmlElement part, List<NoteDraft> to)
-            throws FormatException {
-        List<MusicXmlPart.Read> inTime = new ArrayList<>(read);
-        inTime.sort(Comparator.comparingLong(MusicXmlPart.Read::at));
+    void drafts(List<ReadNote> read, XmlElement part, List<NoteDraft> to) throws FormatException {
+        List<ReadNote> inTime = new ArrayList<>(read);
+        inTime.sort(Comparator.comparingLong(ReadNote::at));
         Map<Long, Integer> struck = new HashMap<>();
         inTime.forEach(n -> struck.merge(n.at(), 1, Integer::sum));
         Map<Integer, NoteDraft> last = new HashMap<>();
         Map<Integer, Boolean> exact = new HashMap<>();
         Map<Integer, Integer> fret = new HashMap<>();
-        for (MusicXmlPart.Read n : inTime) {
+        for (ReadNote n : inTime) {
             int string = board.strings() - n.string();
             if (string < 0) {
                 throw n.element()
@@ -75,7 +74,7 @@ final class MusicXmlNotes {
         }
     }
 
-    private static void move(NoteDraft before, Technique.Kind kind, MusicXmlPart.Read n) {
+    private static void move(NoteDraft before, Technique.Kind kind, ReadNote n) {
         long arrives = n.at() - before.at;
         boolean slide = kind == Technique.Kind.SLIDE;
         long lasting = slide ? Math.min(USUAL_SLIDE, arrives) : 0;
@@ -115,7 +114,7 @@ final class MusicXmlNotes {
     }
 
     /** What stands beside a note; gives whether its techniques were told exactly. */
-    private boolean marks(NoteDraft d, MusicXmlPart.Read n, boolean chord) {
+    private boolean marks(NoteDraft d, ReadNote n, boolean chord) {
         XmlElement e = n.element();
         d.dynamics = n.dynamics();
         d.rings = chord;

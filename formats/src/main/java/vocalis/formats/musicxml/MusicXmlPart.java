@@ -10,7 +10,6 @@ import java.util.TreeMap;
 import vocalis.core.pattern.Limits;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.TempoMap;
-import vocalis.core.score.Dynamics;
 import vocalis.core.theory.Spelling;
 import vocalis.formats.FormatException;
 
@@ -22,50 +21,10 @@ final class MusicXmlPart {
 
     private static final int MOST_ROUNDS = 32;
 
-    /**
-     * A note as it stands, its time in the whole part.
-     *
-     * @param element where it was read
-     * @param string number from the highest, 0 where there is none
-     */
-    record Read(
-            XmlElement element,
-            int midi,
-            int string,
-            int fret,
-            long at,
-            long length,
-            boolean tieStop,
-            Dynamics dynamics) {
-        boolean onTab() {
-            return string > 0;
-        }
-
-        Read moved(long by) {
-            return new Read(element, midi, string, fret, at + by, length, tieStop, dynamics);
-        }
-    }
-
-    /** A chord symbol in its place. */
-    record Chord(long at, int root, int bass, String symbol) {}
-
-    /** A bar as it is written. */
-    private static final class Bar {
-        private final List<Read> notes = new ArrayList<>();
-        private final List<Chord> chords = new ArrayList<>();
-        private final TreeMap<Long, Integer> tempos = new TreeMap<>();
-        private Meter meter;
-        private long length;
-        private boolean implicit;
-        private boolean begins;
-        private int rounds;
-        private List<Integer> endings = List.of();
-    }
-
     private final Set<String> remarks;
-    private final List<Bar> written = new ArrayList<>();
-    private final List<Read> notes = new ArrayList<>();
-    private final List<Chord> chords = new ArrayList<>();
+    private final List<ReadBar> written = new ArrayList<>();
+    private final List<ReadNote> notes = new ArrayList<>();
+    private final List<ReadChord> chords = new ArrayList<>();
     private final TreeMap<Long, Integer> tempos = new TreeMap<>();
     private final List<Meter> meters = new ArrayList<>();
     private final Map<Integer, Integer> lines = new HashMap<>();
@@ -89,11 +48,11 @@ final class MusicXmlPart {
         play(part);
     }
 
-    List<Read> notes() {
+    List<ReadNote> notes() {
         return notes;
     }
 
-    List<Chord> chords() {
+    List<ReadChord> chords() {
         return chords;
     }
 
@@ -138,8 +97,8 @@ final class MusicXmlPart {
         return open.size() >= 4 ? open : List.of();
     }
 
-    private Bar bar(XmlElement measure) throws FormatException {
-        Bar bar = new Bar();
+    private ReadBar bar(XmlElement measure) throws FormatException {
+        ReadBar bar = new ReadBar();
         bar.implicit = measure.is("implicit", "yes");
         long at = 0;
         long last = 0;
@@ -236,7 +195,7 @@ final class MusicXmlPart {
         }
     }
 
-    private void direction(XmlElement e, long at, Bar bar) throws FormatException {
+    private void direction(XmlElement e, long at, ReadBar bar) throws FormatException {
         long offset = offset(e);
         for (XmlElement s : e.all("sound")) {
             sound(s, at + offset, bar);
@@ -261,7 +220,7 @@ final class MusicXmlPart {
                 : 0;
     }
 
-    private void sound(XmlElement e, long at, Bar bar) {
+    private void sound(XmlElement e, long at, ReadBar bar) {
         String tempo = e.attribute("tempo").orElse("");
         if (tempo.matches("\\d{1,4}(\\.\\d{1,9})?")) {
             tempo(Double.parseDouble(tempo), at, bar);
@@ -273,20 +232,20 @@ final class MusicXmlPart {
         }
     }
 
-    private static void tempo(double tempo, long at, Bar bar) {
+    private static void tempo(double tempo, long at, ReadBar bar) {
         long whole = Math.round(tempo);
         bar.tempos.put(at, (int) Math.max(TempoMap.SLOWEST, Math.min(TempoMap.FASTEST, whole)));
     }
 
-    private void harmony(XmlElement e, long at, Bar bar) throws FormatException {
+    private void harmony(XmlElement e, long at, ReadBar bar) throws FormatException {
         if (!e.has("root", "root-step")) {
             return;
         }
-        Spelling root = spelling(e.get("root"), "root-step", "root-alter");
+        Spelling root = MusicXmlValues.spelling(e.get("root"), "root-step", "root-alter");
         XmlElement kind = e.get("kind");
         Optional<Spelling> bass = Optional.empty();
         if (e.has("bass", "bass-step")) {
-            bass = Optional.of(spelling(e.get("bass"), "bass-step", "bass-alter"));
+            bass = Optional.of(MusicXmlValues.spelling(e.get("bass"), "bass-step", "bass-alter"));
         }
         String suffix = kind.attribute("text").orElseGet(() -> Names.suffix(kind.text()));
         String symbol =
@@ -294,21 +253,10 @@ final class MusicXmlPart {
                         ? ""
                         : root.symbol() + suffix + bass.map(b -> "/" + b.symbol()).orElse("");
         int low = bass.map(Spelling::pitchClass).orElse(root.pitchClass());
-        bar.chords.add(new Chord(at + offset(e), root.pitchClass(), low, symbol));
+        bar.chords.add(new ReadChord(at + offset(e), root.pitchClass(), low, symbol));
     }
 
-    private static Spelling spelling(XmlElement e, String step, String alter)
-            throws FormatException {
-        XmlElement letter = e.get(step);
-        String text = letter.text();
-        if (!text.matches("[A-G]")) {
-            throw letter.wrong("must be a letter A to G, but is \"" + text + "\"");
-        }
-        int by = e.has(alter) ? (int) Math.round(e.get(alter).number(-2, 2)) : 0;
-        return Spelling.parse(text + (by > 0 ? "#".repeat(by) : "b".repeat(-by)));
-    }
-
-    private void barline(XmlElement e, Bar bar) throws FormatException {
+    private void barline(XmlElement e, ReadBar bar) throws FormatException {
         for (XmlElement r : e.all("repeat")) {
             if (r.is("direction", "forward")) {
                 bar.begins = true;
@@ -334,7 +282,7 @@ final class MusicXmlPart {
         }
     }
 
-    private void note(XmlElement e, long at, long lasts, Bar bar) throws FormatException {
+    private void note(XmlElement e, long at, long lasts, ReadBar bar) throws FormatException {
         if (e.has("rest")) {
             return;
         }
@@ -357,28 +305,8 @@ final class MusicXmlPart {
             }
         }
         boolean stop = e.all("tie").stream().anyMatch(t -> t.is("type", "stop"));
-        bar.notes.add(new Read(e, midi, string, fret, at, lasts, stop, dynamics(e)));
-    }
-
-    private static Dynamics dynamics(XmlElement e) {
-        boolean accent =
-                e.find("notations", "articulations")
-                        .filter(a -> a.has("accent") || a.has("strong-accent"))
-                        .isPresent();
-        String loud = e.attribute("dynamics").orElse("");
-        if (accent) {
-            return Dynamics.ACCENT;
-        }
-        if (e.find("notehead").filter(h -> h.is("parentheses", "yes")).isPresent()) {
-            return Dynamics.GHOST;
-        }
-        if (loud.matches("\\d{1,4}(\\.\\d{1,6})?")) {
-            double level = Double.parseDouble(loud);
-            return level < 50
-                    ? Dynamics.GHOST
-                    : level < 80 ? Dynamics.SOFT : level < 115 ? Dynamics.PLAIN : Dynamics.ACCENT;
-        }
-        return Dynamics.PLAIN;
+        bar.notes.add(
+                new ReadNote(e, midi, string, fret, at, lasts, stop, MusicXmlValues.dynamics(e)));
     }
 
     /** Lays the bars in the order in which they are played. */
@@ -387,7 +315,7 @@ final class MusicXmlPart {
         int round = 1;
         int at = 0;
         while (at < written.size()) {
-            Bar bar = written.get(at);
+            ReadBar bar = written.get(at);
             if (bar.begins && from != at) {
                 from = at;
                 round = 1;
@@ -420,7 +348,7 @@ final class MusicXmlPart {
         }
     }
 
-    private boolean hasEnding(int at, int round, Bar bar) {
+    private boolean hasEnding(int at, int round, ReadBar bar) {
         for (int i = at + 1; i < written.size() && !written.get(i).endings.isEmpty(); i++) {
             if (written.get(i).endings.contains(round)) {
                 return true;
@@ -430,7 +358,7 @@ final class MusicXmlPart {
     }
 
     /** Lays one bar; what is not full is filled up with silence, but for a pickup. */
-    private void lay(Bar bar, boolean first, XmlElement part) throws FormatException {
+    private void lay(ReadBar bar, boolean first, XmlElement part) throws FormatException {
         boolean isPickup = first && bar.length < bar.meter.barTicks() && length == 0;
         if (isPickup && written.size() > 1) {
             pickup = bar.length;
@@ -451,7 +379,7 @@ final class MusicXmlPart {
         bar.chords.forEach(
                 c -> {
                     if (c.at() < bar.meter.barTicks()) {
-                        chords.add(new Chord(start + c.at(), c.root(), c.bass(), c.symbol()));
+                        chords.add(new ReadChord(start + c.at(), c.root(), c.bass(), c.symbol()));
                     }
                 });
         bar.tempos.forEach((t, tempo) -> tempos.put(start + t, tempo));

@@ -144,23 +144,21 @@ final class MusicXmlReader {
 
     private Score score(XmlElement p, MusicXmlPart part) throws FormatException {
         MeterMap meters = MeterMap.ofBars(part.meters(), part.pickup());
-        boolean tab =
-                part.notes().isEmpty() || part.notes().stream().anyMatch(MusicXmlPart.Read::onTab);
+        boolean tab = part.notes().isEmpty() || part.notes().stream().anyMatch(ReadNote::onTab);
         List<NoteDraft> drafts = new ArrayList<>();
         Fretboard board;
         if (tab) {
             board = board(p, part);
-            List<MusicXmlPart.Read> read =
-                    part.notes().stream().filter(MusicXmlPart.Read::onTab).toList();
+            List<ReadNote> read = part.notes().stream().filter(ReadNote::onTab).toList();
             new MusicXmlNotes(board, meters).drafts(read, p, drafts);
             disagreeing(read, board, meters);
         } else {
             fingered = false;
             List<Played> played = new ArrayList<>();
             TreeMap<Integer, Played> open = new TreeMap<>();
-            List<MusicXmlPart.Read> inTime = new ArrayList<>(part.notes());
-            inTime.sort(Comparator.comparingLong(MusicXmlPart.Read::at));
-            for (MusicXmlPart.Read n : inTime) {
+            List<ReadNote> inTime = new ArrayList<>(part.notes());
+            inTime.sort(Comparator.comparingLong(ReadNote::at));
+            for (ReadNote n : inTime) {
                 Played before = open.get(n.midi());
                 boolean goesOn =
                         n.tieStop() && before != null && before.at() + before.length() == n.at();
@@ -199,10 +197,10 @@ final class MusicXmlReader {
     }
 
     /** Notes whose string and fret sound another note than is written, octaves aside. */
-    private void disagreeing(List<MusicXmlPart.Read> read, Fretboard board, MeterMap meters) {
+    private void disagreeing(List<ReadNote> read, Fretboard board, MeterMap meters) {
         int count = 0;
         int bar = 0;
-        for (MusicXmlPart.Read n : read) {
+        for (ReadNote n : read) {
             int string = board.strings() - n.string();
             boolean there = string >= 0 && string < board.strings() && n.midi() >= 0;
             if (there && (board.midi(string, n.fret()) - n.midi()) % 12 != 0) {
@@ -238,10 +236,10 @@ final class MusicXmlReader {
     }
 
     private List<Harmony> harmonies(MusicXmlPart part) {
-        List<MusicXmlPart.Chord> chords = part.chords();
+        List<ReadChord> chords = part.chords();
         List<Harmony> all = new ArrayList<>();
         for (int i = 0; i < chords.size(); i++) {
-            MusicXmlPart.Chord c = chords.get(i);
+            ReadChord c = chords.get(i);
             long end = i + 1 < chords.size() ? chords.get(i + 1).at() : part.length();
             if (end > c.at()) {
                 all.add(
@@ -276,7 +274,7 @@ final class MusicXmlReader {
             Instrument usual = Instrument.of(tuning);
             int highest =
                     part.notes().stream()
-                            .filter(MusicXmlPart.Read::onTab)
+                            .filter(ReadNote::onTab)
                             .mapToInt(n -> n.fret() + part.capo())
                             .max()
                             .orElse(0);

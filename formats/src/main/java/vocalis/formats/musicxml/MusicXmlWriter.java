@@ -15,7 +15,6 @@ import vocalis.core.score.Harmony;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
-import vocalis.core.score.Technique;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Note;
 import vocalis.core.theory.Spelling;
@@ -36,6 +35,7 @@ final class MusicXmlWriter {
     private static final int TAB_VOICE = 5;
 
     private final XmlWriter x = new XmlWriter(DOCTYPE);
+    private final MusicXmlNotations notations = new MusicXmlNotations(x);
     private final Sheet sheet;
     private final Key key;
 
@@ -295,9 +295,9 @@ final class MusicXmlWriter {
             x.leaf("notehead", "normal", "parentheses", "yes");
         }
         x.leaf("staff", staff);
-        notations(board, h, staff);
+        notations.write(board, h, staff);
         if (staff == 2) {
-            play(h);
+            notations.play(h);
         }
         x.close();
     }
@@ -323,131 +323,5 @@ final class MusicXmlWriter {
             x.open("time-modification").leaf("actual-notes", v.tuplet());
             x.leaf("normal-notes", Integer.highestOneBit(v.tuplet())).close();
         }
-    }
-
-    private void notations(Fretboard board, Written.Head h, int staff) {
-        ScoreNote n = h.note();
-        x.open("notations");
-        if (h.tiedFrom()) {
-            x.empty("tied", "type", "stop");
-        }
-        if (h.tiedTo()) {
-            x.empty("tied", "type", "start");
-        }
-        if (h.first() && n.manner() == Manner.LET_RING) {
-            x.empty("tied", "type", "let-ring");
-        }
-        if (h.arriving().isPresent() && h.arriving().get().kind() == Technique.Kind.SLIDE) {
-            x.empty("slide", "type", "stop", "number", number(n));
-        }
-        if (h.leaving().isPresent() && h.leaving().get().kind() == Technique.Kind.SLIDE) {
-            x.empty("slide", "type", "start", "number", number(n));
-        }
-        if (h.first()) {
-            ornaments(n);
-        }
-        if (staff == 2) {
-            technical(board, h);
-        }
-        boolean marked = n.dynamics() == Dynamics.ACCENT || n.manner() == Manner.STACCATO;
-        if (staff == 1 && h.first() && marked) {
-            x.open("articulations");
-            if (n.dynamics() == Dynamics.ACCENT) {
-                x.empty("accent");
-            }
-            if (n.manner() == Manner.STACCATO) {
-                x.empty("staccato");
-            }
-            x.close();
-        }
-        x.close();
-    }
-
-    /** Slurs, slides and hammer-ons of different strings are told apart by number, 1 to 9. */
-    private static String number(ScoreNote n) {
-        return String.valueOf(Math.min(9, n.string() + 1));
-    }
-
-    private void ornaments(ScoreNote n) {
-        for (Technique t : n.techniques()) {
-            if (t.kind() == Technique.Kind.VIBRATO) {
-                x.open("ornaments").empty("wavy-line", "type", "start").close();
-                x.open("ornaments").empty("wavy-line", "type", "stop").close();
-            }
-            if (t.kind() == Technique.Kind.TREMOLO) {
-                int marks = Math.max(1, 31 - Integer.numberOfLeadingZeros(t.to()));
-                x.open("ornaments").leaf("tremolo", marks, "type", "single").close();
-            }
-        }
-    }
-
-    private void technical(Fretboard board, Written.Head h) {
-        ScoreNote n = h.note();
-        x.open("technical");
-        if (h.first() && !n.tied()) {
-            x.empty(n.down() ? "down-bow" : "up-bow");
-        }
-        x.leaf("fret", h.fret()).leaf("string", board.instrument().tuning().number(n.string()));
-        h.arriving().ifPresent(t -> legato(t, "stop", n));
-        h.leaving().ifPresent(t -> legato(t, "start", n));
-        if (h.first()) {
-            for (Technique t : n.techniques()) {
-                if (t.kind() == Technique.Kind.BEND) {
-                    x.open("bend").leaf("bend-alter", t.to() / 100.0).close();
-                } else if (t.kind() == Technique.Kind.RELEASE) {
-                    x.open("bend").leaf("bend-alter", t.to() / 100.0).empty("release").close();
-                } else if (t.kind() == Technique.Kind.PINCH) {
-                    x.open("harmonic").empty("artificial").close();
-                }
-            }
-            if (n.plucked()) {
-                x.leaf("pluck", "i");
-            }
-            if (n.manner().palm()) {
-                x.leaf("other-technical", n.manner().words());
-            }
-        }
-        x.close();
-    }
-
-    private void legato(Technique t, String type, ScoreNote n) {
-        if (t.kind() == Technique.Kind.HAMMER) {
-            x.leaf("hammer-on", type.equals("start") ? "H" : "", "type", type, "number", number(n));
-        } else if (t.kind() == Technique.Kind.PULL) {
-            x.leaf("pull-off", type.equals("start") ? "P" : "", "type", type, "number", number(n));
-        }
-    }
-
-    /** How it sounds, exactly. */
-    private void play(Written.Head h) {
-        ScoreNote n = h.note();
-        if (!h.first()) {
-            return;
-        }
-        x.open("play");
-        if (n.manner().palm()) {
-            x.leaf("mute", "palm");
-        }
-        other("vocalis-manner", n.manner().name());
-        other("vocalis-rings", n.rings());
-        if (n.tied()) {
-            other("vocalis-tied", "own");
-        }
-        for (Technique t : n.techniques()) {
-            String exact =
-                    String.join(
-                            " ",
-                            t.kind().name(),
-                            String.valueOf(t.to()),
-                            String.valueOf(t.after()),
-                            String.valueOf(t.lasting()),
-                            String.valueOf(t.hz()));
-            other("vocalis-technique", exact);
-        }
-        x.close();
-    }
-
-    private void other(String type, Object value) {
-        x.leaf("other-play", value, "type", type);
     }
 }

@@ -1,18 +1,11 @@
 package vocalis.formats.pdf;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.logging.Level;
 import java.util.logging.Logger;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PDPageContentStream;
-import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Notation;
@@ -34,8 +27,6 @@ import vocalis.formats.sheet.Written;
  */
 public final class PdfSheet implements AutoCloseable {
 
-    private static final PDRectangle PAPER = PDRectangle.A4;
-    private static final float MARGIN = 42;
     private static final float LINE = 7.2f;
     private static final float TITLE = 22;
     private static final float TEXT = 9;
@@ -55,23 +46,15 @@ public final class PdfSheet implements AutoCloseable {
         QUIET.setLevel(Level.SEVERE);
     }
 
-    private final PDDocument document = new PDDocument();
+    private final PdfPage page = new PdfPage();
     private final PDFont text;
     private final PDFont bold;
     private final PDFont mono;
-    private PDPageContentStream page;
-    private float y;
 
     private PdfSheet() throws IOException {
-        text = font(Fonts.TEXT);
-        bold = font(Fonts.BOLD);
-        mono = font(Fonts.MONO);
-    }
-
-    private PDFont font(String name) throws IOException {
-        try (InputStream in = Fonts.resource(name).openStream()) {
-            return PDType0Font.load(document, in);
-        }
+        text = page.font(Fonts.TEXT);
+        bold = page.font(Fonts.BOLD);
+        mono = page.font(Fonts.MONO);
     }
 
     /** The file's bytes. */
@@ -84,133 +67,37 @@ public final class PdfSheet implements AutoCloseable {
     }
 
     private byte[] drawn(StandSheet stand) throws IOException {
-        document.getDocumentInformation().setTitle(stand.sheet().title());
-        document.getDocumentInformation().setCreator("Vocalis");
-        turn();
-        write(bold, TITLE, INK, MARGIN, y - 18, stand.sheet().title());
-        y -= 34;
-        write(text, TEXT + 1, DIM, MARGIN, y, stand.ground());
-        y -= 24;
+        page.title(stand.sheet().title());
+        page.turn();
+        page.write(bold, TITLE, INK, PdfPage.MARGIN, page.y - 18, stand.sheet().title());
+        page.y -= 34;
+        page.write(text, TEXT + 1, DIM, PdfPage.MARGIN, page.y, stand.ground());
+        page.y -= 24;
         shapes(stand);
         for (Sheet.Guitar g : stand.sheet().guitars()) {
             if (stand.sheet().guitars().size() > 1) {
-                room(LINE * 12);
-                write(bold, TEXT + 1, INK, MARGIN, y, g.name());
-                y -= 8;
+                page.room(LINE * 12);
+                page.write(bold, TEXT + 1, INK, PdfPage.MARGIN, page.y, g.name());
+                page.y -= 8;
             }
             tab(g.score());
         }
         for (String c : stand.cautions()) {
-            for (String line : wrapped(text, TEXT, c, right() - MARGIN - 10)) {
-                room(14);
-                write(text, TEXT, INK, MARGIN + 10, y, line);
-                y -= 12;
+            for (String line :
+                    PdfPage.wrapped(text, TEXT, c, PdfPage.right() - PdfPage.MARGIN - 10)) {
+                page.room(14);
+                page.write(text, TEXT, INK, PdfPage.MARGIN + 10, page.y, line);
+                page.y -= 12;
             }
         }
-        page.close();
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        document.save(bytes);
-        return bytes.toByteArray();
-    }
-
-    private static float right() {
-        return PAPER.getWidth() - MARGIN;
-    }
-
-    private void turn() throws IOException {
-        if (page != null) {
-            page.close();
-        }
-        PDPage p = new PDPage(PAPER);
-        document.addPage(p);
-        page = new PDPageContentStream(document, p);
-        y = PAPER.getHeight() - MARGIN;
-    }
-
-    private void room(float height) throws IOException {
-        if (y - height < MARGIN) {
-            turn();
-        }
-    }
-
-    private void write(PDFont font, float size, float gray, float x, float at, String said)
-            throws IOException {
-        page.beginText();
-        page.setFont(font, size);
-        page.setNonStrokingColor(gray);
-        page.newLineAtOffset(x, at);
-        page.showText(printable(font, said));
-        page.endText();
-    }
-
-    /** What the font lacks is left out rather than refused. */
-    private static String printable(PDFont font, String said) {
-        StringBuilder out = new StringBuilder();
-        said.codePoints()
-                .forEach(
-                        c -> {
-                            String one = new String(Character.toChars(c));
-                            try {
-                                font.encode(one);
-                                out.append(one);
-                            } catch (IOException | IllegalArgumentException e) {
-                                out.append(Character.isWhitespace(c) ? " " : "?");
-                            }
-                        });
-        return out.toString();
-    }
-
-    private static float width(PDFont font, float size, String said) throws IOException {
-        return font.getStringWidth(printable(font, said)) * size / 1000;
-    }
-
-    private void centered(PDFont font, float size, float gray, float x, float at, String said)
-            throws IOException {
-        write(font, size, gray, x - width(font, size, said) / 2, at, said);
-    }
-
-    private void line(float gray, float wide, float x1, float y1, float x2, float y2)
-            throws IOException {
-        page.setStrokingColor(gray);
-        page.setLineWidth(wide);
-        page.moveTo(x1, y1);
-        page.lineTo(x2, y2);
-        page.stroke();
-    }
-
-    private void dot(float gray, float x, float at, float radius) throws IOException {
-        float k = radius * 0.5523f;
-        page.setNonStrokingColor(gray);
-        page.moveTo(x - radius, at);
-        page.curveTo(x - radius, at + k, x - k, at + radius, x, at + radius);
-        page.curveTo(x + k, at + radius, x + radius, at + k, x + radius, at);
-        page.curveTo(x + radius, at - k, x + k, at - radius, x, at - radius);
-        page.curveTo(x - k, at - radius, x - radius, at - k, x - radius, at);
-        page.fill();
-    }
-
-    private static List<String> wrapped(PDFont font, float size, String said, float room)
-            throws IOException {
-        List<String> lines = new ArrayList<>();
-        StringBuilder line = new StringBuilder();
-        for (String word : said.split(" ")) {
-            String longer = line.isEmpty() ? word : line + " " + word;
-            if (!line.isEmpty() && width(font, size, longer) > room) {
-                lines.add(line.toString());
-                line = new StringBuilder(word);
-            } else {
-                line = new StringBuilder(longer);
-            }
-        }
-        lines.add(line.toString());
-        return lines;
+        return page.bytes();
     }
 
     private static final float BOX = 84;
     private static final float FRETS = 5;
 
     private void shapes(StandSheet stand) throws IOException {
-        int across = (int) ((right() - MARGIN) / BOX);
+        int across = (int) ((PdfPage.right() - PdfPage.MARGIN) / BOX);
         for (int from = 0; from < stand.shapes().size(); from += across) {
             List<StandSheet.Held> row =
                     stand.shapes().subList(from, Math.min(stand.shapes().size(), from + across));
@@ -220,18 +107,24 @@ public final class PdfSheet implements AutoCloseable {
                 words.add(
                         h.muting().isEmpty()
                                 ? List.of()
-                                : wrapped(text, SMALL - 0.5f, h.muting(), BOX - 12));
+                                : PdfPage.wrapped(text, SMALL - 0.5f, h.muting(), BOX - 12));
                 most = Math.max(most, words.get(words.size() - 1).size());
             }
-            room(84 + 9 * most);
+            page.room(84 + 9 * most);
             for (int i = 0; i < row.size(); i++) {
-                float x = MARGIN + i * BOX;
+                float x = PdfPage.MARGIN + i * BOX;
                 shape(row.get(i), x);
                 for (int l = 0; l < words.get(i).size(); l++) {
-                    write(text, SMALL - 0.5f, DIM, x, y - 78 - 8.5f * l, words.get(i).get(l));
+                    page.write(
+                            text,
+                            SMALL - 0.5f,
+                            DIM,
+                            x,
+                            page.y - 78 - 8.5f * l,
+                            words.get(i).get(l));
                 }
             }
-            y -= 92 + 8.5f * most;
+            page.y -= 92 + 8.5f * most;
         }
     }
 
@@ -239,30 +132,42 @@ public final class PdfSheet implements AutoCloseable {
         int strings = h.shape().strings();
         float apart = Math.min(9, (BOX - 30) / (strings - 1));
         float wide = apart * (strings - 1);
-        write(bold, TEXT + 1, INK, x, y, h.name());
-        float top = y - 18;
+        page.write(bold, TEXT + 1, INK, x, page.y, h.name());
+        float top = page.y - 18;
         int low = Math.max(1, h.shape().lowestFretted());
         int first = h.shape().highestFretted() <= FRETS ? 1 : low;
         float tall = 9.5f;
         for (int s = 0; s < strings; s++) {
-            line(FAINT, 0.6f, x + s * apart, top, x + s * apart, top - FRETS * tall);
+            page.line(FAINT, 0.6f, x + s * apart, top, x + s * apart, top - FRETS * tall);
             int fret = h.shape().fret(s);
             String mark = fret < 0 ? "×" : fret == 0 ? "o" : "";
-            centered(text, SMALL, fret < 0 ? DIM : INK, x + s * apart, top + 3, mark);
+            page.centered(text, SMALL, fret < 0 ? DIM : INK, x + s * apart, top + 3, mark);
             if (fret > 0) {
                 float at = top - (fret - first + 0.5f) * tall;
-                dot(INK, x + s * apart, at, 3.5f);
+                page.dot(INK, x + s * apart, at, 3.5f);
                 int finger = h.fingers().get(s);
                 String who = finger == 5 ? "T" : finger == 0 ? "" : String.valueOf(finger);
-                centered(bold, 5.5f, 1, x + s * apart, at - 1.9f, who);
+                page.centered(bold, 5.5f, 1, x + s * apart, at - 1.9f, who);
             }
         }
         for (int f = 0; f <= FRETS; f++) {
             boolean nut = f == 0 && first == 1;
-            line(nut ? INK : FAINT, nut ? 1.6f : 0.6f, x, top - f * tall, x + wide, top - f * tall);
+            page.line(
+                    nut ? INK : FAINT,
+                    nut ? 1.6f : 0.6f,
+                    x,
+                    top - f * tall,
+                    x + wide,
+                    top - f * tall);
         }
         if (first > 1) {
-            write(text, SMALL, DIM, x + wide + 5, top - 0.5f * tall - 2.5f, String.valueOf(first));
+            page.write(
+                    text,
+                    SMALL,
+                    DIM,
+                    x + wide + 5,
+                    top - 0.5f * tall - 2.5f,
+                    String.valueOf(first));
         }
     }
 
@@ -292,7 +197,7 @@ public final class PdfSheet implements AutoCloseable {
             }
             bars.add(new Bar(b, items, wide));
         }
-        float room = right() - MARGIN - 18;
+        float room = PdfPage.right() - PdfPage.MARGIN - 18;
         List<Bar> system = new ArrayList<>();
         float taken = 0;
         for (Bar b : bars) {
@@ -314,27 +219,27 @@ public final class PdfSheet implements AutoCloseable {
     private void system(Score score, List<Bar> bars, float stretch) throws IOException {
         int strings = score.board().strings();
         float tall = LINE * (strings - 1);
-        room(tall + 66);
-        float top = y - 24;
-        float x = MARGIN + 18;
+        page.room(tall + 66);
+        float top = page.y - 24;
+        float x = PdfPage.MARGIN + 18;
         float end = x;
         for (Bar b : bars) {
             end += b.width() * stretch;
         }
         for (int s = 0; s < strings; s++) {
             float at = top - LINE * (strings - 1 - s);
-            line(FAINT, 0.5f, MARGIN + 12, at, end, at);
+            page.line(FAINT, 0.5f, PdfPage.MARGIN + 12, at, end, at);
             int midi = score.board().instrument().tuning().open().get(s);
-            write(text, 6.5f, DIM, MARGIN, at - 2.2f, Spelling.plain(midi).symbol());
+            page.write(text, 6.5f, DIM, PdfPage.MARGIN, at - 2.2f, Spelling.plain(midi).symbol());
         }
-        line(DIM, 0.7f, MARGIN + 12, top, MARGIN + 12, top - tall);
+        page.line(DIM, 0.7f, PdfPage.MARGIN + 12, top, PdfPage.MARGIN + 12, top - tall);
         for (Bar b : bars) {
             bar(score, b, x, top, stretch);
             x += b.width() * stretch;
             boolean last = b.number() == score.time().meters().bars(score.length()) - 1;
-            line(last ? INK : DIM, last ? 1.6f : 0.7f, x, top, x, top - tall);
+            page.line(last ? INK : DIM, last ? 1.6f : 0.7f, x, top, x, top - tall);
         }
-        y = top - tall - 42;
+        page.y = top - tall - 42;
     }
 
     private void bar(Score score, Bar b, float from, float top, float stretch) throws IOException {
@@ -343,10 +248,10 @@ public final class PdfSheet implements AutoCloseable {
         MeterMap meters = score.time().meters();
         Meter m = meters.meter(b.number());
         if (b.number() == 0 || b.number() > 0 && !m.equals(meters.meter(b.number() - 1))) {
-            write(text, 6, DIM, from + 1, top + 4, m.symbol());
+            page.write(text, 6, DIM, from + 1, top + 4, m.symbol());
         }
         float x = from + 10 * stretch;
-        Notation.Part before = null;
+        Notation.TiedValue before = null;
         float beforeX = 0;
         String mark = "";
         List<Written.Item> items = b.items();
@@ -354,11 +259,11 @@ public final class PdfSheet implements AutoCloseable {
             Written.Item i = items.get(n);
             for (Harmony h : score.harmonies()) {
                 if (h.at() >= i.at() && h.at() < i.end()) {
-                    write(bold, TEXT, INK, x - 3, top + 14, h.symbol());
+                    page.write(bold, TEXT, INK, x - 3, top + 14, h.symbol());
                 }
             }
             heads(i, x, top, strings);
-            Notation.Part part = new Notation.Part(i.at(), i.value(), false);
+            Notation.TiedValue part = new Notation.TiedValue(i.at(), i.value(), false);
             int joined = n == 0 ? 0 : joined(items.get(n - 1), i, meters);
             joined =
                     Math.max(
@@ -368,14 +273,14 @@ public final class PdfSheet implements AutoCloseable {
                 int beams = Notation.joined(before, part, meters);
                 for (int k = 0; k < beams; k++) {
                     float at = under - 19 + 2.6f * k;
-                    line(INK, 1.4f, beforeX, at, x, at);
+                    page.line(INK, 1.4f, beforeX, at, x, at);
                 }
             }
             before = i.heads().isEmpty() ? null : part;
             beforeX = x;
             String now = i.heads().isEmpty() ? "" : mark(i);
             if (!now.isEmpty() && !now.equals(mark)) {
-                write(text, 6.2f, DIM, x - 3, under - 29, now);
+                page.write(text, 6.2f, DIM, x - 3, under - 29, now);
             }
             mark = now;
             x += wants(i) * stretch;
@@ -387,8 +292,8 @@ public final class PdfSheet implements AutoCloseable {
         return a.heads().isEmpty() || b.heads().isEmpty()
                 ? 0
                 : Notation.joined(
-                        new Notation.Part(a.at(), a.value(), false),
-                        new Notation.Part(b.at(), b.value(), false),
+                        new Notation.TiedValue(a.at(), a.value(), false),
+                        new Notation.TiedValue(b.at(), b.value(), false),
                         meters);
     }
 
@@ -402,11 +307,9 @@ public final class PdfSheet implements AutoCloseable {
         for (Written.Head h : i.heads()) {
             float at = top - LINE * (strings - 1 - h.note().string());
             String said = said(h);
-            float wide = width(mono, FRET, said);
-            page.setNonStrokingColor(1f);
-            page.addRect(x - wide / 2 - 0.8f, at - 3, wide + 1.6f, 6);
-            page.fill();
-            centered(mono, FRET, h.tiedFrom() ? DIM : INK, x, at - 2.6f, said);
+            float wide = PdfPage.width(mono, FRET, said);
+            page.box(1f, x - wide / 2 - 0.8f, at - 3, wide + 1.6f, 6);
+            page.centered(mono, FRET, h.tiedFrom() ? DIM : INK, x, at - 2.6f, said);
         }
     }
 
@@ -442,27 +345,25 @@ public final class PdfSheet implements AutoCloseable {
     private void rhythm(Written.Item i, float x, float from, int joined) throws IOException {
         Notation.Value v = i.value();
         if (i.heads().isEmpty()) {
-            page.setNonStrokingColor(DIM);
-            page.addRect(x - 2.5f, from - 9, 5, v.plain() >= Ticks.HALF ? 2.4f : 1.4f);
-            page.fill();
+            page.box(DIM, x - 2.5f, from - 9, 5, v.plain() >= Ticks.HALF ? 2.4f : 1.4f);
             return;
         }
         if (!v.stemless()) {
-            line(INK, 0.7f, x, v.open() ? from - 8 : from, x, from - 14);
+            page.line(INK, 0.7f, x, v.open() ? from - 8 : from, x, from - 14);
         }
         for (int k = joined; k < v.beams(); k++) {
-            line(INK, 1.4f, x, from - 14 + 2.6f * k, x + 3.4f, from - 14 + 2.6f * k);
+            page.line(INK, 1.4f, x, from - 14 + 2.6f * k, x + 3.4f, from - 14 + 2.6f * k);
         }
         for (int d = 0; d < v.dots(); d++) {
-            dot(INK, x + 3 + 2.4f * d, from - 5, 0.8f);
+            page.dot(INK, x + 3 + 2.4f * d, from - 5, 0.8f);
         }
         if (v.tuplet() != 1) {
-            centered(text, 5.5f, DIM, x, from - 21, String.valueOf(v.tuplet()));
+            page.centered(text, 5.5f, DIM, x, from - 21, String.valueOf(v.tuplet()));
         }
     }
 
     @Override
     public void close() throws IOException {
-        document.close();
+        page.close();
     }
 }

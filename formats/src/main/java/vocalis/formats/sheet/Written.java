@@ -102,7 +102,7 @@ public final class Written {
         List<Item> items = new ArrayList<>();
         long from = 0;
         for (long to : cuts.tailSet(0L, false)) {
-            for (Notation.Part p : Notation.parts(start + from, to - from, meters)) {
+            for (Notation.TiedValue p : Notation.parts(start + from, to - from, meters)) {
                 long begins = p.at() - start;
                 long ends = begins + p.value().ticks();
                 List<Head> heads = new ArrayList<>();
@@ -143,7 +143,7 @@ public final class Written {
     public static List<Item> rests(long from, long to, MeterMap meters) {
         List<Item> items = new ArrayList<>();
         if (to > from) {
-            for (Notation.Part p : Notation.parts(from, to - from, meters)) {
+            for (Notation.TiedValue p : Notation.parts(from, to - from, meters)) {
                 items.add(new Item(p.at(), p.value(), List.of()));
             }
         }

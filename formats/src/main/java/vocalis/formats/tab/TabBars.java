@@ -27,11 +27,12 @@ import vocalis.formats.sheet.NoteDraft;
 /** Puts the bars of systems one after another and makes notes of what stands in them. */
 final class TabBars {
 
-    private static final int USUAL_VIBRATO_CENTS = 30;
-    private static final long USUAL_WAY = Ticks.SIXTEENTH / 2;
+    /** How long a slide takes of which nothing is said. */
+    static final long USUAL_WAY = Ticks.SIXTEENTH / 2;
 
     private final Fretboard board;
     private final Set<String> remarks;
+    private final TabMarks marks;
     private final long pickup;
     private final List<Meter> meters = new ArrayList<>();
     private final List<NoteDraft> drafts = new ArrayList<>();
@@ -46,19 +47,9 @@ final class TabBars {
         this.meter = meter;
         this.pickup = pickup;
         this.remarks = remarks;
+        this.marks = new TabMarks(board, remarks);
         this.last = new NoteDraft[board.strings()];
         tempos.put(0L, tempo);
-    }
-
-    /** What begins in one column: tokens by string. */
-    private record Moment(int column, Map<Integer, TabToken> tokens) {
-
-        /** An x beside frets is a string of the grip held silent, not a dead stroke. */
-        void silence() {
-            if (tokens.values().stream().anyMatch(t -> !t.dead())) {
-                tokens.values().removeIf(TabToken::bareX);
-            }
-        }
     }
 
     void add(TabSystem s) throws FormatException {
@@ -141,7 +132,7 @@ final class TabBars {
         int gap = 0;
         Integer before = null;
         for (int c : columns) {
-            gap = before == null ? 0 : gcd(gap, c - before);
+            gap = before == null ? 0 : TabMoments.gcd(gap, c - before);
             before = c;
         }
         if (columns.size() < 3 || gap < 2) {
@@ -165,20 +156,16 @@ final class TabBars {
         return true;
     }
 
-    private static int gcd(int a, int b) {
-        return b == 0 ? a : gcd(b, a % b);
-    }
-
     private void bar(TabSystem s, int from, int to) throws FormatException {
-        TreeMap<Integer, Moment> moments = new TreeMap<>();
+        TreeMap<Integer, TabMoment> moments = new TreeMap<>();
         for (int i = 0; i < s.lines().size(); i++) {
             int string = board.strings() - 1 - i;
             TabSystem.Line line = s.lines().get(i);
             for (TabToken t : TabToken.read(line, Math.max(from, line.from()), to)) {
-                moment(moments, t, s.has(TabWriter.VALUE)).tokens().put(string, t);
+                TabMoments.moment(moments, t, s.has(TabWriter.VALUE)).tokens().put(string, t);
             }
         }
-        for (Moment m : moments.values()) {
+        for (TabMoment m : moments.values()) {
             m.silence();
         }
         for (TabSystem.Word w : s.row(TabWriter.METER, from, to)) {
@@ -202,34 +189,8 @@ final class TabBars {
         }
     }
 
-    /** The moment that a token belongs to: numbers over each other begin together. */
-    private static Moment moment(TreeMap<Integer, Moment> moments, TabToken t, boolean exact) {
-        if (exact) {
-            return moments.computeIfAbsent(t.lead(), c -> new Moment(c, new TreeMap<>()));
-        }
-        Map.Entry<Integer, Moment> before = moments.floorEntry(t.column());
-        if (before != null && overlaps(before.getValue(), t)) {
-            return before.getValue();
-        }
-        Map.Entry<Integer, Moment> after = moments.higherEntry(t.column());
-        if (after != null
-                && t.width() > 1
-                && after.getKey() < t.column() + Math.min(2, t.width())) {
-            return after.getValue();
-        }
-        return moments.computeIfAbsent(t.column(), c -> new Moment(c, new TreeMap<>()));
-    }
-
-    private static boolean overlaps(Moment m, TabToken t) {
-        if (m.column() == t.column()) {
-            return true;
-        }
-        return m.tokens().values().stream()
-                .anyMatch(o -> o.width() > 1 && t.column() < o.column() + Math.min(2, o.width()));
-    }
-
     /** A bar over which its values stand. */
-    private void written(TabSystem s, int from, int to, TreeMap<Integer, Moment> moments)
+    private void written(TabSystem s, int from, int to, TreeMap<Integer, TabMoment> moments)
             throws FormatException {
         TabSystem.Line top = s.lines().get(0);
         long start = at;
@@ -249,7 +210,7 @@ final class TabBars {
             columns.add(w.column());
             int until = i + 1 < words.size() ? words.get(i + 1).column() : to;
             around(s, w.column(), until);
-            for (Moment m : moments.subMap(w.column(), until).values()) {
+            for (TabMoment m : moments.subMap(w.column(), until).values()) {
                 if (m.column() != w.column()) {
                     throw TabToken.wrong(top, m.column(), "no value stands over these notes");
                 }
@@ -257,7 +218,7 @@ final class TabBars {
             }
             at += ticks.get();
         }
-        for (Moment m : moments.values()) {
+        for (TabMoment m : moments.values()) {
             if (!columns.contains(m.column())) {
                 throw TabToken.wrong(top, m.column(), "no value stands over these notes");
             }
@@ -285,7 +246,7 @@ final class TabBars {
         for (TabSystem.Word w : s.row(TabWriter.CHORD, from, to)) {
             for (String said : w.text().split(";")) {
                 String[] parts = said.split("@", 2);
-                chords.put(at + late(parts), parts[0].replace('_', ' '));
+                chords.put(at + TabMoments.late(parts), parts[0].replace('_', ' '));
             }
         }
         for (TabSystem.Word w : s.row(TabWriter.TEMPO, from, to)) {
@@ -294,30 +255,26 @@ final class TabBars {
                 if (parts[0].matches("\\d{2,3}")) {
                     int tempo = Integer.parseInt(parts[0]);
                     tempos.put(
-                            at + late(parts),
+                            at + TabMoments.late(parts),
                             Math.max(TempoMap.SLOWEST, Math.min(TempoMap.FASTEST, tempo)));
                 }
             }
         }
     }
 
-    private static long late(String[] parts) {
-        return parts.length == 2 && parts[1].matches("\\d{1,9}") ? Long.parseLong(parts[1]) : 0;
-    }
-
     /** A bar without values: time follows from the spacing. */
-    private void guessed(TabSystem s, int from, int to, TreeMap<Integer, Moment> moments)
+    private void guessed(TabSystem s, int from, int to, TreeMap<Integer, TabMoment> moments)
             throws FormatException {
         remarks.add("The tab says no note values: they were taken from the spacing.");
         long bar = meter.barTicks();
-        List<Moment> all = new ArrayList<>(moments.values());
+        List<TabMoment> all = new ArrayList<>(moments.values());
         List<Long> times =
-                Spacing.times(all.stream().map(Moment::column).toList(), from, to, meter);
+                Spacing.times(all.stream().map(TabMoment::column).toList(), from, to, meter);
         long start = at;
         for (TabSystem.Word w : s.bareChords()) {
             // What stands over the letters before the strings is for the first bar.
             if (w.column() < to && (w.column() >= from || firstOfSystem)) {
-                chords.put(start + when(w.column(), all, times), w.text());
+                chords.put(start + TabMoments.when(w.column(), all, times), w.text());
             }
         }
         firstOfSystem = false;
@@ -330,17 +287,8 @@ final class TabBars {
         meters.add(meter);
     }
 
-    /** When a chord begins that stands over a column: with the strokes nearest to it. */
-    private static long when(int column, List<Moment> all, List<Long> times) {
-        int nearest = 0;
-        for (int i = 1; i < all.size(); i++) {
-            int there = Math.abs(all.get(i).column() - column);
-            nearest = there < Math.abs(all.get(nearest).column() - column) ? i : nearest;
-        }
-        return nearest == 0 ? 0 : times.get(nearest);
-    }
-
-    private void notes(TabSystem s, Moment m, long length, boolean exact) throws FormatException {
+    private void notes(TabSystem s, TabMoment m, long length, boolean exact)
+            throws FormatException {
         boolean chord = m.tokens().size() > 1;
         for (Map.Entry<Integer, TabToken> e : m.tokens().entrySet()) {
             TabToken t = e.getValue();
@@ -365,9 +313,9 @@ final class TabBars {
             if (follows && held && before.endFret() == t.fret() && t.before() == 0) {
                 before.length += length;
             } else if (follows && t.before() != 0) {
-                lead(before, t);
+                marks.lead(before, t, at);
                 before.length += length;
-                after(before, t, at - before.at, length);
+                marks.after(before, t, at - before.at, length);
             } else {
                 NoteDraft d = draft(s, t, string, length, chord, t.bracketed() && !exact);
                 last[string] = d;
@@ -394,114 +342,9 @@ final class TabBars {
         if (t.harmonic()) {
             remarks.add("Natural harmonics are played as plain notes.");
         }
-        around(s, t.lead(), d);
-        after(d, t, 0, length);
+        marks.around(s, t.lead(), d);
+        marks.after(d, t, 0, length);
         return d;
-    }
-
-    /** What the rows beneath say of a column. */
-    private void around(TabSystem s, int column, NoteDraft d) {
-        for (TabSystem.Word w : s.row(TabWriter.MARK, column, column + 1)) {
-            for (String mark : w.text().split(",")) {
-                mark(mark, d);
-            }
-        }
-        for (TabSystem.Word w : s.row(TabWriter.HIT, column, column + 1)) {
-            for (String hit : w.text().split(",")) {
-                if (meant(hit, d)) {
-                    d.dynamics =
-                            switch (hit.charAt(0)) {
-                                case '>' -> Dynamics.ACCENT;
-                                case '.' -> Dynamics.SOFT;
-                                case 'o' -> Dynamics.GHOST;
-                                case '=' -> Dynamics.PLAIN;
-                                default -> d.dynamics;
-                            };
-                }
-            }
-        }
-        for (TabSystem.Word w : s.row(TabWriter.PICK, column, column + 1)) {
-            d.plucked = w.text().equals("f");
-            d.down = !w.text().equals("u");
-        }
-    }
-
-    /** Whether a mark is for a note's string. */
-    private boolean meant(String mark, NoteDraft d) {
-        int colon = mark.indexOf(':');
-        String number = String.valueOf(board.instrument().tuning().number(d.string));
-        return !mark.isEmpty() && (colon < 0 || mark.substring(colon + 1).equals(number));
-    }
-
-    private void mark(String mark, NoteDraft d) {
-        if (!meant(mark, d)) {
-            return;
-        }
-        String said = mark.split(":")[0];
-        switch (said) {
-            case "pm-" -> d.manner = Manner.PALM_LIGHT;
-            case "pm" -> d.manner = Manner.PALM;
-            case "pm+" -> d.manner = Manner.PALM_HEAVY;
-            case "ring" -> d.manner = Manner.LET_RING;
-            case "stac" -> d.manner = Manner.STACCATO;
-            default -> {
-                if (said.matches("trem([2-9]|1[0-6])")) {
-                    d.add(Technique.Kind.TREMOLO, Integer.parseInt(said.substring(4)), 0, 0);
-                } else if (said.matches("pinch[2-4]")) {
-                    d.add(Technique.Kind.PINCH, said.charAt(5) - '0', 0, 0);
-                }
-            }
-        }
-    }
-
-    private void lead(NoteDraft before, TabToken t) {
-        long after = at - before.at;
-        boolean slide = t.before() == '/' || t.before() == '\\' || t.before() == 's';
-        if (slide) {
-            long way = Math.min(USUAL_WAY, after);
-            before.add(Technique.Kind.SLIDE, t.fret(), after - way, way);
-        } else {
-            boolean up = t.fret() >= before.endFret();
-            before.add(up ? Technique.Kind.HAMMER : Technique.Kind.PULL, t.fret(), after, 0);
-        }
-    }
-
-    /** Bends, releases, vibrato and slides out of a note. */
-    private void after(NoteDraft d, TabToken t, long from, long length) {
-        String marks = t.after();
-        int i = 0;
-        long when = from;
-        while (i < marks.length()) {
-            char c = marks.charAt(i++);
-            int begins = i;
-            while (i < marks.length() && "0123456789.".indexOf(marks.charAt(i)) >= 0) {
-                i++;
-            }
-            String number = marks.substring(begins, i);
-            long way = Math.max(1, Math.min(Ticks.SIXTEENTH, length / 2));
-            switch (c) {
-                case 'b' -> {
-                    double to = number.isEmpty() ? t.fret() + 2 : Double.parseDouble(number);
-                    int cents = (int) Math.round(100 * (to - t.fret()));
-                    if (cents >= 25 && cents <= 400) {
-                        d.add(Technique.Kind.BEND, cents, when, way);
-                        when += length / 2;
-                    } else {
-                        remarks.add("Bends of more than four frets were left out.");
-                    }
-                }
-                case 'r' -> d.add(Technique.Kind.RELEASE, 0, when, way);
-                case '~' -> d.add(Technique.Kind.VIBRATO, USUAL_VIBRATO_CENTS, from, 0);
-                case '/', '\\' -> {
-                    int to = t.fret() + (c == '/' ? 3 : -3);
-                    if (to >= 0 && to <= board.frets()) {
-                        long slide = Math.max(1, length / 2);
-                        d.add(Technique.Kind.SLIDE, to, from + length - slide, slide);
-                    }
-                }
-                default -> {}
-            }
-        }
     }
 
     Score score() throws FormatException {

@@ -159,7 +159,7 @@ final class TabWriter {
         cuts.add(end);
         List<Column> columns = new ArrayList<>();
         for (int i = 0; i + 1 < cuts.size(); i++) {
-            for (Notation.Part p :
+            for (Notation.TiedValue p :
                     Notation.parts(cuts.get(i), cuts.get(i + 1) - cuts.get(i), meters)) {
                 Column c = new Column(false);
                 c.cells.put(VALUE, Values.letter(p.value()));

@@ -1,6 +1,7 @@
 package vocalis.sound.band;
 
 import vocalis.sound.dsp.Biquad;
+import vocalis.sound.dsp.Noise;
 
 /**
  * A simple kit and a click, synthesised: stand-ins for a drummer. Kick: a sine whose pitch falls
@@ -29,7 +30,7 @@ public final class Kit {
     private final Biquad snareNoise;
     private final Biquad hatNoise;
     private final Biquad crashNoise;
-    private long random = 0x2545F4914F6CDD1DL;
+    private final Noise chance = new Noise(0x2545F4914F6CDD1DL);
 
     public Kit(double sampleRate) {
         this.sampleRate = sampleRate;
@@ -81,7 +82,7 @@ public final class Kit {
 
     /** One frame of the kit without the click. */
     public double next() {
-        double noise = noise();
+        double noise = chance.next();
         double y = 0;
         double hats = level[Piece.HAT.ordinal()] + level[Piece.OPEN_HAT.ordinal()];
         double high = hatNoise.next(noise);
@@ -146,12 +147,5 @@ public final class Kit {
     private double sine(int piece, double hz) {
         phase[piece] += hz / sampleRate;
         return Math.sin(2 * Math.PI * phase[piece]);
-    }
-
-    private double noise() {
-        random ^= random << 13;
-        random ^= random >>> 7;
-        random ^= random << 17;
-        return (random >> 11) * 0x1.0p-52;
     }
 }

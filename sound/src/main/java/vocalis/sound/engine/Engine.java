@@ -59,10 +59,10 @@ public final class Engine implements Source {
     private static final double SECOND_LATE = 0.016;
 
     private final double sampleRate;
-    private final Part loop;
-    private final Part second;
-    private final Part hand;
-    private final Part under;
+    private final PlayedGuitar loop;
+    private final PlayedGuitar second;
+    private final PlayedGuitar hand;
+    private final PlayedGuitar under;
     private final Bass bass;
     private final Kit kit;
     private final Room room;
@@ -163,8 +163,8 @@ public final class Engine implements Source {
         clickGain = settings.click();
     }
 
-    private Part part(Amplifier amp, long seed, double leastLate, double mostLate) {
-        return new Part(sampleRate, MOST_STRINGS, BLOCK, amp, seed, leastLate, mostLate);
+    private PlayedGuitar part(Amplifier amp, long seed, double leastLate, double mostLate) {
+        return new PlayedGuitar(sampleRate, MOST_STRINGS, BLOCK, amp, seed, leastLate, mostLate);
     }
 
     private Amplifier amplifier(Rig rig) {
@@ -464,7 +464,7 @@ public final class Engine implements Source {
     private void act(Settings set, int event) {
         boolean one = current.part[event] == 0;
         StringBank bank = (one ? set.first() : set.second()).bank();
-        Part part = one ? loop : second;
+        PlayedGuitar part = one ? loop : second;
         switch (current.kind[event]) {
             case Program.STRIKE -> {
                 part.act(current, event, bank, one ? freshLoop : freshSecond);

@@ -3,9 +3,6 @@ package vocalis.sound.engine;
 import java.util.Arrays;
 import java.util.Locale;
 import vocalis.sound.amp.AmpSettings;
-import vocalis.sound.band.Piece;
-import vocalis.sound.strings.Damping;
-import vocalis.sound.strings.StringVoice;
 
 /**
  * What the engine plays in a loop: strokes and gestures on the strings of two guitars, notes of the
@@ -46,7 +43,7 @@ public final class Program {
     static final byte SECTION = 6;
 
     /** Nothing to play; one bar of silence. */
-    public static final Program EMPTY = new Builder(80640, 20160, 6).build();
+    public static final Program EMPTY = new ProgramBuilder(80640, 20160, 6).build();
 
     final long length;
     final long loopFrom;
@@ -65,7 +62,7 @@ public final class Program {
     final boolean[] down;
     final int[] actions;
 
-    private Program(Builder b, Integer[] order) {
+    Program(ProgramBuilder b, Integer[] order) {
         int n = order.length;
         length = b.length;
         loopFrom = b.loopFrom;
@@ -209,211 +206,5 @@ public final class Program {
             }
         }
         return low;
-    }
-
-    /** Collects events in any order; those at the same tick keep the order they came in. */
-    public static final class Builder {
-        private final long length;
-        private final long ticksPerQuarter;
-        private final int strings;
-        private long loopFrom;
-        private AmpSettings[] tones = new AmpSettings[4];
-        private int toneCount;
-        private long[] at = new long[16];
-        private byte[] kind = new byte[16];
-        private byte[] part = new byte[16];
-        private byte[] string = new byte[16];
-        private int[] value = new int[16];
-        private float[] amount = new float[16];
-        private long[] ticks = new long[16];
-        private byte[] damping = new byte[16];
-        private boolean[] down = new boolean[16];
-        private int[] actions;
-        private int count;
-
-        /**
-         * @param length ticks to the end, above zero
-         * @param ticksPerQuarter resolution
-         * @param strings number of strings
-         */
-        public Builder(long length, long ticksPerQuarter, int strings) {
-            if (length <= 0) {
-                throw new IllegalArgumentException(
-                        "a loop lasts longer than nothing, not " + length);
-            }
-            this.length = length;
-            this.ticksPerQuarter = ticksPerQuarter;
-            this.strings = strings;
-            this.actions = new int[16 * strings];
-        }
-
-        /** Where the loop comes back to; what lies before is played once. */
-        public Builder loopFrom(long tick) {
-            if (tick < 0 || tick >= length) {
-                throw new IllegalArgumentException(
-                        "a loop of " + length + " ticks cannot come back to " + tick);
-            }
-            loopFrom = tick;
-            return this;
-        }
-
-        /** Another tempo from a tick on, in quarter notes per minute, 20 to 400. */
-        public Builder tempo(long tick, double quarters) {
-            if (!(quarters >= 20 && quarters <= 400)) {
-                throw new IllegalArgumentException(
-                        "the tempo lies between 20 and 400, not " + quarters);
-            }
-            int i = next(TEMPO, tick);
-            amount[i] = (float) quarters;
-            return this;
-        }
-
-        /** Another amplifier setting of a guitar from a tick on. */
-        public Builder tone(int guitar, long tick, AmpSettings amp) {
-            int known = 0;
-            while (known < toneCount && !tones[known].equals(amp)) {
-                known++;
-            }
-            if (known == toneCount) {
-                if (toneCount == tones.length) {
-                    tones = Arrays.copyOf(tones, 2 * toneCount);
-                }
-                tones[toneCount++] = amp;
-            }
-            int i = next(TONE, tick);
-            part[i] = (byte) guitar;
-            value[i] = known;
-            return this;
-        }
-
-        /** A section of the arrangement begins; told to whoever follows the engine. */
-        public Builder section(long tick, int index) {
-            int i = next(SECTION, tick);
-            value[i] = index;
-            return this;
-        }
-
-        /** A stroke of the first guitar, ringing or under the palm. */
-        public Builder add(
-                long tick, int[] perString, double velocity, boolean muted, boolean struckDown) {
-            Damping under = muted ? Damping.HALF : Damping.OPEN;
-            return strike(0, tick, perString, velocity, under, struckDown);
-        }
-
-        /**
-         * A stroke.
-         *
-         * @param guitar 0 or 1
-         * @param tick inside the loop
-         * @param perString a fret, {@link #KEEP}, {@link #DAMP} or {@link #FREE} for each string,
-         *     lowest first
-         * @param velocity 0 to 1
-         * @param under what lies on the strings struck
-         * @param struckDown low strings first
-         */
-        public Builder strike(
-                int guitar,
-                long tick,
-                int[] perString,
-                double velocity,
-                Damping under,
-                boolean struckDown) {
-            if (perString.length != strings) {
-                throw new IllegalArgumentException(
-                        "an event needs " + strings + " actions, not " + perString.length);
-            }
-            int i = next(STRIKE, tick);
-            part[i] = (byte) guitar;
-            System.arraycopy(perString, 0, actions, i * strings, strings);
-            amount[i] = (float) velocity;
-            damping[i] = (byte) under.ordinal();
-            down[i] = struckDown;
-            return this;
-        }
-
-        /**
-         * A gesture on a string that sounds.
-         *
-         * @param to a fret for hammer, pull and slide, cents for bend and vibrato
-         * @param lasting ticks that the way there takes
-         */
-        public Builder gesture(
-                int guitar, long tick, int stringIndex, Gesture gesture, int to, long lasting) {
-            return gesture(guitar, tick, stringIndex, gesture, to, lasting, StringVoice.VIBRATO_HZ);
-        }
-
-        /**
-         * A gesture on a string that sounds.
-         *
-         * @param hz how fast a vibrato shakes
-         */
-        public Builder gesture(
-                int guitar,
-                long tick,
-                int stringIndex,
-                Gesture gesture,
-                int to,
-                long lasting,
-                double hz) {
-            int i = next(GESTURE, tick);
-            part[i] = (byte) guitar;
-            string[i] = (byte) stringIndex;
-            value[i] = to;
-            ticks[i] = lasting;
-            amount[i] = (float) hz;
-            damping[i] = (byte) gesture.ordinal();
-            return this;
-        }
-
-        /** A note of the bass by its MIDI number, or {@link #DAMP}. */
-        public Builder bass(long tick, int midi, double velocity) {
-            int i = next(BASS, tick);
-            value[i] = midi;
-            amount[i] = (float) velocity;
-            return this;
-        }
-
-        /** A hit of the kit or the click. */
-        public Builder hit(long tick, Piece piece, double velocity) {
-            int i = next(HIT, tick);
-            value[i] = piece.ordinal();
-            amount[i] = (float) velocity;
-            return this;
-        }
-
-        private int next(byte what, long tick) {
-            if (tick < 0 || tick >= length) {
-                throw new IllegalArgumentException(
-                        "event at tick " + tick + " lies outside a loop of " + length);
-            }
-            if (count == at.length) {
-                int n = 2 * count;
-                at = Arrays.copyOf(at, n);
-                kind = Arrays.copyOf(kind, n);
-                part = Arrays.copyOf(part, n);
-                string = Arrays.copyOf(string, n);
-                value = Arrays.copyOf(value, n);
-                amount = Arrays.copyOf(amount, n);
-                ticks = Arrays.copyOf(ticks, n);
-                damping = Arrays.copyOf(damping, n);
-                down = Arrays.copyOf(down, n);
-                actions = Arrays.copyOf(actions, n * strings);
-            }
-            at[count] = tick;
-            kind[count] = what;
-            return count++;
-        }
-
-        public Program build() {
-            Integer[] order = new Integer[count];
-            Arrays.setAll(order, i -> i);
-            Arrays.sort(
-                    order,
-                    (a, b) ->
-                            at[a] != at[b]
-                                    ? Long.compare(at[a], at[b])
-                                    : Boolean.compare(kind[a] < TEMPO, kind[b] < TEMPO));
-            return new Program(this, order);
-        }
     }
 }

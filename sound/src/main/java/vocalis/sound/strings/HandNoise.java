@@ -1,5 +1,7 @@
 package vocalis.sound.strings;
 
+import vocalis.sound.dsp.Noise;
+
 /**
  * What hands do to strings beside notes, as the pickups hear it: the knock of a palm on the bridge,
  * the thump of a chord struck under it, fingers that leave or land, the squeak of a finger along a
@@ -29,11 +31,11 @@ public final class HandNoise {
     private double squeakPhase;
     private double squeakHz;
     private double squeakGlide = 1;
-    private long random;
+    private final Noise noise;
 
     public HandNoise(double sampleRate, long seed) {
         this.sampleRate = sampleRate;
-        this.random = seed * 0x9E3779B97F4A7C15L + 0x7654321L;
+        noise = Noise.of(seed, 0x7654321L);
         double w = 2 * Math.PI * THUMP_HZ / sampleRate;
         double fall = Math.exp(-6.9 / (THUMP_SECONDS * sampleRate));
         turnRe = fall * Math.cos(w);
@@ -73,7 +75,7 @@ public final class HandNoise {
      */
     public void squeak(double level, int frets) {
         squeak = Math.max(squeak, level);
-        squeakHz = 1500 + 350 * (1 + noise());
+        squeakHz = 1500 + 350 * (1 + noise.next());
         squeakGlide = Math.pow(1.6, Math.signum(frets) / (0.06 * sampleRate));
         squeakPhase = 0;
     }
@@ -98,7 +100,7 @@ public final class HandNoise {
             double next = re * turnRe - im * turnIm;
             im = re * turnIm + im * turnRe;
             re = next;
-            double w = noise();
+            double w = noise.next();
             high += highPole * (rub * w - high);
             low += lowPole * (high - low);
             rub *= rubFall;
@@ -114,12 +116,5 @@ public final class HandNoise {
         if (!active()) {
             silence();
         }
-    }
-
-    private double noise() {
-        random ^= random << 13;
-        random ^= random >>> 7;
-        random ^= random << 17;
-        return (random >> 11) * 0x1.0p-52;
     }
 }

@@ -15,6 +15,7 @@ import vocalis.sound.Measure;
 import vocalis.sound.amp.AmpSettings;
 import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Program;
+import vocalis.sound.engine.ProgramBuilder;
 import vocalis.sound.engine.Source;
 
 @Isolated("keeps real time")
@@ -34,7 +35,7 @@ class AudioOutputTest {
 
     /** A bar of eighths, its chord moved up by some frets. */
     private static Program bar(int up) {
-        Program.Builder b = new Program.Builder(4 * 20160, 20160, 6);
+        ProgramBuilder b = new ProgramBuilder(4 * 20160, 20160, 6);
         for (int i = 0; i < 8; i++) {
             int[] frets = {5 + up, 7 + up, 7 + up, -1, -1, -1};
             b.add(i * 10080, frets, 0.8, i % 2 == 1, true);

@@ -83,7 +83,7 @@ class BandEngineTest {
     void theOneOfTheClickIsDifferent() {
         Engine engine = Measure.engine(AmpSettings.CLEAN);
         engine.publish(
-                new Program.Builder(4 * QUARTER, QUARTER, 6)
+                new ProgramBuilder(4 * QUARTER, QUARTER, 6)
                         .hit(0, Piece.CLICK_ONE, 1)
                         .hit(2 * QUARTER, Piece.CLICK, 1)
                         .build());
@@ -108,7 +108,7 @@ class BandEngineTest {
         Rig right = new Rig(Measure.bank(), AmpSettings.CLEAN, 1, 1);
         Engine engine = new Engine(RATE, new Settings(left, right, 120, 0, 0, 0, 0, 1), 3);
         engine.publish(
-                new Program.Builder(4 * QUARTER, QUARTER, 6)
+                new ProgramBuilder(4 * QUARTER, QUARTER, 6)
                         .strike(1, 0, new int[] {5, -1, -1, -1, -1, -1}, 0.9, Damping.OPEN, true)
                         .build());
         engine.play(0);
@@ -153,7 +153,7 @@ class BandEngineTest {
     @Test
     void eventsAreSortedAndThoseOfOneTickKeepTheirOrder() {
         Program p =
-                new Program.Builder(100, 10, 6)
+                new ProgramBuilder(100, 10, 6)
                         .hit(50, Piece.HAT, 1)
                         .bass(0, 40, 1)
                         .gesture(0, 50, 2, Program.Gesture.BEND, 100, 5)
@@ -170,10 +170,10 @@ class BandEngineTest {
 
     @Test
     void whatCannotBePlayedIsRefusedInWords() {
-        Program.Builder b = new Program.Builder(100, 10, 6);
+        ProgramBuilder b = new ProgramBuilder(100, 10, 6);
         assertThatThrownBy(() -> b.bass(100, 40, 1)).hasMessageContaining("100");
         assertThatThrownBy(() -> b.add(0, new int[3], 1, false, true)).hasMessageContaining("3");
-        assertThatThrownBy(() -> new Program.Builder(0, 10, 6)).hasMessageContaining("0");
+        assertThatThrownBy(() -> new ProgramBuilder(0, 10, 6)).hasMessageContaining("0");
         assertThatThrownBy(() -> new Rig(Measure.bank(), AmpSettings.CLEAN, 2, 1))
                 .hasMessageContaining("pan");
         assertThatThrownBy(() -> new Rig(Measure.bank(), AmpSettings.CLEAN, 0, 9))

@@ -25,7 +25,7 @@ class EngineTest {
 
     /** A bar of eighths on one shape; strings outside it are damped. */
     private static Program eighths(int[] frets) {
-        Program.Builder b = new Program.Builder(4 * QUARTER, QUARTER, 6);
+        ProgramBuilder b = new ProgramBuilder(4 * QUARTER, QUARTER, 6);
         for (int i = 0; i < 8; i++) {
             b.add(i * QUARTER / 2, frets, i % 2 == 0 ? 0.9 : 0.7, i % 4 == 3, true);
         }
@@ -37,7 +37,7 @@ class EngineTest {
         Engine engine = Measure.engine(AmpSettings.CLEAN);
         int[] low = {0, -1, -1, -1, -1, -1};
         engine.publish(
-                new Program.Builder(4 * QUARTER, QUARTER, 6)
+                new ProgramBuilder(4 * QUARTER, QUARTER, 6)
                         .add(QUARTER, low, 1, false, true)
                         .build());
         engine.play(0);
@@ -245,7 +245,7 @@ class EngineTest {
 
     /** Eighths with another tone and tempo in the second half. */
     private static Program toned() {
-        Program.Builder b = new Program.Builder(4 * QUARTER, QUARTER, 6);
+        ProgramBuilder b = new ProgramBuilder(4 * QUARTER, QUARTER, 6);
         for (int i = 0; i < 8; i++) {
             b.add(i * QUARTER / 2, A5, 0.8, false, true);
         }
@@ -281,7 +281,7 @@ class EngineTest {
     @Test
     void theLoopComesBackToWhereItIsTold() {
         Engine engine = Measure.engine(AmpSettings.CLEAN);
-        Program.Builder b = new Program.Builder(4 * QUARTER, QUARTER, 6);
+        ProgramBuilder b = new ProgramBuilder(4 * QUARTER, QUARTER, 6);
         engine.publish(b.add(0, A5, 0.8, false, true).loopFrom(QUARTER).build());
         engine.play(0);
         Measure.left(engine, 2.25);
@@ -334,7 +334,7 @@ class EngineTest {
     /** Two parts on two sides, bass, kit and gestures together: nothing is allocated either. */
     @Test
     void theWholeBandAllocatesNothing() {
-        Program.Builder b = new Program.Builder(4 * QUARTER, QUARTER, 6);
+        ProgramBuilder b = new ProgramBuilder(4 * QUARTER, QUARTER, 6);
         for (int i = 0; i < 8; i++) {
             long at = i * QUARTER / 2;
             b.strike(0, at, new int[] {5, 7, 7, -3, -1, -1}, 0.9, Damping.OPEN, true);

@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 /** The ring and the triple buffer between two threads that go as fast as they can. */
 class HandoverTest {
 
-    private static final int MANY = 400_000;
+    private static final int MANY = Boolean.getBoolean("vocalis.long") ? 400_000 : 100_000;
 
     /** Every command arrives once, in order, kind and stamp with their own value. */
     @Test

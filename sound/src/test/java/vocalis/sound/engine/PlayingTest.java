@@ -41,7 +41,7 @@ class PlayingTest {
             actions[s] = frets[s] < 0 ? Program.DAMP : frets[s];
             damp[s] = Program.DAMP;
         }
-        Program.Builder b = new Program.Builder(2L * n, 1, 6);
+        ProgramBuilder b = new ProgramBuilder(2L * n, 1, 6);
         for (int i = 0; i < n; i++) {
             b.strike(0, 2L * i, actions, velocity, under, down);
             b.strike(0, 2L * i + 1, damp, 0, Damping.OPEN, true);
@@ -181,7 +181,7 @@ class PlayingTest {
         for (int s = 1; s < 6; s++) {
             e[s] = Program.DAMP;
         }
-        Program.Builder b = new Program.Builder(n, 2, 6);
+        ProgramBuilder b = new ProgramBuilder(n, 2, 6);
         for (int i = 0; i < n; i++) {
             b.strike(0, i, e, 0.72, under, true);
         }
@@ -249,7 +249,7 @@ class PlayingTest {
         Rig rig = new Rig(Measure.bank(), AmpSettings.GAIN, 0, 1, feedback);
         Engine engine = new Engine(RATE, new Settings(rig, rig, 60, 0, 0, 0, 0, 0.2), 11);
         engine.publish(
-                new Program.Builder(8, 1, 6)
+                new ProgramBuilder(8, 1, 6)
                         .strike(0, 0, new int[] {-2, -2, 7, 9, -2, -2}, 0.78, Damping.OPEN, true)
                         .build());
         engine.play(0);
@@ -259,7 +259,7 @@ class PlayingTest {
     /** Onsets and levels of 24 strokes, half a second apart, each after a damped rest. */
     private static double[][] kept(double human) {
         int n = 24;
-        Program.Builder b = new Program.Builder(2L * n, 1, 6);
+        ProgramBuilder b = new ProgramBuilder(2L * n, 1, 6);
         for (int i = 0; i < n; i++) {
             int[] a = {-2, 3, -2, -2, -2, -2};
             b.strike(0, 2L * i, a, 0.78, Damping.OPEN, true);
@@ -325,7 +325,7 @@ class PlayingTest {
     @Test
     void programsGrowByTemposAndSectionsToo() {
         for (int before = 0; before < 40; before++) {
-            Program.Builder b = new Program.Builder(1000, 10, 6);
+            ProgramBuilder b = new ProgramBuilder(1000, 10, 6);
             for (int i = 0; i < before; i++) {
                 b.bass(i, 40, 0.5);
             }

@@ -179,8 +179,8 @@ public final class Workspace {
     }
 
     /** Lays by and takes up pieces for the hand in force. */
-    public Resting resting() {
-        return new Resting(catalogue, hand);
+    public SettledShapes resting() {
+        return new SettledShapes(catalogue, hand);
     }
 
     /** Where it was read from or saved to. */

@@ -103,16 +103,16 @@ public final class Exchange {
     }
 
     /** What a piece comes to, derived once, to be taken away; long enough for a worker. */
-    public Away away(Piece piece) {
+    public Export away(Piece piece) {
         Deriving deriving = new Deriving(catalogue, Runnable::run, Runnable::run, a -> {});
-        return new Away(deriving.derive(0, piece, hand));
+        return new Export(deriving.derive(0, piece, hand));
     }
 
     /** The same of the whole piece, its sections played through. */
-    public Away song(Piece piece) {
+    public Export song(Piece piece) {
         Deriving deriving = new Deriving(catalogue, Runnable::run, Runnable::run, a -> {});
         Song song = new Songs(catalogue).of(piece, hand);
-        return new Away(deriving.derive(0, piece, hand), Optional.of(song));
+        return new Export(deriving.derive(0, piece, hand), Optional.of(song));
     }
 
     /**

@@ -84,19 +84,19 @@ public final class GainReadings {
         if (banks.size() > 4) {
             banks.clear();
         }
-        double[] hz = SoundEvents.openHz(ground);
+        double[] hz = Gear.openHz(ground);
         Object key =
                 List.of(
                         java.util.Arrays.stream(hz).boxed().toList(),
                         ground.board().frets(),
-                        SoundEvents.guitar(controls, ground));
+                        Gear.guitar(controls, ground));
         return banks.computeIfAbsent(
                 key,
                 k ->
                         StringBank.of(
                                 hz,
                                 ground.board().frets(),
-                                SoundEvents.guitar(controls, ground),
+                                Gear.guitar(controls, ground),
                                 Player.RATE));
     }
 
@@ -106,7 +106,7 @@ public final class GainReadings {
                 bank,
                 shape.toArray(),
                 cents,
-                SoundEvents.amp(ground.tone(), controls),
+                Gear.amp(ground.tone(), controls),
                 ground.a4Hz(),
                 Player.RATE);
     }

@@ -42,18 +42,17 @@ public final class Rigs {
 
     /** The banks of a ground. */
     static Rigs of(Ground ground, Mix mix) {
-        double[] hz = SoundEvents.openHz(ground);
+        double[] hz = Gear.openHz(ground);
         int frets = ground.board().frets();
-        StringBank one =
-                StringBank.of(hz, frets, SoundEvents.guitar(mix.controls(), ground), Player.RATE);
+        StringBank one = StringBank.of(hz, frets, Gear.guitar(mix.controls(), ground), Player.RATE);
         return new Rigs(hz, frets, one, other(hz, frets, mix, one, ground));
     }
 
     /** Whether these banks serve a ground as they are. */
     boolean serve(Ground ground, Mix mix) {
-        return Arrays.equals(openHz, SoundEvents.openHz(ground))
+        return Arrays.equals(openHz, Gear.openHz(ground))
                 && frets == ground.board().frets()
-                && first.guitar().equals(SoundEvents.guitar(mix.controls(), ground))
+                && first.guitar().equals(Gear.guitar(mix.controls(), ground))
                 && (!mix.second().on()
                         || second != first
                                 && second.guitar().equals(others(mix.secondControls(), ground)));
@@ -80,7 +79,7 @@ public final class Rigs {
     }
 
     private static Guitar others(Controls c, Ground ground) {
-        Guitar g = SoundEvents.guitar(c, ground);
+        Guitar g = Gear.guitar(c, ground);
         return new Guitar(
                 g.pickup(),
                 Math.min(0.5, g.pickAt() * OTHERS_PICK),
@@ -101,14 +100,14 @@ public final class Rigs {
         return new Settings(
                 new Rig(
                         first,
-                        SoundEvents.amp(tone, mix.controls()),
+                        Gear.amp(tone, mix.controls()),
                         -spread,
                         match,
                         mix.controls().feedback()),
                 new Rig(
                         second,
-                        SoundEvents.amp(mix.secondTone(), mix.secondControls())
-                                .through(SoundEvents.otherCabinet(mix.secondControls())),
+                        Gear.amp(mix.secondTone(), mix.secondControls())
+                                .through(Gear.otherCabinet(mix.secondControls())),
                         spread,
                         Math.min(4, match * mix.second().linear()),
                         mix.secondControls().feedback()),

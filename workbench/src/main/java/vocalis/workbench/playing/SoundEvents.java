@@ -7,15 +7,12 @@ import java.util.function.LongUnaryOperator;
 import java.util.function.ToDoubleFunction;
 import vocalis.core.arrange.Song;
 import vocalis.core.arrange.Stretch;
-import vocalis.core.instrument.Fretboard;
-import vocalis.core.mix.Controls;
 import vocalis.core.mix.Feel;
 import vocalis.core.mix.Groove;
 import vocalis.core.mix.Mix;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.TempoMap;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
@@ -23,14 +20,10 @@ import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
-import vocalis.core.theory.Pitch;
-import vocalis.sound.amp.AmpSettings;
-import vocalis.sound.amp.Cabinet;
 import vocalis.sound.band.Piece;
 import vocalis.sound.engine.Program;
+import vocalis.sound.engine.ProgramBuilder;
 import vocalis.sound.strings.Damping;
-import vocalis.sound.strings.Guitar;
-import vocalis.sound.strings.Pickup;
 
 /**
  * Turns a score into what the engine plays. A ringing stroke rings on until its strings are struck
@@ -49,11 +42,6 @@ public final class SoundEvents {
     /** The strokes of a tremolo against the first; by ear. */
     private static final double AGAIN = 0.92;
 
-    private static final double NEAREST_PICK = 0.055;
-    private static final double FARTHEST_PICK = 0.255;
-
-    private static final double OTHER_MICROPHONE = 0.25;
-
     private SoundEvents() {}
 
     /** The loop of a score with who plays along. */
@@ -70,7 +58,7 @@ public final class SoundEvents {
         Score score = heard.score();
         Mix mix = heard.mix();
         long length = score.length();
-        Program.Builder b = new Program.Builder(length, Ticks.QUARTER, score.board().strings());
+        ProgramBuilder b = new ProgramBuilder(length, Ticks.QUARTER, score.board().strings());
         b.loopFrom(heard.clicks().loopFrom());
         List<TempoMap.Change> tempos = score.time().tempos().changes();
         for (TempoMap.Change t : tempos) {
@@ -91,21 +79,24 @@ public final class SoundEvents {
     }
 
     /** Sections and their tones, a moment before what is played with them. */
-    private static void tones(Program.Builder b, Heard heard, ToDoubleFunction<Tone> levels) {
+    private static void tones(ProgramBuilder b, Heard heard, ToDoubleFunction<Tone> levels) {
         Mix mix = heard.mix();
         boolean before = true;
         for (Stretch s : heard.stretches()) {
             long at = before ? 0 : s.from();
             before = false;
             b.section(at, s.section());
-            b.tone(0, at, amp(s.first(), mix.controls()).louder(levels.applyAsDouble(s.first())));
+            b.tone(
+                    0,
+                    at,
+                    Gear.amp(s.first(), mix.controls()).louder(levels.applyAsDouble(s.first())));
             Tone second = s.second().orElse(mix.secondTone());
             double level = levels.applyAsDouble(second) / levels.applyAsDouble(mix.secondTone());
             b.tone(
                     1,
                     at,
-                    amp(second, mix.secondControls())
-                            .through(otherCabinet(mix.secondControls()))
+                    Gear.amp(second, mix.secondControls())
+                            .through(Gear.otherCabinet(mix.secondControls()))
                             .louder(level));
         }
     }
@@ -128,7 +119,7 @@ public final class SoundEvents {
         };
     }
 
-    private static void along(Program.Builder b, Heard heard, LongUnaryOperator time) {
+    private static void along(ProgramBuilder b, Heard heard, LongUnaryOperator time) {
         Mix mix = heard.mix();
         Score score = heard.score();
         MeterMap meters = score.time().meters();
@@ -201,7 +192,7 @@ public final class SoundEvents {
         return Song.bass(heard.score(), heard.stretches(), mix.bassLine());
     }
 
-    private static void guitar(Program.Builder b, int part, Score score, LongUnaryOperator time) {
+    private static void guitar(ProgramBuilder b, int part, Score score, LongUnaryOperator time) {
         long length = score.length();
         List<Onset> onsets = score.onsets();
         for (int i = 0; i < onsets.size(); i++) {
@@ -222,11 +213,11 @@ public final class SoundEvents {
     }
 
     /** One stroke; or, plucked or with voices of their own level, one for each string, together. */
-    private static void strike(Program.Builder b, int part, long at, int[] actions, Onset o) {
+    private static void strike(ProgramBuilder b, int part, long at, int[] actions, Onset o) {
         boolean apart =
                 o.notes().stream().anyMatch(n -> n.plucked() || n.dynamics() != o.dynamics());
         if (!apart || o.notes().size() == 1) {
-            b.strike(part, at, actions, velocity(o), damping(o.manner()), o.down());
+            b.strike(part, at, actions, velocity(o), Gear.damping(o.manner()), o.down());
             return;
         }
         int[] now = actions;
@@ -236,7 +227,7 @@ public final class SoundEvents {
                 alone[other.string()] = other == n ? actions[n.string()] : Program.KEEP;
             }
             double velocity = velocity(n.dynamics(), o.muted());
-            b.strike(part, at, alone, velocity, damping(o.manner()), o.down());
+            b.strike(part, at, alone, velocity, Gear.damping(o.manner()), o.down());
             now = new int[actions.length];
             Arrays.fill(now, Program.KEEP);
         }
@@ -246,7 +237,7 @@ public final class SoundEvents {
      * What ends with an onset: all strings at a rest, the strings of a line's notes in any case.
      */
     private static void end(
-            Program.Builder b, int part, Score score, Onset o, long next, LongUnaryOperator time) {
+            ProgramBuilder b, int part, Score score, Onset o, long next, LongUnaryOperator time) {
         int strings = score.board().strings();
         long sounds = o.manner() == Manner.STACCATO ? o.length() / 2 : o.length();
         long end = o.at() + sounds;
@@ -331,12 +322,7 @@ public final class SoundEvents {
 
     /** The strokes of a tremolo after the first, by turns up and down, a little softer. */
     private static void tremolo(
-            Program.Builder b,
-            int part,
-            Score score,
-            Onset o,
-            ScoreNote n,
-            LongUnaryOperator time) {
+            ProgramBuilder b, int part, Score score, Onset o, ScoreNote n, LongUnaryOperator time) {
         for (Technique t : n.techniques()) {
             if (t.kind() != Technique.Kind.TREMOLO) {
                 continue;
@@ -352,7 +338,7 @@ public final class SoundEvents {
                         time.applyAsLong(at),
                         again,
                         AGAIN * velocity(o),
-                        damping(o.manner()),
+                        Gear.damping(o.manner()),
                         down);
                 down = !down;
             }
@@ -360,7 +346,7 @@ public final class SoundEvents {
     }
 
     private static void techniques(
-            Program.Builder b,
+            ProgramBuilder b,
             int part,
             ScoreNote n,
             int frets,
@@ -386,60 +372,5 @@ public final class SoundEvents {
             int to = gesture == Program.Gesture.BEND ? t.to() + beyond : t.to();
             b.gesture(part, at, n.string(), gesture, to, t.lasting(), t.hz());
         }
-    }
-
-    /** What lies on the strings of a stroke. */
-    static Damping damping(Manner manner) {
-        return switch (manner) {
-            case PLAIN, LET_RING, STACCATO -> Damping.OPEN;
-            case PALM_LIGHT -> Damping.LIGHT;
-            case PALM -> Damping.HALF;
-            case PALM_HEAVY -> Damping.HEAVY;
-            case DEAD -> Damping.DEAD;
-        };
-    }
-
-    /** Frequencies of the open strings over the capo in Hz, lowest first. */
-    public static double[] openHz(Ground ground) {
-        Fretboard board = ground.board();
-        double[] hz = new double[board.strings()];
-        for (int s = 0; s < hz.length; s++) {
-            hz[s] = Pitch.hz(board.midi(s, 0), ground.a4Hz());
-        }
-        return hz;
-    }
-
-    /** The amplifier setting of a tone. */
-    public static AmpSettings amp(Tone tone) {
-        return switch (tone) {
-            case CLEAN -> AmpSettings.CLEAN;
-            case EDGE -> AmpSettings.EDGE;
-            case GAIN -> AmpSettings.GAIN;
-        };
-    }
-
-    /** The amplifier setting of a tone with its controls turned. */
-    public static AmpSettings amp(Tone tone, Controls controls) {
-        return amp(tone).turned(controls.steps()).through(cabinet(controls));
-    }
-
-    /** The cabinet that controls ask for. */
-    static Cabinet cabinet(Controls c) {
-        return new Cabinet(
-                c.closedCabinet() ? Cabinet.Speaker.CLOSED : Cabinet.Speaker.OPEN,
-                c.microphone() / 10.0);
-    }
-
-    /** The second guitar's: the same kind, its microphone a little elsewhere. */
-    static Cabinet otherCabinet(Controls c) {
-        Cabinet asked = cabinet(c);
-        return new Cabinet(asked.speaker(), Math.min(1, asked.microphone() + OTHER_MICROPHONE));
-    }
-
-    /** The guitar that controls ask for, with a ground's strings. */
-    public static Guitar guitar(Controls c, Ground ground) {
-        double at = NEAREST_PICK + (FARTHEST_PICK - NEAREST_PICK) * c.pick() / 10;
-        Pickup pickup = c.neckPickup() ? Pickup.NECK : Pickup.BRIDGE;
-        return new Guitar(pickup, at, c.hardness() / 10.0, ground.instrument().gauge().thickness());
     }
 }

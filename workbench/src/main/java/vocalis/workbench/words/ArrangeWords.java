@@ -4,7 +4,7 @@ import java.util.Locale;
 import vocalis.core.arrange.Clash;
 import vocalis.core.arrange.Lift;
 import vocalis.core.arrange.Mend;
-import vocalis.core.arrange.SecondParts;
+import vocalis.core.arrange.PartOffer;
 import vocalis.core.arrange.SectionChange;
 import vocalis.core.arrange.Song;
 import vocalis.core.arrange.SongFinding;
@@ -86,7 +86,7 @@ public final class ArrangeWords {
     }
 
     /** What a part for the second guitar is called. */
-    public static String name(SecondParts.Offer o) {
+    public static String name(PartOffer o) {
         String where = o.above() ? " above" : " below";
         return switch (o.kind()) {
             case HELD_LINE -> "Held notes" + where;
@@ -101,7 +101,7 @@ public final class ArrangeWords {
     }
 
     /** Why it stands where it does. */
-    public static String why(SecondParts.Offer o, Key key) {
+    public static String why(PartOffer o, Key key) {
         String range = key.note(o.lowest()).symbol() + " to " + key.note(o.highest()).symbol();
         long percent = Math.round(100 * o.inGaps());
         String gaps =

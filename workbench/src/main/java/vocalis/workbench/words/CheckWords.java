@@ -34,7 +34,7 @@ public final class CheckWords {
                     "from fret %d to %d without the pick are %.0f mm, more than a hand reaches; slide"
                             + " there, or strike the second note",
                     j.from(), j.to(), j.mm());
-        } else if (c instanceof Caution.HardChange h) {
+        } else if (c instanceof Caution.FarChange h) {
             return String.format(
                     "the hand travels %.0f mm in %.2f s%s; another place for one of the two, or a"
                             + " shorter last stroke, gives it time",

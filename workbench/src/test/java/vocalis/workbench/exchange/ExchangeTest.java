@@ -154,7 +154,7 @@ class ExchangeTest {
         Catalogue catalogue = new Catalogue();
         Piece piece = Demo.pieces().get(1);
         var song = new Songs(catalogue).of(piece, Hand.MEDIUM);
-        Away away = new Exchange(catalogue, Hand.MEDIUM).song(piece);
+        Export away = new Exchange(catalogue, Hand.MEDIUM).song(piece);
         for (Exchange.Target t : List.of(Exchange.Target.MUSICXML, Exchange.Target.MIDI)) {
             var back = Exchange.read(away.bytes(t));
             var guitars = back.sheet().guitars();

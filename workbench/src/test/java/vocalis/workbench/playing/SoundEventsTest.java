@@ -255,7 +255,7 @@ class SoundEventsTest {
     /** A capo at two raises every open string by a whole step (ISO 16 frequencies). */
     @Test
     void openStringsSoundOverTheCapo() {
-        double[] hz = SoundEvents.openHz(Demo.pieces().get(2).riff().ground());
+        double[] hz = Gear.openHz(Demo.pieces().get(2).riff().ground());
         assertThat(hz[0]).isCloseTo(92.50, within(0.01));
         assertThat(hz[5]).isCloseTo(369.99, within(0.01));
     }

@@ -1,0 +1,111 @@
+package vocalis.desktop;
+
+import javafx.beans.property.BooleanProperty;
+import javafx.scene.input.KeyCode;
+import vocalis.desktop.arrange.ArrangePlace;
+import vocalis.desktop.keys.Commands;
+import vocalis.desktop.keys.Keyboard;
+import vocalis.desktop.practise.PractisePlace;
+import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Viewport;
+import vocalis.desktop.session.Whereabouts;
+import vocalis.sound.device.AudioOutput;
+
+/** The commands of the window around the screens. */
+final class FrameCommands {
+
+    private final Commands commands;
+    private final Session session;
+    private final Whereabouts whereabouts;
+    private final Frame frame;
+
+    private FrameCommands(
+            Commands commands, Session session, Whereabouts whereabouts, Frame frame) {
+        this.commands = commands;
+        this.session = session;
+        this.whereabouts = whereabouts;
+        this.frame = frame;
+    }
+
+    /** Adds them to a registry. */
+    static void addTo(Commands commands, Session session, Whereabouts whereabouts, Frame frame) {
+        FrameCommands f = new FrameCommands(commands, session, whereabouts, frame);
+        f.everywhere();
+        f.view();
+        f.ground();
+    }
+
+    /** The keys that are held. */
+    static void holds(Keyboard keyboard, Whereabouts whereabouts) {
+        keyboard.hold(
+                KeyCode.H, null, () -> whereabouts.screen().beginHearing(whereabouts.place()));
+        keyboard.endHold(() -> whereabouts.screen().endHearing());
+    }
+
+    private void everywhere() {
+        commands.add("play", "play the loop, stop it")
+                .keys("SPACE")
+                .inSheets()
+                .does(() -> whereabouts.screen().togglePlay());
+        commands.add("leave", "out again, back to the chords").keys("ESCAPE").does(frame::leave);
+        commands.add("undo", "undo")
+                .keys("ctrl Z")
+                .repeats()
+                .inSheets()
+                .does(session.workspace()::undo);
+        commands.add("redo", "redo")
+                .keys("ctrl shift Z", "ctrl Y")
+                .repeats()
+                .inSheets()
+                .does(session.workspace()::redo);
+        commands.add("next-place", "next place: chords, lane, voicings, neck, ground")
+                .keys("F6")
+                .does(() -> frame.place(1));
+        commands.add("place-before", "place before").keys("shift F6").does(() -> frame.place(-1));
+        commands.add("explain", "explain what is here")
+                .keys("shift SLASH", "SLASH", "ctrl F1")
+                .does(frame::explain);
+        AudioOutput output = session.player().output();
+        commands.add("mute", "mute, or let it sound")
+                .keys("ctrl M")
+                .inSheets()
+                .does(() -> output.mute(!output.muted()));
+        commands.add("tone", "tone: amplifier, pickup, pick").keys("T").does(frame::tone);
+        commands.add("along", "who plays along").keys("W").does(frame::along);
+        commands.add("song-along", "who plays along: guitar two, bass, kit")
+                .in(ArrangePlace.STRIP, PractisePlace.PAGE)
+                .keys("B")
+                .does(frame::along);
+        commands.add("tune", "strings to tune by").keys("F4").does(frame::tune);
+        commands.add("output", "where the sound goes").keys("F5").does(frame::output);
+    }
+
+    private void view() {
+        Viewport view = session.caret().view();
+        commands.add("zoom-in", "fewer bars on the screen")
+                .keys("ctrl PLUS", "ctrl EQUALS", "ctrl ADD")
+                .does(() -> view.zoom(-1));
+        commands.add("zoom-out", "more bars on the screen")
+                .keys("ctrl MINUS", "ctrl SUBTRACT")
+                .does(() -> view.zoom(1));
+        commands.add("page-on", "next page of bars")
+                .keys("PAGE_DOWN")
+                .repeats()
+                .does(() -> view.page(1));
+        commands.add("page-back", "page of bars before")
+                .keys("PAGE_UP")
+                .repeats()
+                .does(() -> view.page(-1));
+        BooleanProperty follow = view.followProperty();
+        commands.add("follow", "turn the page with what plays, or stay")
+                .keys("ctrl P")
+                .does(() -> follow.set(!follow.get()));
+    }
+
+    private void ground() {
+        commands.add("ground-hint", "")
+                .in(Whereabouts.Around.GROUND)
+                .brief("Ground: Tab next field · letters find, ↑↓ change · Esc back to the chords")
+                .does(() -> {});
+    }
+}

@@ -1,0 +1,120 @@
+package vocalis.desktop.lane;
+
+import java.util.OptionalLong;
+import javafx.geometry.Point2D;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.input.ContextMenuEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import vocalis.core.pattern.Struck;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.score.Onset;
+import vocalis.desktop.view.TimeAxis;
+import vocalis.desktop.writing.WriteModel;
+
+/** The mouse on the lane, and its menus. */
+final class LaneMouse {
+
+    private final LaneSkin skin;
+    private final Lane lane;
+    private final WriteModel model;
+    private final ContextMenu menu = new ContextMenu();
+
+    LaneMouse(LaneSkin skin, Lane lane) {
+        this.skin = skin;
+        this.lane = lane;
+        this.model = lane.model();
+        lane.setOnMousePressed(this::pressed);
+        lane.setOnContextMenuRequested(this::menu);
+        fillMenu();
+    }
+
+    void dispose() {
+        lane.setOnMousePressed(null);
+        lane.setOnContextMenuRequested(null);
+    }
+
+    private void pressed(MouseEvent e) {
+        menu.hide();
+        lane.requestFocus();
+        if (skin.geometry() == null) {
+            return;
+        }
+        long tick = caretFor(e.getX());
+        boolean wasThere = model.lane().caretProperty().get() == tick;
+        model.lane().markProperty().set(OptionalLong.empty());
+        model.lane().setCaret(tick);
+        if (e.getButton() != MouseButton.PRIMARY) {
+            menu.show(lane, e.getScreenX(), e.getScreenY());
+            return;
+        }
+        int string = skin.geometry().stringAt(e.getY());
+        boolean begins = model.lane().beginsAtCaret();
+        if (e.getClickCount() == 2 && !begins) {
+            model.lane().toggleStroke();
+        } else if (wasThere && begins && string >= 0 && e.getClickCount() == 1) {
+            model.lane().strokes().toggleStruckString(string);
+        }
+    }
+
+    /** The step under an x; a stroke close by is taken before the bare step. */
+    private long caretFor(double x) {
+        TimeAxis a = skin.geometry().axis();
+        for (Onset o : model.derived().score().onsets()) {
+            if (a.shows(o.at()) && Math.abs(a.x(o.at()) - x) < 7) {
+                return o.at();
+            }
+        }
+        long tick = Math.max(a.from(), Math.min(a.to() - 1, (long) Math.floor(a.tick(x + 4))));
+        MeterMap meters = model.riff().meters();
+        long start = meters.start(meters.bar(tick));
+        return start
+                + (tick - start)
+                        / model.lane().grainProperty().get()
+                        * model.lane().grainProperty().get();
+    }
+
+    private void fillMenu() {
+        add("Add or remove stroke", model.lane()::toggleStroke);
+        add("Palm mute", model.lane().strokes()::toggleMute);
+        add("Embellish…", this::embellish);
+        add("Accent", model.lane().strokes()::toggleAccent);
+        add("Longer", () -> model.lane().strokes().lengthenStroke(1));
+        add("Shorter", () -> model.lane().strokes().lengthenStroke(-1));
+        add("Copy the bar", model.lane()::copy);
+        add("Paste", model.lane()::paste);
+        menu.getItems().add(new SeparatorMenuItem());
+        for (Struck.Named n : Struck.Named.values()) {
+            add("Strike " + n.label(), () -> model.lane().strokes().setStruck(n));
+        }
+    }
+
+    private void add(String name, Runnable action) {
+        MenuItem item = new MenuItem(name);
+        item.setOnAction(e -> action.run());
+        menu.getItems().add(item);
+    }
+
+    private void menu(ContextMenuEvent e) {
+        if (e.isKeyboardTrigger()) {
+            Point2D at =
+                    lane.localToScreen(
+                            skin.geometry().axis().x(model.lane().caretProperty().get()),
+                            skin.geometry().words());
+            menu.show(lane, at.getX(), at.getY());
+        }
+    }
+
+    /** Shows what fingers and palm can do to the stroke under the caret. */
+    void embellish() {
+        double x =
+                skin.geometry() == null
+                        ? 0
+                        : skin.geometry().axis().x(model.lane().caretProperty().get());
+        double y = skin.geometry() == null ? 0 : skin.geometry().words();
+        Point2D at = lane.localToScreen(x, y);
+        Embellish.menu(model.lane()).show(lane, at.getX(), at.getY());
+    }
+}

@@ -1,0 +1,304 @@
+package vocalis.desktop.writing;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.TreeSet;
+import javafx.beans.property.LongProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleLongProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import vocalis.core.edit.Clipping;
+import vocalis.core.edit.Scope;
+import vocalis.core.edit.Strokes;
+import vocalis.core.pattern.Event;
+import vocalis.core.pattern.Pass;
+import vocalis.core.pattern.Stroke;
+import vocalis.core.pattern.Struck;
+import vocalis.core.rhythm.MeterMap;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Riff;
+import vocalis.core.score.Onset;
+import vocalis.core.score.ScoreNote;
+import vocalis.desktop.session.Session;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.words.FindingWords;
+
+/** The lane's caret, in ticks, and what keys and mouse do to the strokes under it. */
+public final class LaneModel {
+
+    /** Grains of the caret: parts of a whole note, coarse to fine, tuplets among them. */
+    private static final List<Integer> GRAINS = List.of(2, 4, 6, 8, 12, 16, 20, 24, 28, 32);
+
+    private final Session session;
+    private final TouchEdits touches;
+    private final FigureEdits figures;
+    private final StrokeEdits strokes;
+    private final LongProperty caret;
+    private final ObjectProperty<Scope> scope = new SimpleObjectProperty<>(Scope.EVERY_PASS);
+    private final ObjectProperty<OptionalLong> mark =
+            new SimpleObjectProperty<>(OptionalLong.empty());
+    private final LongProperty grain = new SimpleLongProperty(Ticks.SIXTEENTH);
+    private Clipping clipboard;
+
+    LaneModel(Session session) {
+        this.session = session;
+        caret = session.caret().tickProperty();
+        touches = new TouchEdits(session, caret, scope);
+        figures = new FigureEdits(session, caret, grain);
+        strokes = new StrokeEdits(session, this);
+    }
+
+    /** What fingers do to the notes under the caret. */
+    public TouchEdits touches() {
+        return touches;
+    }
+
+    /** What is done to the figure under the caret as a whole. */
+    public FigureEdits figures() {
+        return figures;
+    }
+
+    /** What is done to the strokes under the caret, or to all that are marked. */
+    public StrokeEdits strokes() {
+        return strokes;
+    }
+
+    public LongProperty caretProperty() {
+        return caret;
+    }
+
+    /** Whether edits hold in the figure, at every pass, or here alone. */
+    public ObjectProperty<Scope> scopeProperty() {
+        return scope;
+    }
+
+    /** The other end of what is marked; empty when nothing is. */
+    public ObjectProperty<OptionalLong> markProperty() {
+        return mark;
+    }
+
+    /** The grain of the caret in ticks. */
+    public LongProperty grainProperty() {
+        return grain;
+    }
+
+    /** A finer grain, or a coarser one. */
+    public void refine(int by) {
+        int now = GRAINS.indexOf((int) (Ticks.WHOLE / grain.get()));
+        int next = Math.max(0, Math.min(GRAINS.size() - 1, now + by));
+        grain.set(Ticks.WHOLE / GRAINS.get(next));
+        session.say("Steps of " + grainInWords() + ".");
+    }
+
+    /** What a step is. */
+    public String grainInWords() {
+        return switch ((int) (Ticks.WHOLE / grain.get())) {
+            case 2 -> "half notes";
+            case 4 -> "quarters";
+            case 6 -> "quarter triplets";
+            case 8 -> "eighths";
+            case 12 -> "eighth triplets";
+            case 16 -> "sixteenths";
+            case 20 -> "fifths of a quarter";
+            case 24 -> "sixteenth triplets";
+            case 28 -> "sevenths of a quarter";
+            default -> "thirty-seconds";
+        };
+    }
+
+    /** Changes between every pass and this pass alone. */
+    public void toggleScope() {
+        scope.set(scope.get() == Scope.EVERY_PASS ? Scope.THIS_PASS : Scope.EVERY_PASS);
+    }
+
+    private Riff now() {
+        return session.now();
+    }
+
+    /** Keeps the caret within a riff that became shorter. */
+    void stayInside() {
+        long last = Math.max(0, now().length() - 1);
+        if (caret.get() > last) {
+            caret.set(last / grain.get() * grain.get());
+        }
+        if (mark.get().isPresent() && mark.get().getAsLong() > now().length()) {
+            mark.set(OptionalLong.empty());
+        }
+    }
+
+    /** Puts the caret at a tick and the chord caret on the chord that holds there. */
+    public void setCaret(long tick) {
+        session.caret().goTo(tick);
+    }
+
+    /**
+     * Moves the caret by steps: to the next grid line, or to an event that begins between grid
+     * lines, as in a triplet.
+     */
+    public void moveCaret(int steps) {
+        mark.set(OptionalLong.empty());
+        step(steps);
+    }
+
+    private void step(int steps) {
+        for (int i = 0; i < Math.abs(steps); i++) {
+            setCaret(neighbour(steps > 0 ? 1 : -1));
+        }
+    }
+
+    private long neighbour(int direction) {
+        long at = caret.get();
+        MeterMap meters = now().meters();
+        int bar = meters.bar(at);
+        TreeSet<Long> stops = new TreeSet<>();
+        for (int b = Math.max(bar - 1, meters.pickup() > 0 ? -1 : 0); b <= bar + 1; b++) {
+            for (long t = meters.start(b); t < meters.end(b); t += grain.get()) {
+                stops.add(t);
+            }
+        }
+        for (Pass p : now().passes()) {
+            if (p.to() >= at - Ticks.WHOLE && p.from() <= at + Ticks.WHOLE) {
+                p.events().forEach(e -> stops.add(p.start() + e.at()));
+            }
+        }
+        stops.removeIf(t -> t < 0 || t >= now().length());
+        Long next = direction > 0 ? stops.higher(at) : stops.lower(at);
+        return next == null ? at : next;
+    }
+
+    /** Marks on to the next step, or back. */
+    public void markOn(int steps) {
+        if (mark.get().isEmpty()) {
+            mark.set(OptionalLong.of(caret.get()));
+        }
+        step(steps);
+    }
+
+    /** Moves to the next stroke (or the one before). */
+    public void moveToStroke(int direction) {
+        mark.set(OptionalLong.empty());
+        List<Onset> all = session.derived().score().onsets();
+        Optional<Onset> next =
+                direction > 0
+                        ? all.stream().filter(s -> s.at() > caret.get()).findFirst()
+                        : all.stream().filter(s -> s.at() < caret.get()).reduce((a, b) -> b);
+        next.ifPresent(s -> setCaret(s.at()));
+    }
+
+    /** Moves a bar on or back. */
+    public void moveBar(int direction) {
+        MeterMap meters = now().meters();
+        int bar = meters.bar(caret.get()) + direction;
+        boolean there = bar >= (meters.pickup() > 0 ? -1 : 0) && bar < now().bars();
+        mark.set(OptionalLong.empty());
+        setCaret(there ? meters.start(bar) : direction < 0 ? 0 : caret.get());
+    }
+
+    /** The event under the caret. */
+    public Optional<Event> eventAtCaret() {
+        return Strokes.at(now(), caret.get());
+    }
+
+    /** The stroke under the caret. */
+    public Optional<Stroke> strokeAtCaret() {
+        return eventAtCaret().filter(Stroke.class::isInstance).map(Stroke.class::cast);
+    }
+
+    /** Whether an event begins under the caret. */
+    public boolean beginsAtCaret() {
+        return Strokes.start(now(), caret.get()).filter(s -> s == caret.get()).isPresent();
+    }
+
+    /** Puts a stroke at the caret, or takes away the one that begins there. */
+    public void toggleStroke() {
+        if (beginsAtCaret()) {
+            deleteStroke();
+            return;
+        }
+        Riff r = now();
+        long line = r.meters().end(r.meters().bar(caret.get()));
+        Stroke stroke = new Stroke(0, 0, line - caret.get(), Struck.Named.ALL);
+        session.apply(Edits.putEvent(caret.get(), stroke, scope.get()));
+    }
+
+    /** Deletes what is marked, or the stroke under the caret. */
+    public void deleteStroke() {
+        if (mark.get().isPresent()) {
+            long from = from();
+            Clipping empty = new Clipping(to() - from, List.of(), List.of());
+            session.apply(Edits.paste(from, empty, scope.get()));
+            mark.set(OptionalLong.empty());
+        } else if (eventAtCaret().isPresent()) {
+            session.apply(Edits.removeEvent(caret.get(), scope.get()));
+        } else {
+            touches.nothingHere();
+        }
+    }
+
+    /** First tick of what is marked, or the caret. */
+    long from() {
+        long m = mark.get().orElse(caret.get());
+        return Math.min(m, caret.get());
+    }
+
+    /** Tick past what is marked, or past the caret's step. */
+    long to() {
+        long m = mark.get().orElse(caret.get());
+        return Math.max(m, caret.get()) + grain.get();
+    }
+
+    /** Takes up what is marked, or the bar under the caret: strokes with their touches. */
+    public void copy() {
+        Riff r = now();
+        int bar = r.meters().bar(caret.get());
+        boolean marked = mark.get().isPresent();
+        long from = marked ? from() : r.meters().start(bar);
+        long to = marked ? to() : r.meters().end(bar);
+        clipboard = Strokes.copy(r, from, to);
+        int n = clipboard.events().size();
+        String what = n + (n == 1 ? " stroke" : " strokes");
+        session.say(
+                "Copied "
+                        + (marked ? what : FindingWords.place(from, r).split(",")[0])
+                        + "; Ctrl V puts it at the caret.");
+    }
+
+    /** Puts what was taken up at the caret, or at its bar's beginning when a bar was taken. */
+    public void paste() {
+        if (clipboard == null) {
+            session.say("Nothing was copied yet: Ctrl C copies the bar.");
+            return;
+        }
+        Riff r = now();
+        int bar = r.meters().bar(caret.get());
+        boolean aBar = clipboard.length() == r.meters().end(bar) - r.meters().start(bar);
+        long at = aBar ? r.meters().start(bar) : caret.get();
+        mark.set(OptionalLong.empty());
+        session.apply(Edits.paste(at, clipboard, scope.get()));
+    }
+
+    /** What sounds under the caret, as last derived. */
+    public Optional<Onset> onsetAtCaret() {
+        return touches.onset();
+    }
+
+    /** The highest note of what sounds under the caret. */
+    public Optional<ScoreNote> topAtCaret() {
+        return touches.top();
+    }
+
+    /** What the figure under the caret is and where edits hold, in words. */
+    public String scopeInWords() {
+        Riff r = now();
+        Pass pass = r.passAt(caret.get());
+        String figure = pass.figure().id();
+        long passes = r.passes().stream().filter(p -> p.figure().id().equals(figure)).count();
+        if (passes == 1) {
+            return "figure played once";
+        }
+        return scope.get() == Scope.EVERY_PASS
+                ? "edits hold at all " + passes + " passes (O: here only)"
+                : "edits hold here only, at one of " + passes + " passes (O: all)";
+    }
+}

@@ -1,0 +1,19 @@
+package vocalis.formats.musicxml;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.TreeMap;
+import vocalis.core.rhythm.Meter;
+
+/** A bar as it is written. */
+final class ReadBar {
+    final List<ReadNote> notes = new ArrayList<>();
+    final List<ReadChord> chords = new ArrayList<>();
+    final TreeMap<Long, Integer> tempos = new TreeMap<>();
+    Meter meter;
+    long length;
+    boolean implicit;
+    boolean begins;
+    int rounds;
+    List<Integer> endings = List.of();
+}
