@@ -89,6 +89,7 @@ final class Frame extends BorderPane {
         addRevoice();
         addArrange(library);
         addPractise();
+        FrameCommands.ofSong(commands, this);
         setTop(top());
         StackPane stack = new StackPane();
         screens.forEach(s -> stack.getChildren().add(s.node()));
@@ -98,6 +99,8 @@ final class Frame extends BorderPane {
         whereabouts.placeProperty().addListener(o -> focusPlace());
         session.saidProperty().addListener(o -> message.setText(session.saidProperty().get()));
         places.forEach(this::follow);
+        widthProperty().addListener(o -> write.fit(getWidth(), getHeight()));
+        heightProperty().addListener(o -> write.fit(getWidth(), getHeight()));
         showScreen();
         showStatus();
     }

@@ -42,6 +42,14 @@ final class FrameCommands {
         keyboard.endHold(() -> whereabouts.screen().endHearing());
     }
 
+    /** What the screens of the song have in common; help tells it after their own. */
+    static void ofSong(Commands commands, Frame frame) {
+        commands.add("song-along", "who plays along: guitar two, bass, kit")
+                .in(ArrangePlace.STRIP, PractisePlace.PAGE)
+                .keys("B")
+                .does(frame::along);
+    }
+
     private void everywhere() {
         commands.add("play", "play the loop, stop it")
                 .keys("SPACE")
@@ -72,10 +80,6 @@ final class FrameCommands {
                 .does(() -> output.mute(!output.muted()));
         commands.add("tone", "tone: amplifier, pickup, pick").keys("T").does(frame::tone);
         commands.add("along", "who plays along").keys("W").does(frame::along);
-        commands.add("song-along", "who plays along: guitar two, bass, kit")
-                .in(ArrangePlace.STRIP, PractisePlace.PAGE)
-                .keys("B")
-                .does(frame::along);
         commands.add("tune", "strings to tune by").keys("F4").does(frame::tune);
         commands.add("output", "where the sound goes").keys("F5").does(frame::output);
     }

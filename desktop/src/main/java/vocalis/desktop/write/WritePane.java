@@ -36,6 +36,7 @@ public final class WritePane extends VBox {
     private final CardRow cards;
     private final Neck neck;
     private final ReadoutPane readout;
+    private final ScrollPane figures;
     private final FamilyBar families;
 
     /**
@@ -62,6 +63,7 @@ public final class WritePane extends VBox {
         neck = new Neck(model);
         neck.setId("neck");
         readout = new ReadoutPane(model);
+        figures = readout.scrolling();
         families = new FamilyBar(model, () -> go.accept(WritePlace.CARDS));
         WriteCommands.addTo(
                 commands, model, new WriteActions(model, ownFigures, host, families, lane, neck));
@@ -89,37 +91,19 @@ public final class WritePane extends VBox {
         voicings.setMinWidth(0);
         VBox.setVgrow(neck, Priority.ALWAYS);
         HBox.setHgrow(voicings, Priority.ALWAYS);
-        ScrollPane figures = readout.scrolling();
         figures.setPrefWidth(350);
         figures.setMinWidth(300);
         figures.setMinHeight(100);
         figures.setPrefHeight(100);
         HBox lower = new HBox(voicings, figures);
         lower.getStyleClass().add("lower");
-        sceneProperty()
-                .addListener(
-                        o -> {
-                            if (getScene() != null) {
-                                fit(figures);
-                            }
-                        });
         getChildren().addAll(overview, band, lane, lower);
     }
 
-    /** Readout and neck get their share of the window. */
-    private void fit(Region figures) {
-        Runnable width =
-                () ->
-                        figures.setPrefWidth(
-                                Math.max(310, Math.min(460, getScene().getWidth() * 0.27)));
-        Runnable height =
-                () ->
-                        neck.setPrefHeight(
-                                Math.max(124, Math.min(230, getScene().getHeight() * 0.2)));
-        getScene().widthProperty().addListener(o -> width.run());
-        getScene().heightProperty().addListener(o -> height.run());
-        width.run();
-        height.run();
+    /** Readout and neck get their share of a frame of this size. */
+    public void fit(double width, double height) {
+        figures.setPrefWidth(Math.max(310, Math.min(460, width * 0.27)));
+        neck.setPrefHeight(Math.max(124, Math.min(230, height * 0.2)));
     }
 
     /** The controls of its places. */
