@@ -35,6 +35,7 @@ import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
+import vocalis.workbench.words.RootWords;
 
 /** Names shapes: readings and the heard root. */
 @Command(
@@ -166,7 +167,12 @@ final class NameCommand implements Callable<Integer> {
         List<String> lines = new ArrayList<>();
         List<Reading> readings = Reading.all(v, keyed.key());
         lines.add(v.shape().text() + "  " + readings.get(0).name());
-        lines.add("  " + HeardRoot.of(v, keyed.key()).reason() + " Named " + keyed.assumed() + ".");
+        lines.add(
+                "  "
+                        + RootWords.of(HeardRoot.of(v, keyed.key()), keyed.key())
+                        + " Named "
+                        + keyed.assumed()
+                        + ".");
         ChordNamer.ofFingering(v, Around.NOTHING)
                 .ifPresent(
                         n ->

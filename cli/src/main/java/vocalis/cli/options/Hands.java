@@ -6,6 +6,7 @@ import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.hands.Muting;
 import vocalis.core.voicing.Voicing;
+import vocalis.workbench.words.HandWords;
 
 /** How a voicing is held, for words and for machines. */
 public final class Hands {
@@ -18,8 +19,8 @@ public final class Hands {
         if (f.isEmpty()) {
             return Fingering.refusal(v.board(), v.shape(), hand).orElse("cannot be held");
         }
-        String fingers = f.get().presses().isEmpty() ? "open strings" : f.get().inWords();
-        String muting = Muting.of(v.shape(), f.get()).inWords();
+        String fingers = f.get().presses().isEmpty() ? "open strings" : HandWords.of(f.get());
+        String muting = HandWords.of(Muting.of(v.shape(), f.get()));
         return fingers
                 + ", reach "
                 + Math.round(f.get().reachMm())
@@ -34,8 +35,8 @@ public final class Hands {
             to.put("refusal", Fingering.refusal(v.board(), v.shape(), hand).orElse(""));
             return;
         }
-        to.put("fingers", f.get().inWords());
+        to.put("fingers", HandWords.of(f.get()));
         to.put("reachMm", Math.round(f.get().reachMm()));
-        to.put("muting", Muting.of(v.shape(), f.get()).inWords());
+        to.put("muting", HandWords.of(Muting.of(v.shape(), f.get())));
     }
 }

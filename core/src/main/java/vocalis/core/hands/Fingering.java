@@ -298,19 +298,4 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
         return Optional.of(
                 "needs more than four fingers: its frets lie so that no finger can cover more of them");
     }
-
-    /** In words, such as {@code index 5, ring 7, little 7}. */
-    public String inWords() {
-        String[] names = {"", "index", "middle", "ring", "little", "thumb"};
-        return String.join(
-                ", ",
-                presses.stream()
-                        .map(
-                                p ->
-                                        names[p.finger()]
-                                                + " "
-                                                + p.fret()
-                                                + (p.barre() ? " laid flat" : ""))
-                        .toList());
-    }
 }

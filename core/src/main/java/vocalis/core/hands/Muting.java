@@ -38,20 +38,12 @@ public record Muting(int strings, List<Silence> silences, List<School> schools) 
 
     /** Ways of striking. */
     public enum School {
-        SWING("swing through all strings"),
-        AIM("aim at the strings that sound"),
-        PLUCK("pluck with pick and fingers");
-
-        private final String words;
-
-        School(String words) {
-            this.words = words;
-        }
-
-        /** In words. */
-        public String words() {
-            return words;
-        }
+        /** Through all strings. */
+        SWING,
+        /** At the strings that sound. */
+        AIM,
+        /** With pick and fingers. */
+        PLUCK
     }
 
     private static final int THUMB_TO_FRET = 12;
@@ -157,55 +149,5 @@ public record Muting(int strings, List<Silence> silences, List<School> schools) 
             schools.add(School.PLUCK);
         }
         return schools;
-    }
-
-    /**
-     * Who plucks which string when pick and fingers strike together: the pick the lowest, then
-     * middle, ring and little finger; empty when there are more strings than that.
-     */
-    public static String pluckedBy(Shape shape) {
-        String[] who = {"pick", "middle", "ring", "little"};
-        List<Integer> sounded = shape.sounded();
-        if (sounded.size() > who.length) {
-            return "";
-        }
-        List<String> parts = new ArrayList<>();
-        for (int i = 0; i < sounded.size(); i++) {
-            parts.add(who[i] + " " + (shape.strings() - sounded.get(i)));
-        }
-        return String.join(", ", parts);
-    }
-
-    /** The plan in words; empty when every string sounds. */
-    public String inWords() {
-        List<String> parts = new ArrayList<>();
-        String[] fingers = {"", "index", "middle finger", "ring finger", "little finger", "thumb"};
-        for (By by : By.values()) {
-            for (int finger = 0; finger <= 5; finger++) {
-                int wanted = finger;
-                List<String> on =
-                        silences.stream()
-                                .filter(s -> s.by() == by && s.finger() == wanted)
-                                .map(s -> String.valueOf(strings - s.string()))
-                                .toList();
-                if (!on.isEmpty()) {
-                    String who =
-                            switch (by) {
-                                case FINGERTIP -> "tip of the " + fingers[finger];
-                                case FLAT_OF_FINGER -> "flat of the " + fingers[finger];
-                                case THUMB -> "thumb";
-                                case STRIKING_HAND -> "striking hand";
-                                case IDLE_HAND -> "idle fretting hand";
-                                case NOTHING -> "no hand is free for";
-                            };
-                    parts.add(
-                            who
-                                    + (by == By.NOTHING ? " " : ": ")
-                                    + (on.size() == 1 ? "string " : "strings ")
-                                    + String.join(", ", on));
-                }
-            }
-        }
-        return String.join("; ", parts);
     }
 }

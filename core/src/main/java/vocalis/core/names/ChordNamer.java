@@ -194,7 +194,7 @@ public final class ChordNamer {
             if (slash && bassOnlyBelow) {
                 Quality upper = Quality.of(above(root, all & ~(1 << bass)));
                 if (!omits(upper, Math.floorMod(bass - root, 12))) {
-                    double price = upper.suffix().contains("sus") ? SUSPENDED_OVER_OUTSIDE : 0;
+                    double price = upper.suspended() ? SUSPENDED_OVER_OUTSIDE : 0;
                     out.add(candidate(root, upper, true, at + SLASH_OUTSIDE + price));
                 }
             }
@@ -208,8 +208,8 @@ public final class ChordNamer {
 
     /** Whether a quality says that the note which lies in the bass is missing. */
     private static boolean omits(Quality q, int bassAbove) {
-        return (bassAbove == 7 || bassAbove == 6 || bassAbove == 8) && q.suffix().contains("no5")
-                || (bassAbove == 3 || bassAbove == 4) && q.suffix().contains("no3");
+        return (bassAbove == 7 || bassAbove == 6 || bassAbove == 8) && q.saysNoFifth()
+                || (bassAbove == 3 || bassAbove == 4) && q.saysNoThird();
     }
 
     /** One note, or two different ones. */
@@ -243,7 +243,7 @@ public final class ChordNamer {
 
     /** Over its fifth a chord stays most itself, unless it is one that reads as another there. */
     private static double slash(int root, int bass, Quality q) {
-        boolean steady = !q.suffix().startsWith("6") && !q.suffix().contains("sus");
+        boolean steady = !q.sixth() && !q.suspended();
         return switch (Math.floorMod(bass - root, 12)) {
             case 0 -> 0;
             case 7 -> steady ? SLASH_FIFTH : SLASH;

@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import vocalis.core.theory.Key;
-import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.BareVoicing;
 import vocalis.core.voicing.Voicing;
 
@@ -23,14 +22,15 @@ import vocalis.core.voicing.Voicing;
  * @param root pitch class with the most support
  * @param ranking all twelve pitch classes, best first
  * @param ambiguous whether the lead is under {@link #CLEAR_LEAD}
- * @param reason one sentence in plain words
+ * @param reasons what speaks for the root, the strongest first
  */
-public record HeardRoot(int root, List<Supported> ranking, boolean ambiguous, String reason) {
+public record HeardRoot(
+        int root, List<Supported> ranking, boolean ambiguous, List<RootReason> reasons) {
 
     /** Least lead, as a share of the winner's support, that counts as clear. */
     public static final double CLEAR_LEAD = 0.10;
 
-    /** Lead, as a share of the winner's support, from which words say "clearly". */
+    /** Lead, as a share of the winner's support, from which it is heard clearly. */
     private static final double CLEARLY = 1 / 3.0;
 
     /** The support of one pitch class. */
@@ -38,6 +38,7 @@ public record HeardRoot(int root, List<Supported> ranking, boolean ambiguous, St
 
     public HeardRoot {
         ranking = List.copyOf(ranking);
+        reasons = List.copyOf(reasons);
     }
 
     /**
@@ -57,7 +58,7 @@ public record HeardRoot(int root, List<Supported> ranking, boolean ambiguous, St
                         .mapToObj(c -> new Supported(c, support.weights()[c]))
                         .toList();
         return new HeardRoot(
-                support.best(), ranking, support.ambiguous(), reason(notes, key, support));
+                support.best(), ranking, support.ambiguous(), why(notes, support.best(), key));
     }
 
     /**
@@ -67,80 +68,54 @@ public record HeardRoot(int root, List<Supported> ranking, boolean ambiguous, St
         return pitchClass == root || (ambiguous && ranking.get(1).pitchClass() == pitchClass);
     }
 
-    private static String reason(Notes notes, Optional<Key> key, Support support) {
-        int first = support.best();
-        int second = support.second();
-        String name = spell(first, key);
-        String rival = spell(second, key);
-        int weight = support.weights()[first];
-        int against = support.weights()[second];
-        String figures = " (" + weight + " against " + against;
-        if (support.ambiguous()) {
-            return name
-                    + " or "
-                    + rival
-                    + ": ambiguous, either can be heard as the root"
-                    + figures
-                    + ").";
-        }
-        boolean clearly = weight - against >= CLEARLY * weight;
-        return name
-                + (clearly ? ", clearly: " : ", by a little: ")
-                + why(notes, first, key)
-                + figures
-                + " for "
-                + rival
-                + ").";
+    /** The support of the root. */
+    public Supported best() {
+        return ranking.get(0);
     }
 
-    /** What speaks for a root, each part of it a fact about the notes and the key. */
-    private static String why(Notes notes, int root, Optional<Key> key) {
+    /** The one that comes next. */
+    public Supported next() {
+        return ranking.get(1);
+    }
+
+    /** Whether the lead is large. */
+    public boolean clearly() {
+        return best().weight() - next().weight() >= CLEARLY * best().weight();
+    }
+
+    private static List<RootReason> why(Notes notes, int root, Optional<Key> key) {
         boolean bassIsRoot = notes.bassClass() == root;
         if (notes.count(root) == notes.voices()) {
-            return "nothing else sounds";
+            return List.of(RootReason.Fact.ALONE);
         }
         if (notes.has(root, 7)) {
             if (bassIsRoot) {
-                return "it is the lowest note and its fifth sounds above it";
+                return List.of(RootReason.Fact.LOWEST_UNDER_ITS_FIFTH);
             }
-            return Math.floorMod(notes.bassClass() - root, 12) == 7
-                    ? "its fifth lies below it, and a fourth is heard from its upper note"
-                    : "its fifth supports it, though "
-                            + spell(notes.bassClass(), key)
-                            + " is the bass";
+            boolean overFifth = Math.floorMod(notes.bassClass() - root, 12) == 7;
+            return List.of(
+                    overFifth
+                            ? RootReason.Fact.OVER_ITS_FIFTH
+                            : new RootReason.FifthOverAnotherBass(notes.bassClass()));
         }
-        List<String> facts = new ArrayList<>();
+        List<RootReason> facts = new ArrayList<>();
         if (bassIsRoot) {
-            facts.add("it is the lowest note");
+            facts.add(RootReason.Fact.LOWEST);
         }
         if (notes.count(root) > 1) {
-            facts.add("it sounds " + TIMES[Math.min(notes.count(root), TIMES.length - 1)]);
+            facts.add(new RootReason.Doubled(notes.count(root)));
         }
         if (notes.has(root, 4)) {
-            facts.add("its major third sounds");
+            facts.add(RootReason.Fact.MAJOR_THIRD_SOUNDS);
         }
         if (notes.has(root, 10)) {
-            facts.add("its minor seventh sounds");
+            facts.add(RootReason.Fact.MINOR_SEVENTH_SOUNDS);
         }
         if (key.isPresent() && key.get().tonic().pitchClass() == root) {
-            facts.add("it is the tonic");
+            facts.add(RootReason.Fact.TONIC);
         } else if (key.isPresent() && facts.isEmpty() && key.get().contains(root)) {
-            facts.add("it is a note of the key");
+            facts.add(RootReason.Fact.OF_THE_KEY);
         }
-        return facts.isEmpty() ? "no other note is supported better" : joined(facts);
-    }
-
-    private static final String[] TIMES = {"never", "once", "twice", "three times", "often"};
-
-    private static String joined(List<String> facts) {
-        int last = facts.size() - 1;
-        return last == 0
-                ? facts.get(0)
-                : String.join(", ", facts.subList(0, last)) + " and " + facts.get(last);
-    }
-
-    private static String spell(int pitchClass, Optional<Key> key) {
-        Spelling s = key.map(k -> k.say(pitchClass)).orElseGet(() -> Spelling.plain(pitchClass));
-        return s.symbol();
+        return facts.isEmpty() ? List.of(RootReason.Fact.NO_OTHER_BETTER) : facts;
     }
 }

@@ -18,7 +18,33 @@ import java.util.List;
  * @param modifiers how many additions, alterations and omissions it needs
  * @param cost how far it is from a plain triad, 0 upward
  */
-public record Quality(String suffix, int modifiers, double cost) {
+public record Quality(
+        String suffix, int modifiers, double cost, Third third, Fifth fifth, Seventh seventh) {
+
+    /** What stands in the third's place. */
+    public enum Third {
+        MAJOR,
+        MINOR,
+        FOURTH,
+        SECOND,
+        NONE
+    }
+
+    public enum Fifth {
+        PURE,
+        FLAT,
+        SHARP,
+        NONE
+    }
+
+    /** A seventh, or the sixth in its place. */
+    public enum Seventh {
+        FLAT,
+        MAJOR,
+        DIMINISHED,
+        SIXTH,
+        NONE
+    }
 
     private static final int MOST_WAYS = 3;
 
@@ -43,27 +69,24 @@ public record Quality(String suffix, int modifiers, double cost) {
         return TABLE.get(mask);
     }
 
-    private enum Third {
-        MAJOR,
-        MINOR,
-        FOURTH,
-        SECOND,
-        NONE
+    /** Whether a fourth or a second stands in the third's place. */
+    boolean suspended() {
+        return third == Third.FOURTH || third == Third.SECOND;
     }
 
-    private enum Fifth {
-        PURE,
-        FLAT,
-        SHARP,
-        NONE
+    /** Whether it says that its third is missing; a power chord does not. */
+    boolean saysNoThird() {
+        boolean power = fifth == Fifth.PURE && seventh == Seventh.NONE;
+        return third == Third.NONE && !power;
     }
 
-    private enum Seventh {
-        FLAT,
-        MAJOR,
-        DIMINISHED,
-        SIXTH,
-        NONE
+    boolean saysNoFifth() {
+        return fifth == Fifth.NONE;
+    }
+
+    /** A sixth chord over anything but a minor third. */
+    boolean sixth() {
+        return seventh == Seventh.SIXTH && third != Third.MINOR;
     }
 
     private static List<Quality> ways(int mask) {
@@ -189,7 +212,8 @@ public record Quality(String suffix, int modifiers, double cost) {
             sayFifth();
             sayAdditions();
             sayMissing();
-            return new Quality(base + printed(base), modifiers.size(), cost);
+            String suffix = base + printed(base);
+            return new Quality(suffix, modifiers.size(), cost, third, fifth, seventh);
         }
 
         private boolean triadThird() {

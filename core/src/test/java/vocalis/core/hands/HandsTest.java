@@ -37,21 +37,6 @@ class HandsTest {
         assertThat(String.join(" ", used)).isEqualTo(fingers);
     }
 
-    /** Common practice: what keeps the other strings quiet. */
-    @Test
-    void theMutingPlanNamesWhatSilencesEachString() {
-        assertThat(plan("x-5-7-7-x-x"))
-                .isEqualTo("tip of the index: string 6; flat of the index: strings 2, 1");
-        assertThat(plan("x-5-x-7-x-x")).contains("string 4");
-        assertThat(plan("0-x-x-x-0-0")).isEqualTo("idle fretting hand: strings 5, 4, 3");
-        assertThat(plan("0-2-2-1-0-0")).isEmpty();
-        Muting octave = muting("x-5-x-7-x-x");
-        assertThat(octave.schools()).contains(Muting.School.SWING, Muting.School.PLUCK);
-        assertThat(muting("0-x-x-x-0-0").schools()).contains(Muting.School.SWING);
-        assertThat(Muting.pluckedBy(Shape.parse("x-5-x-7-x-x"))).isEqualTo("pick 5, middle 3");
-        assertThat(Muting.pluckedBy(Shape.parse("0-2-2-1-0-0"))).isEmpty();
-    }
-
     /** What keeps the other strings quiet in twenty everyday shapes (common practice). */
     @ParameterizedTest
     @CsvSource(
@@ -82,18 +67,6 @@ class HandsTest {
                 "0-x-x-x-0-0|idle fretting hand: strings 5, 4, 3",
                 "x-x-x-5-5-5|tip of the index: string 4; thumb: string 6; striking hand: string 5"
             })
-    void twentyGripsAreSilencedAsPlayersDo(String shape, String plan) {
-        assertThat(Muting.of(Shape.parse(shape), medium(shape)).inWords()).isEqualTo(plan);
-    }
-
-    private static Fingering medium(String shape) {
-        return Fingering.of(STANDARD, Shape.parse(shape), Hand.MEDIUM).orElseThrow();
-    }
-
-    private static String plan(String shape) {
-        return muting(shape).inWords();
-    }
-
     private static Muting muting(String shape) {
         return Muting.of(Shape.parse(shape), held(shape));
     }

@@ -19,6 +19,7 @@ import vocalis.core.names.ChordName;
 import vocalis.core.names.ChordNamer;
 import vocalis.core.names.HeardRoot;
 import vocalis.core.names.Readout;
+import vocalis.core.names.RootReason;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
 
@@ -78,10 +79,10 @@ class HarmonyTest {
         assertThat(fourth.ranking().get(0)).isEqualTo(new HeardRoot.Supported(11, 15));
         assertThat(fourth.ranking().get(1)).isEqualTo(new HeardRoot.Supported(6, 12));
         assertThat(fourth.ambiguous()).isFalse();
-        assertThat(fourth.reason()).contains("upper note");
+        assertThat(fourth.reasons()).containsExactly(RootReason.Fact.OVER_ITS_FIFTH);
         HeardRoot dm7 = HeardRoot.of(standard("x-x-0-2-1-1"), Optional.empty());
         assertThat(dm7.ambiguous()).isTrue();
-        assertThat(dm7.reason()).contains("D").contains("F");
+        assertThat(List.of(dm7.root(), dm7.next().pitchClass())).containsExactlyInAnyOrder(2, 5);
     }
 
     /** Common practice: in F minor the root of C-F is F. */

@@ -9,6 +9,7 @@ import vocalis.core.hands.Move;
 import vocalis.core.hands.Muting;
 import vocalis.core.names.Readout;
 import vocalis.desktop.writing.WriteModel;
+import vocalis.workbench.words.HandWords;
 
 /** What the hands do for the voicing shown: fingers, silences, reach, effort, what comes before. */
 public final class HandFigures {
@@ -41,13 +42,13 @@ public final class HandFigures {
         }
         figures.row(
                 "fingers",
-                f.presses().isEmpty() ? "open strings alone" : f.inWords(),
+                f.presses().isEmpty() ? "open strings alone" : HandWords.of(f),
                 "The easiest fingering found: finger and fret.");
         Muting muting = Muting.of(model.shown().voicing().shape(), f);
         if (!muting.silences().isEmpty()) {
             figures.row(
                     "silence",
-                    muting.inWords(),
+                    HandWords.of(muting),
                     "What keeps each string quiet that is not meant to sound.");
         }
         figures.row(
@@ -92,13 +93,13 @@ public final class HandFigures {
     }
 
     private String strikes(Muting muting) {
-        String plucked = Muting.pluckedBy(model.shown().voicing().shape());
+        String plucked = HandWords.pluckedBy(model.shown().voicing().shape());
         return muting.schools().stream()
                 .map(
                         s ->
                                 s == Muting.School.PLUCK && !plucked.isEmpty()
                                         ? "pluck: " + plucked
-                                        : s.words())
+                                        : HandWords.of(s))
                 .collect(Collectors.joining("; "));
     }
 

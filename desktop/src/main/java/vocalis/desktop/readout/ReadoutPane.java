@@ -22,6 +22,7 @@ import vocalis.desktop.view.Explain;
 import vocalis.desktop.writing.Page;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.words.FindingWords;
+import vocalis.workbench.words.RootWords;
 
 /**
  * What the voicing shown is, in plain words and figures; each figure says on its label what it
@@ -131,7 +132,7 @@ public final class ReadoutPane extends VBox {
         String both = fingered + (fingered.isEmpty() || !say ? "" : "; ") + besides;
         also.setText(both);
         also.setManaged(!both.isEmpty());
-        reason.setText(namedFrom(r) + r.heard().reason());
+        reason.setText(namedFrom(r) + RootWords.of(r.heard(), Optional.of(model.key())));
         Explain.means(reason, "R shows the numbers behind it");
         fit.setText(fitInWords(r));
         notes.begin();

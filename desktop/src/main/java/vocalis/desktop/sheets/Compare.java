@@ -33,6 +33,8 @@ import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.SheetHost;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.playing.GainReadings;
+import vocalis.workbench.words.HandWords;
+import vocalis.workbench.words.RootWords;
 
 /**
  * Up to four voicings side by side, on one scale, row by row, with what each changes against the
@@ -179,12 +181,12 @@ public final class Compare {
                         .map(y -> y.ofChord().symbol())
                         .collect(Collectors.joining("  ")));
         add(x, 8, r.different() + " different on " + r.voices().size() + " strings");
-        add(x, 9, r.heard().reason());
+        add(x, 9, RootWords.of(r.heard(), Optional.of(key)));
         add(x, 10, fit(r, key));
         add(x, 11, Context.tension(v, key) + " of 100");
         Optional<Fingering> hand = Fingering.of(v.board(), v.shape(), model.session().hand());
         add(x, 12, hand.map(Compare::held).orElse("out of reach"));
-        add(x, 13, hand.map(f -> Muting.of(v.shape(), f).inWords()).orElse(""));
+        add(x, 13, hand.map(f -> HandWords.of(Muting.of(v.shape(), f))).orElse(""));
     }
 
     private Button name(int i, Voicing v, Readout r) {
@@ -240,7 +242,7 @@ public final class Compare {
     private static String held(Fingering f) {
         return f.presses().isEmpty()
                 ? "open strings"
-                : f.inWords() + ", " + Math.round(f.reachMm()) + " mm";
+                : HandWords.of(f) + ", " + Math.round(f.reachMm()) + " mm";
     }
 
     private static String fit(Readout r, Key key) {

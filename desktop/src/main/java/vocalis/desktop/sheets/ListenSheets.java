@@ -23,12 +23,14 @@ import vocalis.core.names.HeardRoot;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
+import vocalis.core.theory.Key;
 import vocalis.core.theory.Pitch;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.playing.RootProof;
+import vocalis.workbench.words.RootWords;
 
 /** Sheets for listening: the root proved by power chords under it, and strings to tune by. */
 public final class ListenSheets {
@@ -40,11 +42,15 @@ public final class ListenSheets {
 
     // Prove the root.
 
+    private static String verdict(Voicing v, Key key) {
+        return RootWords.of(HeardRoot.of(v, Optional.of(key)), Optional.of(key));
+    }
+
     /** Power chords on each reading under the voicing shown, and under the riff. */
     public static void prove(WriteModel model, SheetHost host) {
         Voicing v = model.shown().voicing();
         Proof proof = new Proof(model, v);
-        Label verdict = new Label(HeardRoot.of(v, Optional.of(model.key())).reason());
+        Label verdict = new Label(verdict(v, model.key()));
         verdict.setId("verdict");
         verdict.setWrapText(true);
         Button all = new Button("Play them one after another  ⏎");
@@ -59,10 +65,7 @@ public final class ListenSheets {
                     proof.underRiff(!proof.riff);
                     riff.setText(
                             proof.riff ? "Under this shape instead" : "Under the riff instead");
-                    verdict.setText(
-                            proof.riff
-                                    ? proof.riffVerdict()
-                                    : HeardRoot.of(v, Optional.of(model.key())).reason());
+                    verdict.setText(proof.riff ? proof.riffVerdict() : verdict(v, model.key()));
                 });
         VBox content =
                 new VBox(

@@ -16,6 +16,7 @@ import vocalis.core.voicing.Voicing;
 import vocalis.formats.pdf.StandSheet;
 import vocalis.formats.sheet.Sheet;
 import vocalis.workbench.words.CheckWords;
+import vocalis.workbench.words.HandWords;
 
 /** Makes the sheet for the stand: ground, shapes, tab, cautions. */
 public final class StandSheets {
@@ -49,7 +50,7 @@ public final class StandSheets {
                 String name = d.score().harmonies().get(i).symbol();
                 shapes.add(
                         new StandSheet.Held(
-                                name, v.shape(), fingers, Muting.of(v.shape(), f).inWords()));
+                                name, v.shape(), fingers, HandWords.of(Muting.of(v.shape(), f))));
             }
         }
         List<String> cautions = new ArrayList<>();
