@@ -62,25 +62,19 @@ public record Filter(
 
     /** The degree of the root that the highest note is. */
     public enum Top {
-        ANY("any note on top"),
-        ROOT("root on top", 0),
-        THIRD("third on top", 3, 4),
-        FIFTH("fifth on top", 6, 7, 8),
-        SEVENTH("sixth or seventh on top", 9, 10, 11),
-        COLOUR("second or fourth on top", 1, 2, 5);
+        ANY,
+        ROOT(0),
+        THIRD(3, 4),
+        FIFTH(6, 7, 8),
+        SEVENTH(9, 10, 11),
+        COLOUR(1, 2, 5);
 
-        private final String words;
         private final Set<Integer> degrees = new HashSet<>();
 
-        Top(String words, int... degrees) {
-            this.words = words;
+        Top(int... degrees) {
             for (int d : degrees) {
                 this.degrees.add(d);
             }
-        }
-
-        public String words() {
-            return words;
         }
 
         private boolean accepts(Voicing v) {
@@ -92,23 +86,13 @@ public record Filter(
 
     /** What the notes of a voicing do among themselves. */
     public enum Colour {
-        ANY("of any colour"),
+        ANY,
         /** One note at one pitch on two strings. */
-        UNISON("with a unison"),
+        UNISON,
         /** A tritone, a minor second or a minor sixth from the root, with the fifth at most. */
-        DARK("dark: ♭5, ♭9 or ♭6 on the root, with its fifth at most");
+        DARK;
 
         private static final Set<Integer> DARK_DEGREES = Set.of(1, 6, 8);
-
-        private final String words;
-
-        Colour(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
-        }
 
         private boolean accepts(Voicing v) {
             return switch (this) {
@@ -133,80 +117,59 @@ public record Filter(
 
     /** Open strings. */
     public enum Open {
-        ANY("with or without open strings"),
-        WITH("with open strings"),
-        WITHOUT("without open strings");
-
-        private final String words;
-
-        Open(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
-        }
+        ANY,
+        WITH,
+        WITHOUT
     }
 
-    /** Place on the neck, by the lowest fretted fret. */
+    /**
+     * Place on the neck: the lowest fretted fret lies in it, and the highest too, or no further
+     * from the lowest than a finger to each fret reaches.
+     */
     public enum Position {
-        ANY("anywhere on the neck", 0, 99),
-        LOW("frets 0 to 4", 0, 4),
-        MIDDLE("frets 5 to 9", 5, 9),
-        HIGH("from fret 10", 10, 99);
+        ANY(0, 99),
+        LOW(0, 4),
+        MIDDLE(5, 9),
+        HIGH(10, 99);
 
-        private final String words;
+        private static final int A_FINGER_TO_EACH = 3;
+
         private final int from;
         private final int to;
 
-        Position(String words, int from, int to) {
-            this.words = words;
+        Position(int from, int to) {
             this.from = from;
             this.to = to;
         }
 
-        public String words() {
-            return words;
+        private boolean accepts(Candidate c) {
+            int highest = c.voicing().shape().highestFretted();
+            boolean near = highest <= to || highest - c.position() <= A_FINGER_TO_EACH;
+            return c.position() >= from && c.position() <= to && near;
         }
     }
 
     /** Number of sounded strings. */
     public enum Thickness {
-        ANY("of any thickness", 1, 9),
-        TWO("two strings", 2, 2),
-        THREE("three strings", 3, 3),
-        MORE("four strings and more", 4, 9);
+        ANY(1, 9),
+        TWO(2, 2),
+        THREE(3, 3),
+        MORE(4, 9);
 
-        private final String words;
         private final int from;
         private final int to;
 
-        Thickness(String words, int from, int to) {
-            this.words = words;
+        Thickness(int from, int to) {
             this.from = from;
             this.to = to;
-        }
-
-        public String words() {
-            return words;
         }
     }
 
     /** Which strings. */
     public enum Strings {
-        ANY("on any strings"),
-        THICK("with the two thickest"),
-        THIN("without the two thickest");
-
-        private final String words;
-
-        Strings(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
-        }
+        ANY,
+        THICK,
+        THIN
     }
 
     /** Whether a candidate passes, for a hand. */
@@ -214,7 +177,7 @@ public record Filter(
         Shape shape = c.voicing().shape();
         boolean rings = shape.rings();
         boolean opens = open == Open.ANY || rings == (open == Open.WITH);
-        boolean place = c.position() >= position.from && c.position() <= position.to;
+        boolean place = position.accepts(c);
         int voices = c.voicing().voices();
         boolean thick = voices >= thickness.from && voices <= thickness.to;
         boolean low = c.lowString() <= 1;

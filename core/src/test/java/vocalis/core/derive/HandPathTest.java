@@ -15,6 +15,7 @@ import vocalis.core.choice.Filter;
 import vocalis.core.hands.Hand;
 import vocalis.core.hands.Move;
 import vocalis.core.hands.Muting;
+import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
@@ -200,6 +201,34 @@ class HandPathTest {
         for (HandPath w : HandPath.offered(riff, Hand.MEDIUM, CATALOGUE, middle)) {
             for (Candidate c : way(w.riff())) {
                 assertThat(middle.accepts(c, Hand.MEDIUM)).as(c.toString()).isTrue();
+            }
+        }
+    }
+
+    /**
+     * Frets 5 to 9 are those that a hand there reaches: no shape of which a note lies past the
+     * ninth fret and five frets from the lowest, though a barre on the ninth goes on to the
+     * eleventh.
+     */
+    @Test
+    void aFilterOfFretsKeepsTheHandThere() {
+        Filter middle = Filter.NONE.with(Filter.Position.MIDDLE);
+        Fretboard low = new Fretboard(Instrument.of(Tuning.LOW_D), 0);
+        List<Shape> kept =
+                CATALOGUE.candidates(low, Hand.LARGE, Family.POWER, 2).stream()
+                        .filter(c -> middle.accepts(c, Hand.LARGE))
+                        .map(c -> c.voicing().shape())
+                        .toList();
+        assertThat(kept).isNotEmpty();
+        assertThat(kept)
+                .allMatch(
+                        s ->
+                                s.highestFretted() <= 9
+                                        || s.highestFretted() - s.lowestFretted() <= 3);
+        Riff riff = riff("drop D", "D phrygian", Family.POWER, "D F Eb A Bb C");
+        for (HandPath w : HandPath.offered(riff, Hand.MEDIUM, CATALOGUE, middle)) {
+            for (Candidate c : way(w.riff())) {
+                assertThat(c.voicing().shape().highestFretted()).as(c.toString()).isLessThan(13);
             }
         }
     }

@@ -29,6 +29,7 @@ import vocalis.core.voicing.Family;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.library.PieceFiles;
+import vocalis.workbench.words.FilterWords;
 
 /**
  * The family keys, the count of what they hold, and the button that puts a voicing into the riff.
@@ -146,16 +147,12 @@ public final class FamilyBar extends VBox {
     private MenuButton filters() {
         filters.getStyleClass().add("quiet-button");
         filters.setId("filters");
-        choices(Filter.Open.values(), Filter.Open::words, Filter::open, Filter::with);
-        choices(Filter.Position.values(), Filter.Position::words, Filter::position, Filter::with);
-        choices(
-                Filter.Thickness.values(),
-                Filter.Thickness::words,
-                Filter::thickness,
-                Filter::with);
-        choices(Filter.Strings.values(), Filter.Strings::words, Filter::strings, Filter::with);
-        choices(Filter.Top.values(), Filter.Top::words, Filter::top, Filter::with);
-        choices(Filter.Colour.values(), Filter.Colour::words, Filter::colour, Filter::with);
+        choices(Filter.Open.values(), FilterWords::of, Filter::open, Filter::with);
+        choices(Filter.Position.values(), FilterWords::of, Filter::position, Filter::with);
+        choices(Filter.Thickness.values(), FilterWords::of, Filter::thickness, Filter::with);
+        choices(Filter.Strings.values(), FilterWords::of, Filter::strings, Filter::with);
+        choices(Filter.Top.values(), FilterWords::of, Filter::top, Filter::with);
+        choices(Filter.Colour.values(), FilterWords::of, Filter::colour, Filter::with);
         CheckMenuItem comfortable = new CheckMenuItem("inside comfort only");
         comfortable
                 .selectedProperty()
