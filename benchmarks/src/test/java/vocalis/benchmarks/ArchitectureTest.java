@@ -190,6 +190,7 @@ class ArchitectureTest {
                 "neck",
                 "readout",
                 "sheets",
+                "exchange",
                 "revoice",
                 "arrange",
                 "practise",
