@@ -60,7 +60,9 @@ public final class CardOffer {
                         "looking for voicings",
                         cards -> {
                             looking.set(false);
-                            offered.set(cards);
+                            // A list of its own: two empty answers after each other are two
+                            // answers.
+                            offered.set(new ArrayList<>(cards));
                         });
         // Dark voicings were asked for in one family; in the next they would hide nearly all.
         family.addListener(

@@ -288,8 +288,8 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
 
     /** Shows the player's own shapes on this root. */
     public void browseOwn() throws PieceFiles.PieceFileException {
-        shown.draftProperty().set(null);
         offer.browseOwn();
+        shown.draftProperty().set(null);
     }
 
     /** Puts what is shown into the riff. */
