@@ -2,6 +2,7 @@ package vocalis.desktop.keys;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -88,7 +89,7 @@ public final class Commands {
                     new Command(
                             id,
                             words,
-                            Set.copyOf(places),
+                            Collections.unmodifiableSet(places),
                             keys,
                             Optional.ofNullable(brief),
                             repeats,

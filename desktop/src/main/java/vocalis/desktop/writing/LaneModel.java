@@ -278,11 +278,6 @@ public final class LaneModel {
         session.apply(Edits.paste(at, clipboard, scope.get()));
     }
 
-    /** What sounds under the caret, as last derived. */
-    public Optional<Onset> onsetAtCaret() {
-        return touches.onset();
-    }
-
     /** The highest note of what sounds under the caret. */
     public Optional<ScoreNote> topAtCaret() {
         return touches.top();

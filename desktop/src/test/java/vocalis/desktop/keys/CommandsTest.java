@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import vocalis.desktop.session.Place;
 import vocalis.desktop.writing.WritePlace;
 
 /** Keys as they are written, pressed and printed, and the registry that finds their commands. */
@@ -40,6 +42,19 @@ class CommandsTest {
 
     private static KeyEvent pressed(KeyCode code, String text, boolean shift) {
         return new KeyEvent(KeyEvent.KEY_PRESSED, text, text, code, shift, false, false, false);
+    }
+
+    /** Help tells places as they were named, the same at every start. */
+    @Test
+    void placesKeepTheOrderInWhichTheyWereNamed() {
+        WritePlace[] all = WritePlace.values();
+        for (int turn = 0; turn < all.length; turn++) {
+            List<Place> named = new ArrayList<>(List.of(all));
+            Collections.rotate(named, turn);
+            Commands some = new Commands();
+            some.add("everywhere", "x").in(named.toArray(Place[]::new)).does(() -> {});
+            assertThat(some.places()).isEqualTo(named);
+        }
     }
 
     @Test
