@@ -13,8 +13,9 @@ import sys
 MODULES = "core sound formats workbench desktop cli benchmarks".split()
 LONG_FILE, MANY_FILES, LONG_METHOD = 400, 15, 40
 METHOD = re.compile(
-    r"^ {4,12}(?:(?:public|protected|private|static|final|synchronized|abstract|default) )*"
-    r"(?:<[^>]+> )?[\w.<>\[\], ?]+ \w+\(|^ {4,8}(?:public |private |protected )?[A-Z]\w*\("
+    r"^ {4,12}(?!return |new |throw |else |case )"
+    r"(?:(?:public|protected|private|static|final|synchronized|abstract|default) )*"
+    r"(?:<[^>]+> )?(?:[\w.]+(?:<[^(]*>)?(?:\[\])* \w+|[A-Z]\w*)\("
 )
 
 
@@ -95,7 +96,8 @@ def long_methods(text):
     count, i = 0, 0
     while i < len(lines):
         line = lines[i]
-        if METHOD.match(line) and not line.rstrip().endswith(";") and "=" not in line.split("(")[0]:
+        ends = line.rstrip().endswith((";", "{}", "}", "})"))
+        if METHOD.match(line) and not ends and "=" not in line.split("(")[0]:
             indent = len(line) - len(line.lstrip())
             j = i
             while j < len(lines) and lines[j] != " " * indent + "}":

@@ -20,6 +20,34 @@ public sealed interface Touch {
     /** Where a touch begins, ticks after the stroke; 0 for one that changes the note itself. */
     long after();
 
+    /** What this kind of touch has to say; a new kind does not compile until each says it. */
+    <T> T say(Cases<T> cases);
+
+    /**
+     * One answer for each kind of touch.
+     *
+     * @param <T> what is answered
+     */
+    interface Cases<T> {
+        T legato(Legato touch);
+
+        T slide(Slide touch);
+
+        T bend(Bend touch);
+
+        T vibrato(Vibrato touch);
+
+        T level(Level touch);
+
+        T tremolo(Tremolo touch);
+
+        T pinch(Pinch touch);
+
+        T moved(Moved touch);
+
+        T pinned(Pinned touch);
+    }
+
     /**
      * One step of a chain of hammer-ons and pull-offs.
      *
@@ -62,6 +90,11 @@ public sealed interface Touch {
         }
 
         @Override
+        public <T> T say(Cases<T> cases) {
+            return cases.legato(this);
+        }
+
+        @Override
         public long after() {
             return steps.get(0).after();
         }
@@ -86,6 +119,11 @@ public sealed interface Touch {
         @Override
         public Slide on(Anchor other) {
             return new Slide(other, frets, after, lasting);
+        }
+
+        @Override
+        public <T> T say(Cases<T> cases) {
+            return cases.slide(this);
         }
     }
 
@@ -113,6 +151,11 @@ public sealed interface Touch {
         @Override
         public Bend on(Anchor other) {
             return new Bend(other, cents, after, lasting, release);
+        }
+
+        @Override
+        public <T> T say(Cases<T> cases) {
+            return cases.bend(this);
         }
     }
 
@@ -144,6 +187,11 @@ public sealed interface Touch {
         public Vibrato on(Anchor other) {
             return new Vibrato(other, cents, hz, after);
         }
+
+        @Override
+        public <T> T say(Cases<T> cases) {
+            return cases.vibrato(this);
+        }
     }
 
     /**
@@ -160,6 +208,11 @@ public sealed interface Touch {
         @Override
         public Level on(Anchor other) {
             return new Level(other, dynamics);
+        }
+
+        @Override
+        public <T> T say(Cases<T> cases) {
+            return cases.level(this);
         }
 
         @Override
@@ -185,6 +238,11 @@ public sealed interface Touch {
         @Override
         public Tremolo on(Anchor other) {
             return new Tremolo(other, strokes);
+        }
+
+        @Override
+        public <T> T say(Cases<T> cases) {
+            return cases.tremolo(this);
         }
 
         @Override
@@ -214,6 +272,11 @@ public sealed interface Touch {
         }
 
         @Override
+        public <T> T say(Cases<T> cases) {
+            return cases.pinch(this);
+        }
+
+        @Override
         public long after() {
             return 0;
         }
@@ -236,6 +299,11 @@ public sealed interface Touch {
         @Override
         public Moved on(Anchor other) {
             return new Moved(other, frets);
+        }
+
+        @Override
+        public <T> T say(Cases<T> cases) {
+            return cases.moved(this);
         }
 
         @Override
@@ -263,6 +331,11 @@ public sealed interface Touch {
         @Override
         public Pinned on(Anchor other) {
             return new Pinned(other, fret);
+        }
+
+        @Override
+        public <T> T say(Cases<T> cases) {
+            return cases.pinned(this);
         }
 
         @Override

@@ -20,7 +20,8 @@ final class TouchCodec {
     private TouchCodec() {}
 
     static ObjectNode write(Touch t) {
-        ObjectNode n = Json.MAPPER.createObjectNode().put("kind", kind(t));
+        // The kind stands first; which one it is, the writer of that kind says.
+        ObjectNode n = Json.MAPPER.createObjectNode().put("kind", "");
         Anchor a = t.anchor();
         n.put("figure", a.figure()).put("event", a.event());
         a.pass().ifPresent(p -> n.put("pass", p));
@@ -29,50 +30,75 @@ final class TouchCodec {
         } else if (a.voice() instanceof Anchor.Voice.OnString s) {
             n.put("string", s.string());
         }
-        if (t instanceof Touch.Legato l) {
+        return t.say(new Writer(n));
+    }
+
+    /** What each kind of touch holds besides its note. */
+    private record Writer(ObjectNode n) implements Touch.Cases<ObjectNode> {
+
+        private void kind(String kind) {
+            n.put("kind", kind);
+        }
+
+        @Override
+        public ObjectNode legato(Touch.Legato l) {
+            kind("legato");
             ArrayNode steps = n.putArray("steps");
             l.steps()
                     .forEach(
                             s -> steps.addObject().put("frets", s.frets()).put("after", s.after()));
-        } else if (t instanceof Touch.Slide s) {
-            n.put("frets", s.frets()).put("after", s.after()).put("lasting", s.lasting());
-        } else if (t instanceof Touch.Bend b) {
+            return n;
+        }
+
+        @Override
+        public ObjectNode slide(Touch.Slide s) {
+            kind("slide");
+            return n.put("frets", s.frets()).put("after", s.after()).put("lasting", s.lasting());
+        }
+
+        @Override
+        public ObjectNode bend(Touch.Bend b) {
+            kind("bend");
             n.put("cents", b.cents()).put("after", b.after()).put("lasting", b.lasting());
             b.release().ifPresent(r -> n.put("release", r));
-        } else if (t instanceof Touch.Vibrato v) {
-            n.put("cents", v.cents()).put("hz", v.hz()).put("after", v.after());
-        } else if (t instanceof Touch.Level l) {
-            n.put("dynamics", Json.id(l.dynamics()));
-        } else if (t instanceof Touch.Tremolo r) {
-            n.put("strokes", r.strokes());
-        } else if (t instanceof Touch.Pinch p) {
-            n.put("partial", p.partial());
-        } else if (t instanceof Touch.Moved m) {
-            n.put("frets", m.frets());
-        } else if (t instanceof Touch.Pinned p) {
-            n.put("fret", p.fret());
+            return n;
         }
-        return n;
-    }
 
-    private static String kind(Touch t) {
-        return t instanceof Touch.Legato
-                ? "legato"
-                : t instanceof Touch.Slide
-                        ? "slide"
-                        : t instanceof Touch.Bend
-                                ? "bend"
-                                : t instanceof Touch.Vibrato
-                                        ? "vibrato"
-                                        : t instanceof Touch.Level
-                                                ? "level"
-                                                : t instanceof Touch.Tremolo
-                                                        ? "tremolo"
-                                                        : t instanceof Touch.Pinch
-                                                                ? "pinch"
-                                                                : t instanceof Touch.Moved
-                                                                        ? "moved"
-                                                                        : "pinned";
+        @Override
+        public ObjectNode vibrato(Touch.Vibrato v) {
+            kind("vibrato");
+            return n.put("cents", v.cents()).put("hz", v.hz()).put("after", v.after());
+        }
+
+        @Override
+        public ObjectNode level(Touch.Level l) {
+            kind("level");
+            return n.put("dynamics", Json.id(l.dynamics()));
+        }
+
+        @Override
+        public ObjectNode tremolo(Touch.Tremolo r) {
+            kind("tremolo");
+            return n.put("strokes", r.strokes());
+        }
+
+        @Override
+        public ObjectNode pinch(Touch.Pinch p) {
+            kind("pinch");
+            return n.put("partial", p.partial());
+        }
+
+        @Override
+        public ObjectNode moved(Touch.Moved m) {
+            kind("moved");
+            return n.put("frets", m.frets());
+        }
+
+        @Override
+        public ObjectNode pinned(Touch.Pinned p) {
+            kind("pinned");
+            return n.put("fret", p.fret());
+        }
     }
 
     static Touch read(Field f) throws FormatException {

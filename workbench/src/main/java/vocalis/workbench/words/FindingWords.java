@@ -85,26 +85,7 @@ public final class FindingWords {
 
     /** What a touch is called. */
     public static String words(Touch touch) {
-        if (touch instanceof Touch.Legato l) {
-            boolean up = l.steps().get(0).frets() > 0;
-            return l.steps().size() > 1 ? "chain" : up ? "hammer-on" : "pull-off";
-        }
-        if (touch instanceof Touch.Slide) {
-            return "slide";
-        }
-        if (touch instanceof Touch.Bend b) {
-            return b.release().isPresent() ? "bend and release" : "bend";
-        }
-        if (touch instanceof Touch.Level) {
-            return "level of a voice";
-        }
-        if (touch instanceof Touch.Tremolo) {
-            return "tremolo";
-        }
-        if (touch instanceof Touch.Pinch) {
-            return "pinch harmonic";
-        }
-        return touch instanceof Touch.Vibrato ? "vibrato" : "changed note";
+        return touch.say(TouchNames.NAMES);
     }
 
     /** Such as {@code bar 2, beat 3}. */
