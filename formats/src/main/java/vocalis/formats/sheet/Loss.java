@@ -90,7 +90,7 @@ public enum Loss {
                         switch (t.kind()) {
                             case HAMMER, PULL -> LEGATO;
                             case TREMOLO, PINCH -> SPECIAL;
-                            default -> SHAPES;
+                            case SLIDE, BEND, RELEASE, VIBRATO -> SHAPES;
                         });
             }
         }

@@ -3,6 +3,7 @@ package vocalis.workbench.playing;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.LongUnaryOperator;
 import java.util.function.ToDoubleFunction;
 import vocalis.core.arrange.Song;
@@ -357,20 +358,25 @@ public final class SoundEvents {
             b.gesture(part, time.applyAsLong(n.at()), n.string(), Program.Gesture.BEND, beyond, 0);
         }
         for (Technique t : n.techniques()) {
-            if (t.kind() == Technique.Kind.TREMOLO || t.kind() == Technique.Kind.PINCH) {
-                continue;
-            }
             long at = time.applyAsLong(Math.min(length - 1, n.at() + t.after()));
-            Program.Gesture gesture =
-                    switch (t.kind()) {
-                        case HAMMER -> Program.Gesture.HAMMER;
-                        case PULL -> Program.Gesture.PULL;
-                        case SLIDE -> Program.Gesture.SLIDE;
-                        case BEND, RELEASE -> Program.Gesture.BEND;
-                        default -> Program.Gesture.VIBRATO;
-                    };
-            int to = gesture == Program.Gesture.BEND ? t.to() + beyond : t.to();
-            b.gesture(part, at, n.string(), gesture, to, t.lasting(), t.hz());
+            gesture(t.kind())
+                    .ifPresent(
+                            g -> {
+                                int to = g == Program.Gesture.BEND ? t.to() + beyond : t.to();
+                                b.gesture(part, at, n.string(), g, to, t.lasting(), t.hz());
+                            });
         }
+    }
+
+    /** What the string is told; nothing where the strokes or the fret already say it. */
+    private static Optional<Program.Gesture> gesture(Technique.Kind kind) {
+        return switch (kind) {
+            case HAMMER -> Optional.of(Program.Gesture.HAMMER);
+            case PULL -> Optional.of(Program.Gesture.PULL);
+            case SLIDE -> Optional.of(Program.Gesture.SLIDE);
+            case BEND, RELEASE -> Optional.of(Program.Gesture.BEND);
+            case VIBRATO -> Optional.of(Program.Gesture.VIBRATO);
+            case TREMOLO, PINCH -> Optional.empty();
+        };
     }
 }
