@@ -38,7 +38,7 @@ import vocalis.workbench.words.CheckWords;
         mixinStandardHelpOptions = true,
         description =
                 "Look through a piece for what its players would stumble over: hands, changes, seam,"
-                        + " landing, strings that nothing silences; clashes between guitars and"
+                        + " landing, strings that nothing mutes; clashes between guitars and"
                         + " bass, registers, sections without a lift. Exit 1 when something is"
                         + " found.")
 final class CheckCommand implements Callable<Integer> {

@@ -140,7 +140,7 @@ final class GainCommand implements Callable<Integer> {
                 v.shape().text() + "  " + ChordNamer.name(v, key).symbol() + "  " + tone.label());
         out.println("  " + words.summary(a, tone));
         GainWords.intonation(cents).ifPresent(s -> out.println("  " + s));
-        out.println("  ghosts");
+        out.println("  added by distortion");
         for (Ghost g : r.ghosts()) {
             out.printf(
                     Locale.ROOT,

@@ -218,7 +218,10 @@ class MainTest {
         JsonNode power = new ObjectMapper().readTree(output("gain", "5-7-7-x-x-x", "--json"));
         assertThat(power.get("growl").asDouble()).isEqualTo(1);
         String words = output("gain", "x-4-2-x-x-x", "--key", "A major");
-        assertThat(words).contains("times as rough").contains("f2 − f1").contains("ghosts");
+        assertThat(words)
+                .contains("times as rough")
+                .contains("f2 − f1")
+                .contains("added by distortion");
         assertThat(output("gain", "x-x-7-6-x-x", "--pure")).contains("13.7 ¢ flat");
     }
 

@@ -21,30 +21,22 @@ final class ArrangeActions implements ArrangeCommands.Screen {
     private final Library library;
     private final Supplier<SheetHost> host;
     private final Consumer<Place> go;
-    private final Consumer<Place> toggle;
 
     /**
      * @param go puts the keys on a place
-     * @param toggle the same, and from there back
      */
-    ArrangeActions(
-            Models models,
-            Library library,
-            Supplier<SheetHost> host,
-            Consumer<Place> go,
-            Consumer<Place> toggle) {
+    ArrangeActions(Models models, Library library, Supplier<SheetHost> host, Consumer<Place> go) {
         this.models = models;
         this.session = models.session();
         this.model = models.arrange();
         this.library = library;
         this.host = host;
         this.go = go;
-        this.toggle = toggle;
     }
 
     @Override
     public void arrange() {
-        toggle.accept(ArrangePlace.STRIP);
+        go.accept(ArrangePlace.STRIP);
     }
 
     @Override

@@ -4,8 +4,10 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.stage.Stage;
 import vocalis.core.piece.Piece;
+import vocalis.core.piece.Texts;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Background;
@@ -34,6 +36,7 @@ final class FileDesk implements AutoCloseable {
     private final SheetHost host;
     private final Prompts prompts;
     private final Runnable begin;
+    private final Consumer<Path> known;
     private final Saver saver = new Saver(Background.HOME);
     private final Backups backups;
     private final Path library;
@@ -42,6 +45,7 @@ final class FileDesk implements AutoCloseable {
     /**
      * @param library the folder of the logbook, where a riff is saved unless it is put elsewhere
      * @param begin puts the caret to the beginning of a document just opened
+     * @param known told of every file that was opened or saved
      */
     FileDesk(
             Stage stage,
@@ -50,7 +54,9 @@ final class FileDesk implements AutoCloseable {
             Prompts prompts,
             Backups backups,
             Path library,
-            Runnable begin) {
+            Runnable begin,
+            Consumer<Path> known) {
+        this.known = known;
         this.library = library;
         this.backups = backups;
         this.stage = stage;
@@ -187,6 +193,7 @@ final class FileDesk implements AutoCloseable {
     private void take(Read read) {
         session.player().stop();
         workspace.open(read.opened());
+        workspace.file().ifPresent(known);
         begin.run();
         if (read.chosen() > 0) {
             session.say(SettledShapes.inWords(read.chosen()));
@@ -204,15 +211,43 @@ final class FileDesk implements AutoCloseable {
         workspace
                 .file()
                 .ifPresentOrElse(
-                        f -> write(f, workspace.stamp().orElse(null), then), () -> saveAs(then));
+                        f -> write(f, workspace.stamp().orElse(null), then), () -> name(then));
     }
 
-    void saveAs() {
-        saveAs(() -> {});
+    /** A new riff is asked for its name, and lies in the logbook under it. */
+    private void name(Runnable then) {
+        String title = workspace.content().title();
+        Ask.line(
+                host,
+                "What is this riff called?",
+                title.equals(Demo.UNTITLED) ? byItsGround() : title,
+                Texts.LONGEST_TITLE,
+                named -> {
+                    if (!named.equals(title)) {
+                        session.apply(Edits.rename(named));
+                    }
+                    write(free(named), null, then);
+                });
     }
 
-    private void saveAs(Runnable then) {
-        Optional<Path> chosen = prompts.fileToSave(stage, suggested(), library());
+    /** What a riff without a name can be called until it has a better one. */
+    private String byItsGround() {
+        return session.now().ground().key().symbol() + " at " + session.now().tempo();
+    }
+
+    /** A file of the logbook that no riff has yet. */
+    private Path free(String title) {
+        Path in = library();
+        Path file = in.resolve(Library.stem(title) + PieceFiles.ENDING);
+        for (int n = 2; Files.exists(file); n++) {
+            file = in.resolve(Library.stem(title) + "-" + n + PieceFiles.ENDING);
+        }
+        return file;
+    }
+
+    /** Writes the riff into a file elsewhere; the open one stays where it is. */
+    void saveCopy() {
+        Optional<Path> chosen = prompts.fileToSave(stage, suggested(), elsewhere());
         if (chosen.isEmpty()) {
             return;
         }
@@ -223,21 +258,38 @@ final class FileDesk implements AutoCloseable {
                     host,
                     file.getFileName() + " is there already",
                     "Another riff is saved under this name.",
-                    new Ask.Answer("ask-elsewhere", "Another name", () -> saveAs(then)),
-                    new Ask.Answer("ask-over", "Write over it", () -> writeNew(file, then)));
+                    new Ask.Answer("ask-elsewhere", "Another name", this::saveCopy),
+                    new Ask.Answer("ask-over", "Write over it", () -> copyTo(file)));
         } else {
-            writeNew(file, then);
+            copyTo(file);
         }
     }
 
-    /** Saves under a new name; a riff that has none of its own is called like its file. */
-    private void writeNew(Path file, Runnable then) {
-        String title = workspace.content().title();
-        String named = PieceFiles.stem(file);
-        if (title.equals(Demo.UNTITLED) && !named.equals(Library.stem(title))) {
-            session.apply(Edits.rename(named));
-        }
-        write(file, null, then);
+    private void copyTo(Path file) {
+        Piece snapshot = workspace.content();
+        SettledShapes resting = workspace.resting();
+        saves++;
+        saver.save(
+                () -> {
+                    backups.before(file);
+                    return resting.settled(snapshot);
+                },
+                workspace.extras(),
+                file,
+                null,
+                outcome -> {
+                    saves--;
+                    if (outcome instanceof Saver.Outcome.Saved s) {
+                        session.say("A copy lies in " + s.file() + ".");
+                    } else if (outcome instanceof Saver.Outcome.Failed f) {
+                        Ask.tell(host, "The copy was not saved", f.why());
+                    }
+                });
+    }
+
+    /** Where a copy is put first: the player's own folder. */
+    private static Path elsewhere() {
+        return Path.of(System.getProperty("user.home", "."));
     }
 
     private String suggested() {
@@ -278,7 +330,8 @@ final class FileDesk implements AutoCloseable {
     private void told(Saver.Outcome outcome, long opened, Piece snapshot, Runnable then) {
         if (outcome instanceof Saver.Outcome.Saved s) {
             workspace.markSaved(opened, snapshot, s.file(), s.stamp());
-            session.say("saved");
+            known.accept(s.file());
+            session.say("Saved: " + snapshot.title() + " is in the logbook (F9).");
             then.run();
         } else if (outcome instanceof Saver.Outcome.Failed f) {
             Ask.tell(host, "This riff was not saved", f.why());
@@ -287,7 +340,7 @@ final class FileDesk implements AutoCloseable {
                     host,
                     "The file was changed by somebody else",
                     c.why() + ". Your riff is still open here.",
-                    new Ask.Answer("ask-elsewhere", "Save under another name", () -> saveAs(then)),
+                    new Ask.Answer("ask-elsewhere", "Save under another name", () -> name(then)),
                     new Ask.Answer("ask-over", "Write over it", () -> write(c.file(), null, then)));
         }
     }

@@ -4,21 +4,32 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import vocalis.desktop.arrange.ArrangeCommands;
 import vocalis.desktop.arrange.ArrangePane;
 import vocalis.desktop.arrange.ArrangePlace;
+import vocalis.desktop.begin.BeginModel;
+import vocalis.desktop.begin.BeginPane;
+import vocalis.desktop.begin.NextStep;
+import vocalis.desktop.explore.DronePage;
+import vocalis.desktop.keys.ActionStrip;
+import vocalis.desktop.keys.Command;
+import vocalis.desktop.keys.CommandSearch;
 import vocalis.desktop.keys.Commands;
+import vocalis.desktop.keys.FindSheet;
 import vocalis.desktop.keys.Keyboard;
 import vocalis.desktop.practise.PractiseCommands;
 import vocalis.desktop.practise.PractisePane;
@@ -54,31 +65,44 @@ final class Frame extends BorderPane {
     private final OpenDocument session;
     private final Whereabouts whereabouts;
     private final Commands commands;
+    private final CommandSearch search;
+    private final Supplier<List<BeginPane.Riffs>> others;
+    private final BeginModel beginning;
+    private final BeginPane beginPane;
     private final Supplier<SheetHost> host;
     private final GroundBar ground;
     private final Transport transport;
     private final WritePane write;
     private final List<Shown> screens = new ArrayList<>();
     private final Map<Place, Node> places = new HashMap<>();
+    private final ActionStrip strip;
     private final Label status = new Label();
     private final Label message = new Label();
+    private Consumer<Command> asked = c -> {};
 
     /**
      * @param library where riffs lie that can be brought into a song
      * @param commands takes what the screens do
+     * @param search finds what they do
      * @param host shows their sheets, when it is there
+     * @param others riffs that can be gone on with instead of beginning one
      */
     Frame(
             Models models,
             Library library,
             OwnFigures ownFigures,
             Commands commands,
-            Supplier<SheetHost> host) {
+            CommandSearch search,
+            Supplier<SheetHost> host,
+            Supplier<List<BeginPane.Riffs>> others) {
         this.models = models;
+        this.others = others;
+        this.search = search;
         this.commands = commands;
         this.host = host;
         session = models.session();
         whereabouts = models.whereabouts();
+        beginning = new BeginModel(session);
         getStyleClass().add("write");
         ground = new GroundBar(session, this::along);
         transport = new Transport(session, whereabouts, this::output, List.of(this::showNow));
@@ -89,18 +113,21 @@ final class Frame extends BorderPane {
         addRevoice();
         addArrange(library);
         addPractise();
-        FrameCommands.ofSong(commands, this);
+        strip = new ActionStrip(commands, new StripWindow(), this::asked);
         setTop(top());
         StackPane stack = new StackPane();
         screens.forEach(s -> stack.getChildren().add(s.node()));
+        beginPane = new BeginPane(session, beginning, new BeginWindow());
+        stack.getChildren().add(beginPane);
         setCenter(stack);
-        setBottom(statusLine());
+        setBottom(new VBox(strip, statusLine()));
         whereabouts.screenProperty().addListener(o -> showScreen());
         whereabouts.placeProperty().addListener(o -> focusPlace());
         session.saidProperty().addListener(o -> message.setText(session.saidProperty().get()));
         places.forEach(this::follow);
         widthProperty().addListener(o -> write.fit(getWidth(), getHeight()));
         heightProperty().addListener(o -> write.fit(getWidth(), getHeight()));
+        beginning.openProperty().addListener(o -> showScreen());
         showScreen();
         showStatus();
     }
@@ -113,27 +140,27 @@ final class Frame extends BorderPane {
                 commands,
                 models.revoice(),
                 () -> {
-                    models.revoice().columnProperty().set(session.caret().chord());
-                    toggle(RevoicePlace.GRID);
+                    if (whereabouts.place() != RevoicePlace.GRID) {
+                        models.revoice().columnProperty().set(session.caret().chord());
+                    }
+                    go(RevoicePlace.GRID);
                 },
                 () -> BlindSheet.show(session, models.revoice(), models.hearing(), host.get()));
     }
 
     private void addArrange(Library library) {
-        ArrangePane pane = new ArrangePane(session, models.arrange());
+        ArrangeActions actions = new ArrangeActions(models, library, host, this::go);
+        ArrangePane pane = new ArrangePane(session, models.arrange(), actions::editField);
         screens.add(new Shown(models.arrange(), pane, pane::showNow));
         places.put(ArrangePlace.STRIP, pane.strip());
-        ArrangeCommands.addTo(
-                commands,
-                models.arrange(),
-                new ArrangeActions(models, library, host, this::go, this::toggle));
+        ArrangeCommands.addTo(commands, models.arrange(), actions);
     }
 
     private void addPractise() {
         PractisePane pane = new PractisePane(models.practice());
         screens.add(new Shown(models.practice(), pane, pane::showNow));
         places.put(PractisePlace.PAGE, pane.page());
-        PractiseCommands.addTo(commands, models.practice(), () -> toggle(PractisePlace.PAGE), host);
+        PractiseCommands.addTo(commands, models.practice(), () -> go(PractisePlace.PAGE), host);
     }
 
     /** Where the player is, for the screen that shows it. */
@@ -147,6 +174,82 @@ final class Frame extends BorderPane {
 
     private void showScreen() {
         screens.forEach(s -> s.node().setVisible(s.screen() == whereabouts.screen()));
+        beginPane.setVisible(beginning());
+        strip.setVisible(!beginning());
+        showStatus();
+    }
+
+    /** Whether the place to begin is in sight. */
+    private boolean beginning() {
+        return beginning.openProperty().get() && whereabouts.screen() == models.write();
+    }
+
+    /** A document was opened: an empty one begins at the beginning. */
+    void opened() {
+        beginning.opened();
+    }
+
+    /** Opens the place to begin, over what is written. */
+    void callBegin() {
+        go(WritePlace.BAND);
+        beginning.call();
+    }
+
+    /** What the place to begin does in the window. */
+    private final class BeginWindow implements BeginPane.Window {
+        @Override
+        public void tap() {
+            run("tap-figure");
+        }
+
+        @Override
+        public void figures() {
+            run("figures");
+        }
+
+        @Override
+        public void drones(Runnable taken) {
+            SheetHost.Sheet[] sheet = new SheetHost.Sheet[1];
+            DronePage page =
+                    new DronePage(
+                            models.write(),
+                            () -> {
+                                sheet[0].close();
+                                taken.run();
+                            });
+            VBox body = new VBox(page.show());
+            body.getStyleClass().add("help");
+            sheet[0] = host.get().open("Find a drone", body, 1040);
+            sheet[0].focus(page.first());
+        }
+
+        @Override
+        public void neck() {
+            go(WritePlace.NECK);
+        }
+
+        @Override
+        public void pasteTab() {
+            run("paste-tab");
+        }
+
+        @Override
+        public void chords() {
+            showScreen();
+            if (host.get() != null && whereabouts.screen() == models.write()) {
+                go(WritePlace.BAND);
+            }
+        }
+
+        @Override
+        public List<BeginPane.Riffs> others() {
+            return others.get();
+        }
+    }
+
+    /** Does a command as if its button had been pressed, where it can be done. */
+    private void run(String id) {
+        taken(commands.get(id));
     }
 
     private Node top() {
@@ -163,11 +266,11 @@ final class Frame extends BorderPane {
         message.setId("message");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Label constant =
-                new Label("Space play · F12 revoice, Shift arrange, Ctrl practise · F1 help");
+        Label constant = new Label("Space plays · F3 finds any command · F1 help");
         constant.getStyleClass().add("status");
         constant.setMinWidth(USE_PREF_SIZE);
-        HBox line = new HBox(status, message, gap, constant);
+        NextStep next = new NextStep(beginning, s -> run(s.command()));
+        HBox line = new HBox(status, message, gap, next, constant);
         line.setAlignment(Pos.CENTER_LEFT);
         line.getStyleClass().add("status-line");
         message.textProperty()
@@ -231,6 +334,20 @@ final class Frame extends BorderPane {
                         transport.wake();
                     }
                 });
+        scene.addEventHandler(KeyEvent.KEY_RELEASED, e -> tell());
+        scene.addEventHandler(MouseEvent.MOUSE_RELEASED, e -> tell());
+        models.write().derivedProperty().addListener(o -> tell());
+        session.caret().tickProperty().addListener(o -> tell());
+    }
+
+    /** The strip shows what is on under the caret, and the place says what it is on. */
+    private void tell() {
+        strip.refresh();
+        Place place = whereabouts.place();
+        Node node = places.get(place);
+        if (node != null && whereabouts.screen().has(place)) {
+            node.setAccessibleText(place.words() + ": " + whereabouts.screen().spoken(place));
+        }
     }
 
     /** Puts the keys on a place, also when the caret was there and a field had the keys. */
@@ -239,14 +356,96 @@ final class Frame extends BorderPane {
         focusPlace();
     }
 
-    /** Goes to a screen by its place, and from there back to the chords. */
-    private void toggle(Place place) {
-        go(whereabouts.place() == place ? WritePlace.BAND : place);
+    /** What the strip needs of the window. */
+    private final class StripWindow implements ActionStrip.Window {
+        @Override
+        public boolean beginHearing(Place place) {
+            return whereabouts.screen().beginHearing(place);
+        }
+
+        @Override
+        public void endHearing() {
+            whereabouts.screen().endHearing();
+        }
+
+        @Override
+        public void keysTo(Place place) {
+            session.say("");
+            go(place);
+        }
+
+        @Override
+        public void all(Place place) {
+            FindSheet.show(
+                    host.get(),
+                    "What can be done here: " + place.words(),
+                    typed ->
+                            search.find(typed, place).stream()
+                                    .filter(c -> c.places().contains(place))
+                                    .toList(),
+                    Frame.this::taken);
+        }
+    }
+
+    /** Told of every command that was asked for. */
+    void onAsked(Consumer<Command> told) {
+        asked = told;
+    }
+
+    private void asked(Command c) {
+        asked.accept(c);
+    }
+
+    /** Searches every command. */
+    void search() {
+        Place here = whereabouts.place();
+        FindSheet.show(
+                host.get(), "Find a command", typed -> search.find(typed, here), this::taken);
+    }
+
+    /** Does what was found, where it can be done, and says its key for the next time. */
+    private void taken(Command c) {
+        if (!c.worksIn(whereabouts.place())) {
+            Place to = c.places().iterator().next();
+            if (to == WritePlace.TYPING) {
+                commands.get("type").action().run();
+            } else {
+                go(to);
+            }
+        }
+        asked.accept(c);
+        c.action().run();
+        strip.refresh();
+        String key = c.printedKey();
+        if (!key.isEmpty()
+                && host.get().top().isEmpty()
+                && session.saidProperty().get().isEmpty()) {
+            session.say("Next time: " + key + ".");
+        }
+    }
+
+    /** To the chords of the Write screen. */
+    void write() {
+        go(WritePlace.BAND);
+    }
+
+    /** To a place. */
+    void to(Place place) {
+        go(place);
+    }
+
+    /** To the first field of the ground. */
+    void toGround() {
+        ground.focusFirst();
     }
 
     private void focusPlace() {
         session.workspace().seal();
         showStatus();
+        if (beginning()) {
+            beginPane.focusFirst();
+            return;
+        }
         Node target = places.get(whereabouts.place());
         if (target != null) {
             target.requestFocus();
@@ -256,12 +455,21 @@ final class Frame extends BorderPane {
     }
 
     private void showStatus() {
-        status.setText(commands.status(whereabouts.place()));
+        status.setText(
+                beginning()
+                        ? "Tab goes on to the next way in · Esc: four empty bars"
+                        : commands.status(whereabouts.place()));
+        strip.show(whereabouts.place());
+        tell();
     }
 
     /** Out again, one step after the other, back to the chords. */
     void leave() {
         whereabouts.screen().endHearing();
+        if (beginning()) {
+            beginning.leave();
+            return;
+        }
         write.drop();
         go(whereabouts.place() == WritePlace.TYPING ? WritePlace.LANE : WritePlace.BAND);
     }

@@ -2,13 +2,12 @@ package vocalis.desktop;
 
 import javafx.beans.property.BooleanProperty;
 import javafx.scene.input.KeyCode;
-import vocalis.desktop.arrange.ArrangePlace;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.keys.Keyboard;
-import vocalis.desktop.practise.PractisePlace;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.session.Viewport;
 import vocalis.desktop.session.Whereabouts;
+import vocalis.desktop.writing.WritePlace;
 import vocalis.sound.device.AudioOutput;
 
 /** The commands of the window around the screens. */
@@ -31,6 +30,7 @@ final class FrameCommands {
     static void addTo(Commands commands, Session session, Whereabouts whereabouts, Frame frame) {
         FrameCommands f = new FrameCommands(commands, session, whereabouts, frame);
         f.everywhere();
+        f.sound();
         f.view();
         f.ground();
     }
@@ -42,20 +42,14 @@ final class FrameCommands {
         keyboard.endHold(() -> whereabouts.screen().endHearing());
     }
 
-    /** What the screens of the song have in common; help tells it after their own. */
-    static void ofSong(Commands commands, Frame frame) {
-        commands.add("song-along", "who plays along: guitar two, bass, kit")
-                .in(ArrangePlace.STRIP, PractisePlace.PAGE)
-                .keys("B")
-                .does(frame::along);
-    }
-
     private void everywhere() {
         commands.add("play", "play the loop, stop it")
                 .keys("SPACE")
                 .inSheets()
                 .does(() -> whereabouts.screen().togglePlay());
         commands.add("leave", "out again, back to the chords").keys("ESCAPE").does(frame::leave);
+        commands.add("search", "find any command").keys("F3").does(frame::search);
+        commands.add("write", "Write: chords, rhythm, shapes").keys("F5").does(frame::write);
         commands.add("undo", "undo")
                 .keys("ctrl Z")
                 .repeats()
@@ -66,22 +60,33 @@ final class FrameCommands {
                 .repeats()
                 .inSheets()
                 .does(session.workspace()::redo);
-        commands.add("next-place", "next place: chords, lane, voicings, neck, ground")
-                .keys("F6")
+        commands.add("to-rhythm", "the rhythm: strokes, palm mutes, accents")
+                .does(() -> frame.to(WritePlace.LANE));
+        commands.add("begin", "begin: type roots, lay a rhythm, find a drone, start from a shape")
+                .does(frame::callBegin);
+        commands.add("next-place", "next place: chords, rhythm, shapes, neck, ground")
+                .keys("ctrl TAB")
                 .does(() -> frame.place(1));
-        commands.add("place-before", "place before").keys("shift F6").does(() -> frame.place(-1));
+        commands.add("place-before", "place before")
+                .keys("ctrl shift TAB")
+                .does(() -> frame.place(-1));
         commands.add("explain", "explain what is here")
                 .keys("shift SLASH", "SLASH", "ctrl F1")
                 .does(frame::explain);
+    }
+
+    private void sound() {
         AudioOutput output = session.player().output();
         commands.add("mute", "mute, or let it sound")
                 .keys("ctrl M")
                 .inSheets()
                 .does(() -> output.mute(!output.muted()));
-        commands.add("tone", "tone: amplifier, pickup, pick").keys("T").does(frame::tone);
-        commands.add("along", "who plays along").keys("W").does(frame::along);
+        commands.add("tone", "tone: amplifier, pickup, pick").does(frame::tone);
+        commands.add("along", "the band: second guitar, bass, kit, click")
+                .keys("W")
+                .does(frame::along);
         commands.add("tune", "strings to tune by").keys("F4").does(frame::tune);
-        commands.add("output", "where the sound goes").keys("F5").does(frame::output);
+        commands.add("output", "where the sound goes").does(frame::output);
     }
 
     private void view() {
@@ -102,14 +107,13 @@ final class FrameCommands {
                 .does(() -> view.page(-1));
         BooleanProperty follow = view.followProperty();
         commands.add("follow", "turn the page with what plays, or stay")
-                .keys("ctrl P")
                 .does(() -> follow.set(!follow.get()));
     }
 
     private void ground() {
-        commands.add("ground-hint", "")
+        commands.add("ground-fields", "the ground: tuning, capo, key, tempo, meter, tone")
                 .in(Whereabouts.Around.GROUND)
                 .brief("Ground: Tab next field · letters find, ↑↓ change · Esc back to the chords")
-                .does(() -> {});
+                .does(frame::toGround);
     }
 }

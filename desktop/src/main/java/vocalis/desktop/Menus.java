@@ -9,6 +9,7 @@ import vocalis.core.hands.Hand;
 import vocalis.core.piece.Piece;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
+import vocalis.desktop.explore.Explore;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.session.Place;
 import vocalis.desktop.session.Session;
@@ -55,6 +56,20 @@ final class Menus {
         return bar;
     }
 
+    /** Closes what is open, the innermost first: a window that goes takes none of them along. */
+    void hide() {
+        bar.getMenus().forEach(Menus::hide);
+    }
+
+    private static void hide(MenuItem item) {
+        if (item instanceof Menu m) {
+            m.getItems().forEach(Menus::hide);
+            if (m.isShowing()) {
+                m.hide();
+            }
+        }
+    }
+
     /** Opens the first. */
     void show() {
         bar.getMenus().get(0).show();
@@ -70,50 +85,81 @@ final class Menus {
     }
 
     private void fill() {
-        Menu file = menu("_File", "new", "open", "logbook", "catch");
-        file.getItems().addAll(demoMenu(), new SeparatorMenuItem());
-        add(file, "save", "save-as", "rename");
-        file.getItems().add(new SeparatorMenuItem());
-        add(file, "export", "import", "copy-tab", "paste-tab");
-        file.getItems().addAll(new SeparatorMenuItem(), item("Close", close));
-        Menu edit = new Menu("_Edit");
+        Menu all = new Menu("_Menu");
+        all.getItems()
+                .addAll(
+                        riff(),
+                        edit(),
+                        menu("In and out", "export", "import", "copy-tab", "paste-tab", "catch"),
+                        view(),
+                        write(),
+                        versions(),
+                        explore(),
+                        menu("Sound", "along", "tone", "tune", "output", "mute", "pure"),
+                        menu("Help", "help", "search", "explain"));
+        bar.getMenus().setAll(all);
+        bar.setId("menus");
+        bar.setMinWidth(Region.USE_PREF_SIZE);
+    }
+
+    private Menu riff() {
+        Menu riff = menu("Riff", "new", "begin", "open", "logbook");
+        riff.getItems().addAll(demoMenu(), new SeparatorMenuItem());
+        add(riff, "save", "rename", "save-copy");
+        riff.getItems().addAll(new SeparatorMenuItem(), item("Close", close));
+        return riff;
+    }
+
+    private Menu edit() {
+        Menu edit = new Menu("Change");
         undo.setOnAction(e -> workspace.undo());
         redo.setOnAction(e -> workspace.redo());
         edit.getItems().addAll(undo, redo, new SeparatorMenuItem(), meterMenu(), pickupMenu());
         edit.getItems().addAll(new SeparatorMenuItem(), commands.item("instrument"), handMenu());
-        Menu view =
-                menu(
-                        "_View",
-                        "revoice",
-                        "arrange",
-                        "practise",
-                        "zoom-in",
-                        "zoom-out",
-                        "page-on",
-                        "page-back",
-                        "follow");
+        return edit;
+    }
+
+    private Menu view() {
+        Menu view = menu("View", "zoom-in", "zoom-out", "page-on", "page-back", "follow");
         view.getItems().add(new SeparatorMenuItem());
-        add(view, "names", "scale", "theme", "explain");
-        Menu harmony = menu("H_armony", "compare");
-        harmony.getItems().add(thinMenu());
-        add(harmony, "idle", "series", "dark", "basses", "drones", "modes");
-        Menu riff =
-                menu(
-                        "_Riff",
-                        "roots",
-                        "next-root",
-                        "type",
-                        "variations",
-                        "keep-version",
-                        "keep-named",
-                        "versions");
-        riff.getItems().add(new SeparatorMenuItem());
-        add(riff, "check", "findings");
-        Menu sound = menu("_Sound", "tone", "along", "pure", "prove", "tune", "output", "mute");
-        Menu help = menu("He_lp", "help", "explain");
-        bar.getMenus().setAll(file, edit, view, riff, harmony, sound, help);
-        bar.setId("menus");
-        bar.setMinWidth(Region.USE_PREF_SIZE);
+        add(view, "names", "scale", "theme", "text-larger", "text-smaller");
+        return view;
+    }
+
+    private Menu write() {
+        return menu(
+                "Write",
+                "roots",
+                "next-root",
+                "type",
+                "all-next",
+                "all-before",
+                "find",
+                "filter",
+                "keep",
+                "own");
+    }
+
+    private Menu versions() {
+        return menu(
+                "Versions and checks",
+                "keep-version",
+                "keep-named",
+                "versions",
+                "variations",
+                "ways",
+                "check",
+                "findings");
+    }
+
+    private Menu explore() {
+        Menu explore = new Menu("Explore");
+        for (Explore page : Explore.values()) {
+            add(explore, page.id());
+        }
+        explore.getItems().add(thinMenu());
+        add(explore, "prove", "modes", "support", "page");
+        return explore;
     }
 
     private Menu menu(String name, String... ids) {

@@ -30,9 +30,9 @@ interface Prompts {
                 FileChooser chooser = chooser("Open riff", folder);
                 chooser.getExtensionFilters()
                         .addAll(
+                                new FileChooser.ExtensionFilter("All files", "*"),
                                 new FileChooser.ExtensionFilter(
-                                        "Vocalis riffs", "*" + PieceFiles.ENDING, "*.json"),
-                                new FileChooser.ExtensionFilter("All files", "*"));
+                                        "Vocalis riffs", "*" + PieceFiles.ENDING, "*.json"));
                 return Optional.ofNullable(chooser.showOpenDialog(owner)).map(java.io.File::toPath);
             }
 

@@ -1,10 +1,13 @@
 package vocalis.desktop;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.geometry.Pos;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -16,8 +19,12 @@ import javafx.stage.Stage;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Texts;
+import vocalis.desktop.begin.BeginPane;
+import vocalis.desktop.keys.CommandCounts;
+import vocalis.desktop.keys.CommandSearch;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.keys.Keyboard;
+import vocalis.desktop.keys.OtherWords;
 import vocalis.desktop.session.OpenDocument;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.sheets.HelpSheet;
@@ -72,6 +79,8 @@ final class Shell {
         }
     }
 
+    private static final int OTHERS = 5;
+
     private final Stage stage;
     private final Background background;
     private final Workspace workspace;
@@ -80,10 +89,12 @@ final class Shell {
     private final Models models;
     private final OpenDocument session;
     private final Frame frame;
+    private final CommandCounts used;
     private final Commands commands = new Commands();
     private final Keyboard keyboard;
     private final SheetHost host;
     private final Scene scene;
+    private final Magnified magnified;
     private final FileDesk desk;
     private final ExchangeDesk exchange;
     private final Keeping keeping;
@@ -100,6 +111,7 @@ final class Shell {
         player = prepared.player();
         background = prepared.background();
         preferences = prepared.preferences();
+        used = CommandCounts.read(preferences.text("commands.used").orElse(""));
         Path data = prepared.places().data();
         models = new Models(workspace, player, background, new OwnShapes(data));
         session = models.session();
@@ -110,7 +122,9 @@ final class Shell {
                         new Library(Keeping.riffs(prepared.places()), data),
                         new OwnFigures(data),
                         commands,
-                        this::host);
+                        new CommandSearch(commands, OtherWords.ofProgram(), used.counts()),
+                        this::host,
+                        this::others);
         BorderPane root = new BorderPane(frame);
         root.getStyleClass().add("shell");
         host = new SheetHost(root);
@@ -122,7 +136,8 @@ final class Shell {
                         prompts,
                         new Backups(prepared.places().data()),
                         Keeping.riffs(prepared.places()),
-                        this::begin);
+                        this::begin,
+                        this::know);
         keeping = new Keeping(session, models.hearing(), host, desk, prepared.places());
         exchange =
                 new ExchangeDesk(
@@ -142,7 +157,10 @@ final class Shell {
                         desk,
                         () -> desk.leave(stage::close));
         root.setTop(header());
-        scene = new Scene(host, 1280, 800);
+        magnified = new Magnified(host);
+        magnified.size(
+                preferences.number("text.size", Magnified.LEAST, Magnified.MOST, Magnified.LEAST));
+        scene = new Scene(magnified, 1280, 800);
         theme =
                 preferences.text("theme").filter("light"::equals).isPresent()
                         ? Theme.LIGHT
@@ -150,6 +168,8 @@ final class Shell {
         theme.apply(scene);
         keyboard =
                 new Keyboard(commands, models.whereabouts()::place, () -> host.top().isPresent());
+        keyboard.watch(used::count);
+        frame.onAsked(used::count);
         frame.listen(scene);
         keyboard.install(scene);
         frame.install(scene, keyboard);
@@ -178,6 +198,7 @@ final class Shell {
                         e.consume();
                     }
                 });
+        stage.setOnHiding(e -> menus.hide());
         stage.setOnHidden(e -> dispose());
         stage.focusedProperty()
                 .addListener(
@@ -189,6 +210,7 @@ final class Shell {
                             }
                         });
         frame.begin();
+        frame.opened();
         stage.setOnShown(e -> Background.HOME.execute(this::shown));
     }
 
@@ -217,22 +239,57 @@ final class Shell {
         return host;
     }
 
+    /** The logbook shows every riff that was opened or saved; written down off this thread. */
+    private void know(Path file) {
+        Library library = keeping.library();
+        session.ask("remembering a file", () -> noted(library, file), done -> {});
+    }
+
+    private static Path noted(Library library, Path file) {
+        library.know(file);
+        return file;
+    }
+
     private void begin() {
         session.caret().moveTo(0);
         session.caret().goTo(0);
         frame.begin();
+        frame.opened();
+    }
+
+    /** What the place to begin needs besides the Write screen. */
+    private List<BeginPane.Riffs> others() {
+        List<BeginPane.Riffs> all = new ArrayList<>();
+        Library library = keeping.library();
+        library.remembered().stream()
+                .limit(OTHERS)
+                .forEach(
+                        e ->
+                                all.add(
+                                        new BeginPane.Riffs(
+                                                e.title(), () -> desk.open(library.file(e)))));
+        for (Piece p : Demo.pieces()) {
+            if (all.size() < OTHERS) {
+                all.add(new BeginPane.Riffs(p.title() + " (demo)", () -> desk.take(p)));
+            }
+        }
+        return all;
     }
 
     private void addCommands() {
         commands.add("save", "save").keys("ctrl S").inSheets().does(desk::save);
-        commands.add("save-as", "save as…").keys("ctrl shift S").does(desk::saveAs);
-        commands.add("open", "open…").keys("ctrl O").does(desk::open);
+        commands.add("save-copy", "save a copy in a file elsewhere")
+                .keys("ctrl shift S")
+                .does(desk::saveCopy);
+        commands.add("open", "open a file").keys("ctrl O").does(desk::open);
         commands.add("new", "new riff").keys("ctrl N").does(desk::newRiff);
-        commands.add("export", "export…").keys("ctrl E").does(exchange::export);
-        commands.add("import", "import…").keys("ctrl I").does(exchange::importFile);
-        commands.add("logbook", "logbook: all riffs and ideas")
-                .keys("ctrl shift O")
-                .does(keeping::logbook);
+        commands.add("export", "export: tab, MusicXML, MIDI, sound, a sheet to print")
+                .keys("ctrl E")
+                .does(exchange::export);
+        commands.add("import", "import: MusicXML, MIDI, text tab")
+                .keys("ctrl I")
+                .does(exchange::importFile);
+        commands.add("logbook", "Logbook: all riffs and ideas").keys("F9").does(keeping::logbook);
         commands.add("catch", "catch this as an idea in the logbook")
                 .keys("ctrl J")
                 .inSheets()
@@ -243,13 +300,32 @@ final class Shell {
         commands.add("paste-tab", "unpick the tab on the clipboard")
                 .keys("ctrl shift V")
                 .does(exchange::pasteTab);
-        commands.add("rename", "rename the riff…").keys("F2").does(this::rename);
+        commands.add("rename", "rename the riff").keys("F2").does(this::rename);
         commands.add("theme", "dark or light").keys("ctrl T").inSheets().does(this::switchTheme);
-        commands.add("instrument", "instrument and hand…").keys("F3").does(this::instrument);
+        commands.add("text-larger", "larger text, tab and neck")
+                .keys("ctrl shift PLUS", "ctrl shift EQUALS")
+                .inSheets()
+                .does(() -> textSize(Magnified.STEP));
+        commands.add("text-smaller", "smaller text, tab and neck")
+                .keys("ctrl shift MINUS")
+                .inSheets()
+                .does(() -> textSize(-Magnified.STEP));
+        commands.add("instrument", "instrument and hand: tuning by notes, strings, frets")
+                .does(this::instrument);
         commands.add("menus", "the menus").keys("F10").does(() -> menus().show());
         commands.add("help", "help: the work, all keys, words")
                 .keys("F1")
                 .does(() -> HelpSheet.show(commands, host));
+    }
+
+    private void textSize(int by) {
+        magnified.size(magnified.size() + by);
+        session.say("Text at " + Math.round(magnified.size()) + " per cent.");
+    }
+
+    /** The size of text, tab and neck in hundredths; for tests. */
+    Magnified magnified() {
+        return magnified;
     }
 
     private HBox header() {
@@ -266,7 +342,23 @@ final class Shell {
         state.setMinWidth(40);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox header = new HBox(title, state, gap, menus.bar(), mark);
+        Button find = new Button("find a command");
+        find.getStyleClass().add("find-key");
+        find.setId("find-key");
+        find.setFocusTraversable(false);
+        find.setMinWidth(90);
+        find.setPrefWidth(170);
+        find.setOnAction(e -> frame.search());
+        Explain.means(find, "Search everything that the program does, by any word for it (F3)");
+        HBox header =
+                new HBox(
+                        title,
+                        state,
+                        new ScreenKeys(commands, models),
+                        find,
+                        gap,
+                        menus.bar(),
+                        mark);
         header.setAlignment(Pos.CENTER_LEFT);
         header.getStyleClass().add("header");
         return header;
@@ -294,7 +386,7 @@ final class Shell {
         state.setText(
                 workspace.changed()
                         ? "changed, not saved"
-                        : workspace.file().map(f -> "saved in " + f.getFileName()).orElse(""));
+                        : workspace.file().isPresent() ? "saved" : "");
         stage.setTitle(
                 (workspace.changed() ? "• " : "") + workspace.content().title() + " – Vocalis");
         menus.refresh();
@@ -366,7 +458,9 @@ final class Shell {
 
     private void remember() {
         preferences.setHand(workspace.hand());
+        preferences.set("commands.used", used.written());
         preferences.set("theme", theme == Theme.LIGHT ? "light" : "dark");
+        preferences.set("text.size", (int) magnified.size());
         preferences.set("sound.device", models.hearing().device());
         preferences.set("sound.buffer", player.output().bufferFrames());
         preferences.set("sound.volumeDb", frame.volume());

@@ -64,13 +64,13 @@ class CaretWindowTest extends WindowDriver {
         assertThat(chord()).isEqualTo(2);
         long drawn = caret();
         assertThat(drawn).isEqualTo(riff().start(2));
-        press(robot, KeyCode.F6);
+        press(robot, KeyCode.CONTROL, KeyCode.TAB);
         assertThat(caret()).isEqualTo(drawn);
         press(robot, KeyCode.RIGHT);
         long moved = caret();
         assertThat(moved).isGreaterThan(drawn);
-        press(robot, KeyCode.SHIFT, KeyCode.F6);
-        press(robot, KeyCode.F6);
+        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.TAB);
+        press(robot, KeyCode.CONTROL, KeyCode.TAB);
         assertThat(caret()).isEqualTo(moved);
     }
 
@@ -142,7 +142,7 @@ class CaretWindowTest extends WindowDriver {
 
     @Test
     void whatAKeySaysIsNotWipedByTheSameKey(FxRobot robot) {
-        press(robot, KeyCode.F6);
+        press(robot, KeyCode.CONTROL, KeyCode.TAB);
         press(robot, KeyCode.L);
         press(robot, KeyCode.S);
         assertThat(said()).isEqualTo("First write the note that it begins on.");
@@ -186,7 +186,7 @@ class CaretWindowTest extends WindowDriver {
     // Joined notes.
 
     private void writing(FxRobot robot) {
-        press(robot, KeyCode.F6);
+        press(robot, KeyCode.CONTROL, KeyCode.TAB);
         press(robot, KeyCode.L);
     }
 

@@ -20,6 +20,7 @@ import vocalis.core.edit.Chords;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
 import vocalis.desktop.writing.WritePlace;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.document.Edits;
@@ -110,7 +111,7 @@ class HarmonyWindowTest extends WindowDriver {
 
     @Test
     void theDroneMapSetsTheGround(FxRobot robot) {
-        press(robot, KeyCode.D);
+        run("drones");
         await("map", () -> robot.lookup(".drone-cell").tryQuery().isPresent());
         await("caret on the cell of the ground", () -> fx(HarmonyWindowTest::caretOnACell));
         press(robot, KeyCode.RIGHT);
@@ -123,12 +124,12 @@ class HarmonyWindowTest extends WindowDriver {
         assertThat(riff()).isEqualTo(Demo.pieces().get(0).riff());
     }
 
-    /** A list finds its entries by typed letters: the D that opens the map is none of them. */
+    /** A list finds its entries by typed letters: the key that opens the panel is none of them. */
     @Test
     void theKeyThatOpensTheDroneMapIsNotTypedIntoItsList(FxRobot robot) {
         choose(robot, "#tuning", Tuning.STANDARD);
         press(robot, KeyCode.ESCAPE);
-        press(robot, KeyCode.D);
+        run("drones");
         await("map", () -> robot.lookup(".drone-cell").tryQuery().isPresent());
         await("caret on the cell of the ground", () -> fx(HarmonyWindowTest::caretOnACell));
         ComboBox<Tuning> tunings = robot.lookup(".sheet .combo-box").queryComboBox();
@@ -145,9 +146,8 @@ class HarmonyWindowTest extends WindowDriver {
     @Test
     void anIdleFingerIsAdded(FxRobot robot) {
         find(robot, "x-x-7-7-x-x");
-        press(robot, KeyCode.I);
-        await("menu", () -> robot.lookup(".context-menu").tryQuery().isPresent());
-        press(robot, KeyCode.DOWN);
+        run("idle");
+        await("rows", () -> robot.lookup(".sheet .figures .quiet-button").tryQuery().isPresent());
         press(robot, KeyCode.ENTER);
         await("added", () -> fx(() -> model().shown().voicing().voices()) == 3);
         assertThat(fx(() -> model().shown().voicing().shape().fret(2))).isEqualTo(7);
@@ -171,7 +171,7 @@ class HarmonyWindowTest extends WindowDriver {
     void theReadoutTurnsItsPagesAndSaysWhyAShapeCannotBeHeld(FxRobot robot) {
         choose(robot, "#tuning", Tuning.STANDARD);
         assertThat(robot.lookup("#figure-effort").tryQuery()).isEmpty();
-        press(robot, KeyCode.P);
+        run("page");
         assertThat(robot.lookup("#figure-effort").query().getParent().isVisible()).isTrue();
         assertThat(robot.lookup("#figure-notes").query().getParent().isVisible()).isFalse();
         find(robot, "1-x-9-x-x-x");
@@ -179,7 +179,7 @@ class HarmonyWindowTest extends WindowDriver {
         assertThat(readout(robot, "figure-hand"))
                 .startsWith("unplayable: needs")
                 .contains("fret 1 to fret 9");
-        press(robot, KeyCode.R);
+        run("support");
         assertThat(readout(robot, "figure-support")).contains(", ");
     }
 
@@ -256,39 +256,25 @@ class HarmonyWindowTest extends WindowDriver {
     @Test
     void darkOnesAndTheSeriesByKey(FxRobot robot) {
         choose(robot, "#tuning", Tuning.STANDARD);
-        press(robot, KeyCode.SHIFT, KeyCode.D);
+        run("dark");
         await(
-                "dark cards",
-                () ->
-                        fx(
-                                () ->
-                                        model().shown().cardsProperty().get().stream()
-                                                                .limit(8)
-                                                                .count()
-                                                        > 2
-                                                && model().shown().cardsProperty().get().stream()
-                                                        .flatMap(c -> c.places().stream())
-                                                        .allMatch(
-                                                                c ->
-                                                                        model().offer()
-                                                                                .filterProperty()
-                                                                                .get()
-                                                                                .accepts(
-                                                                                        c,
-                                                                                        shell.models()
-                                                                                                .session()
-                                                                                                .hand()))));
-        press(robot, KeyCode.SHIFT, KeyCode.D);
-        assertThat(fx(() -> model().offer().filterProperty().get()))
-                .isEqualTo(vocalis.core.choice.Filter.NONE);
-        // Another family begins unfiltered.
-        press(robot, KeyCode.SHIFT, KeyCode.D);
-        press(robot, KeyCode.DIGIT5);
-        assertThat(fx(() -> model().offer().filterProperty().get()))
-                .isEqualTo(vocalis.core.choice.Filter.NONE);
-        awaitCards(Family.TRIAD);
+                "dark rows",
+                () -> robot.lookup(".sheet .figures .quiet-button").tryQuery().isPresent());
+        Voicing before = fx(() -> model().shown().voicing());
+        robot.press(KeyCode.H);
+        await("heard", () -> fx(() -> shell.player().telemetry().latest().audition()));
+        robot.release(KeyCode.H);
+        press(robot, KeyCode.DOWN);
+        press(robot, KeyCode.ENTER);
+        Voicing dark = fx(() -> model().shown().voicing());
+        assertThat(dark.shape()).isNotEqualTo(before.shape());
+        // ♭9, tritone or ♭6 above the root.
+        int root = dark.root();
+        assertThat(dark.soundings().stream().map(n -> Math.floorMod(n.midi() - root, 12)))
+                .containsAnyOf(1, 6, 8);
+        press(robot, KeyCode.ESCAPE);
         find(robot, "x-5-7-7-0-0");
-        press(robot, KeyCode.L);
+        run("series");
         await("the series", () -> robot.lookup("x-3-5-5-0-0").tryQuery().isPresent());
         robot.clickOn("x-3-5-5-0-0");
         await(
@@ -324,7 +310,7 @@ class HarmonyWindowTest extends WindowDriver {
 
     @Test
     void sevenStringsAreTakenFromTheirNotes(FxRobot robot) {
-        press(robot, KeyCode.F3);
+        run("instrument");
         await("dialog", () -> robot.lookup("#tuning-notes").tryQuery().isPresent());
         robot.clickOn("#tuning-notes").eraseText(40).write("B1 E2 A2 D3 G3 B3 E4");
         press(robot, KeyCode.ENTER);

@@ -93,7 +93,7 @@ class LogbookWindowTest extends WindowDriver {
                         throw new AssertionError(e);
                     }
                 });
-        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.O);
+        press(robot, KeyCode.F9);
         await("two riffs", () -> listed(robot).size() == 2);
         LibraryEntry first = listed(robot).get(0);
         assertThat(first.status()).isEqualTo(Standing.Status.IDEA.words());
@@ -157,7 +157,7 @@ class LogbookWindowTest extends WindowDriver {
     @Test
     void anEmptyLogbookSaysHowRiffsComeIntoIt(FxRobot robot) {
         answerWhatWasFound(robot);
-        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.O);
+        press(robot, KeyCode.F9);
         await("said how", () -> nothing(robot).startsWith("Nothing here: Ctrl J catches"));
         assertThat(listed(robot)).isEmpty();
     }
@@ -166,11 +166,11 @@ class LogbookWindowTest extends WindowDriver {
     void aVersionIsComparedAndRestored(FxRobot robot) {
         answerWhatWasFound(robot);
         var before = riff();
-        press(robot, KeyCode.F8);
+        run("keep-version");
         press(robot, KeyCode.DIGIT5);
         assertThat(riff()).isNotEqualTo(before);
         settle();
-        press(robot, KeyCode.F9);
+        run("versions");
         press(robot, KeyCode.C);
         await(
                 "what differs",

@@ -108,7 +108,7 @@ class ModelsTest {
                     assertThat(stroke().struck()).isEqualTo(Struck.Named.ALL);
                     long length = onset(0).length();
                     lane.strokes().lengthenStroke(-100);
-                    assertThat(onset(0).length()).isEqualTo(Ticks.SIXTEENTH);
+                    assertThat(onset(0).length()).isEqualTo(Ticks.EIGHTH);
                     lane.strokes().lengthenStroke(100);
                     assertThat(onset(0).length()).isEqualTo(length);
                     lane.moveToStroke(1);
@@ -219,7 +219,7 @@ class ModelsTest {
                     lane.strokes().toggleAccent();
                     assertThat(accents()).isEqualTo(3);
                     assertThat(models.session().now().pattern().figures()).hasSize(1);
-                    assertThat(lane.scopeInWords()).contains("one of 4 passes");
+                    assertThat(lane.scopeInWords()).contains("one of 4 repeats");
                 });
     }
 

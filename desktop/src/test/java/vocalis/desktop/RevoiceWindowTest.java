@@ -44,7 +44,7 @@ class RevoiceWindowTest extends WindowDriver {
     }
 
     private void opened(FxRobot robot) {
-        press(robot, KeyCode.F12);
+        press(robot, KeyCode.F6);
         assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
                 .isEqualTo(RevoicePlace.GRID);
         found();
@@ -114,7 +114,7 @@ class RevoiceWindowTest extends WindowDriver {
         assertThat(robot.lookup("#revoice-does").queryAs(Label.class).getText())
                 .contains("semitones a round");
         // A locked chord stays as the mix has it in every row by intent.
-        press(robot, KeyCode.L);
+        press(robot, KeyCode.K);
         Derived mix = fx(() -> model().derived());
         await(
                 "rows with the lock",
@@ -165,14 +165,14 @@ class RevoiceWindowTest extends WindowDriver {
         }
         // Another shape of a family, and another place of it, for the last chord.
         to(robot, "Power");
-        for (KeyCode[] keys : new KeyCode[][] {{KeyCode.PERIOD}, {KeyCode.ALT, KeyCode.UP}}) {
+        for (KeyCode[] keys : new KeyCode[][] {{KeyCode.PLUS}, {KeyCode.ALT, KeyCode.UP}}) {
             Shape was = shapeUnderCaret();
             press(robot, keys);
             await("another shape", () -> !shapeUnderCaret().equals(was));
             found();
             assertThat(riff().treatments().get(3).family()).isEqualTo(Family.SUSPENDED);
         }
-        press(robot, KeyCode.F8);
+        run("keep-version");
         assertThat(fx(() -> shell.workspace().content().versions()))
                 .singleElement()
                 .satisfies(v -> assertThat(v.riff()).isEqualTo(riff()));
@@ -214,7 +214,7 @@ class RevoiceWindowTest extends WindowDriver {
         assertThat(riff()).isEqualTo(before);
 
         // The row in place of the mix, until the screen is left.
-        press(robot, KeyCode.A);
+        press(robot, KeyCode.C);
         await(
                 "the other plays",
                 () -> fx(() -> shell.models().session().player().telemetry().latest().playing()));
@@ -222,13 +222,13 @@ class RevoiceWindowTest extends WindowDriver {
         await(
                 "it ends",
                 () -> !fx(() -> shell.models().session().player().telemetry().latest().playing()));
-        press(robot, KeyCode.F12);
+        press(robot, KeyCode.F6);
 
         // The second guitar takes a cell and a row of its own over the mix; the riff stays.
         to(robot, "Octave");
-        press(robot, KeyCode.G);
+        run("second-guitar");
         assertThat(robot.lookup("#revoice-changes").queryAs(Label.class).getText())
-                .startsWith("Second guitar over your mix");
+                .startsWith("Second guitar over what is written");
         Riff mix = riff();
         press(robot, KeyCode.HOME);
         press(robot, KeyCode.ENTER);
@@ -249,14 +249,14 @@ class RevoiceWindowTest extends WindowDriver {
             press(robot, KeyCode.CONTROL, KeyCode.Z);
         }
         assertThat(fx(() -> shell.workspace().content())).isEqualTo(unchanged);
-        press(robot, KeyCode.G);
+        run("second-guitar");
 
         // Blind: two choices are counted and told at the end; without a second row it says so.
-        to(robot, "your mix");
-        press(robot, KeyCode.B);
+        to(robot, "as written");
+        run("blind");
         assertThat(fx(() -> shell.sheets().top())).isEmpty();
         to(robot, "Drone");
-        press(robot, KeyCode.B);
+        run("blind");
         press(robot, KeyCode.DIGIT1);
         press(robot, KeyCode.ENTER);
         press(robot, KeyCode.DIGIT2);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -38,37 +39,74 @@ class SavingWindowTest extends WindowDriver {
         return folder.resolve("riffs");
     }
 
-    /** What GTK's dialog makes of "kilnyard": the last part of the ending alone. */
+    /** Saving asks one thing, the name, and the riff is in the logbook under it. */
     @Test
     void aRiffSavedUnderAWordIsInTheLogbookUnderIt(FxRobot robot) throws Exception {
         press(robot, KeyCode.UP);
         await("an edit", () -> fx(() -> shell.workspace().changed()));
-        chosenTarget = riffs().resolve("kilnyard.json");
         press(robot, KeyCode.CONTROL, KeyCode.S);
+        robot.write("Kilnyard");
+        press(robot, KeyCode.ENTER);
         Path saved = riffs().resolve("kilnyard.vocalis.json");
         await("saved", () -> Files.exists(saved) && fx(() -> !shell.workspace().changed()));
-        assertThat(offered).isEqualTo(riffs());
-        assertThat(riffs().resolve("kilnyard.json")).doesNotExist();
-        assertThat(PieceFiles.read(saved).piece().title()).isEqualTo("kilnyard");
-        assertThat(fx(() -> shell.workspace().content().title())).isEqualTo("kilnyard");
+        assertThat(PieceFiles.read(saved).piece().title()).isEqualTo("Kilnyard");
+        assertThat(fx(() -> shell.workspace().content().title())).isEqualTo("Kilnyard");
         assertThat(new Library(riffs(), folder).scan(n -> {}, () -> false))
                 .extracting(LibraryEntry::title)
-                .contains("kilnyard");
+                .contains("Kilnyard");
     }
 
-    /** The dialog asked about kilnyard.json; the riff that is there has another name for it. */
+    /** Two riffs of one name lie beside each other. */
     @Test
     void anotherRiffOfThatNameIsNotWrittenOver(FxRobot robot) throws Exception {
         Path there = riffs().resolve("kilnyard.vocalis.json");
         Files.createDirectories(riffs());
         PieceFiles.write(Demo.pieces().get(2), Extras.NONE, there, null);
         press(robot, KeyCode.UP);
-        chosenTarget = riffs().resolve("kilnyard");
         press(robot, KeyCode.CONTROL, KeyCode.S);
-        await("it asks", () -> robot.lookup("#ask-over").tryQuery().isPresent());
-        press(robot, KeyCode.ESCAPE);
+        robot.write("kilnyard");
+        press(robot, KeyCode.ENTER);
+        Path beside = riffs().resolve("kilnyard-2.vocalis.json");
+        await("saved", () -> Files.exists(beside) && fx(() -> !shell.workspace().changed()));
         assertThat(PieceFiles.read(there).piece()).isEqualTo(Demo.pieces().get(2));
+        assertThat(PieceFiles.read(beside).piece().title()).isEqualTo("kilnyard");
+    }
+
+    /** What GTK's dialog makes of "quarry": the last part of the ending alone. */
+    @Test
+    void aCopyGoesElsewhereAndTheRiffStaysWhereItIs(FxRobot robot) throws Exception {
+        press(robot, KeyCode.UP);
+        chosenTarget = folder.resolve("quarry.json");
+        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
+        Path copy = folder.resolve("quarry.vocalis.json");
+        await("written", () -> Files.exists(copy));
+        await("told", () -> readout(robot, "message").startsWith("A copy lies in"));
+        assertThat(PieceFiles.read(copy).piece().riff().roots()).isEqualTo(riff().roots());
+        assertThat(fx(() -> shell.workspace().file())).isEmpty();
         assertThat(fx(() -> shell.workspace().changed())).isTrue();
+    }
+
+    /** A riff that was opened from anywhere stands in the logbook. */
+    @Test
+    void theLogbookShowsARiffFromElsewhere(FxRobot robot) throws Exception {
+        Path file = folder.resolve("far").resolve("away.json");
+        Files.createDirectories(file.getParent());
+        PieceFiles.write(Demo.pieces().get(2), Extras.NONE, file, null);
+        fx(
+                () -> {
+                    shell.open(file);
+                    return null;
+                });
+        await("opened", () -> fx(() -> shell.workspace().file().isPresent()));
+        Library library = new Library(riffs(), folder);
+        await("known", () -> Files.exists(folder.resolve("library-elsewhere.json")));
+        List<LibraryEntry> all = library.scan(n -> {}, () -> false);
+        assertThat(all).extracting(LibraryEntry::title).contains(Demo.pieces().get(2).title());
+        assertThat(library.file(all.get(0))).isEqualTo(file);
+        Path away = library.trash(all.get(0));
+        assertThat(file).doesNotExist();
+        assertThat(away).exists();
+        assertThat(PieceFiles.read(library.restore(away)).piece()).isEqualTo(Demo.pieces().get(2));
     }
 
     /** The disk is slow: the riff that was open took an edit before the file was read. */

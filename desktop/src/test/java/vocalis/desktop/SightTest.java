@@ -11,7 +11,6 @@ import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
-import javafx.scene.input.KeyCode;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
 import javafx.stage.Stage;
@@ -373,7 +372,7 @@ class SightTest extends WindowDriver {
                                                         .filter(s -> s.piece().equals(p))
                                                         .isPresent()));
                 if (zone == PractisePlace.PAGE) {
-                    press(robot, KeyCode.L);
+                    run("ladder");
                 }
                 for (double[] s : SIZES) {
                     size(s);

@@ -74,7 +74,7 @@ class SongWindowTest extends WindowDriver {
     }
 
     private void opened(FxRobot robot) {
-        press(robot, KeyCode.SHIFT, KeyCode.F12);
+        press(robot, KeyCode.F7);
         assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
                 .isEqualTo(ArrangePlace.STRIP);
         played();
@@ -83,6 +83,7 @@ class SongWindowTest extends WindowDriver {
     private void blank(FxRobot robot) {
         press(robot, KeyCode.CONTROL, KeyCode.N);
         settle();
+        press(robot, KeyCode.ESCAPE);
         assertThat(sections()).hasSize(1);
     }
 
@@ -97,8 +98,8 @@ class SongWindowTest extends WindowDriver {
     void threeSectionsFromAnEmptyRiff(FxRobot robot) {
         blank(robot);
         opened(robot);
-        press(robot, KeyCode.N);
-        press(robot, KeyCode.N);
+        press(robot, KeyCode.INSERT);
+        press(robot, KeyCode.INSERT);
         assertThat(sections().stream().map(Section::name))
                 .hasSize(3)
                 .doesNotHaveDuplicates()
@@ -109,9 +110,9 @@ class SongWindowTest extends WindowDriver {
         press(robot, KeyCode.PLUS);
         assertThat(sections().get(2).times()).isEqualTo(2);
         field(robot, SectionField.FIRST);
-        press(robot, KeyCode.PERIOD);
-        press(robot, KeyCode.PERIOD);
-        press(robot, KeyCode.PERIOD);
+        press(robot, KeyCode.PLUS);
+        press(robot, KeyCode.PLUS);
+        press(robot, KeyCode.PLUS);
         assertThat(sections().get(2).playing("guitar-1").tone()).contains(Tone.GAIN);
         field(robot, SectionField.NAME);
         press(robot, KeyCode.ENTER);
@@ -120,14 +121,14 @@ class SongWindowTest extends WindowDriver {
         press(robot, KeyCode.ENTER);
         assertThat(sections().get(2).name()).isEqualTo("the big one");
         played();
-        press(robot, KeyCode.SHIFT, KeyCode.R);
+        run("register-two");
         assertThat(fx(() -> robot.lookup("#ask-line").queryTextInputControl().getText()))
                 .as("the key that opened the field is not in it")
                 .isEmpty();
         robot.write("E3 B4");
         press(robot, KeyCode.ENTER);
         assertThat(piece().second().orElseThrow().register()).isEqualTo(new Part.Register(52, 71));
-        press(robot, KeyCode.V);
+        run("section-vary");
         press(robot, KeyCode.DOWN);
         press(robot, KeyCode.ENTER);
         await("the version", () -> sections().get(2).version().isPresent());
@@ -150,22 +151,22 @@ class SongWindowTest extends WindowDriver {
         opened(robot);
         List<Clash> before = fx(() -> arrange().clashes());
         assertThat(before).isNotEmpty();
-        press(robot, KeyCode.C);
+        run("clash-next");
         Clash c = fx(() -> arrange().clashNow().orElseThrow());
         assertThat(fx(() -> arrange().sectionProperty().get())).isEqualTo(c.section());
         robot.press(KeyCode.J);
         await("sound", () -> shell.player().telemetry().latest().playing());
         robot.release(KeyCode.J);
         await("silence", () -> !shell.player().telemetry().latest().playing());
-        press(robot, KeyCode.X);
+        run("clash-mend");
         await("what mends it", () -> fx(() -> shell.sheets().top().isPresent()));
         press(robot, KeyCode.ENTER);
         played();
         assertThat(fx(() -> arrange().clashes())).noneMatch(x -> x.key().equals(c.key()));
         press(robot, KeyCode.CONTROL, KeyCode.Z);
         played();
-        press(robot, KeyCode.C);
-        press(robot, KeyCode.M);
+        run("clash-next");
+        run("clash-meant");
         assertThat(piece().meant()).containsExactly(c.key());
     }
 
@@ -175,14 +176,14 @@ class SongWindowTest extends WindowDriver {
         blank(robot);
         opened(robot);
         assertThat(piece().mix().second().on()).isFalse();
-        press(robot, KeyCode.F);
+        run("second-find");
         await("parts", () -> fx(() -> shell.sheets().top().isPresent()));
         press(robot, KeyCode.ENTER);
         assertThat(piece().mix().second().on()).isTrue();
         Song s = played();
         assertThat(s.second().orElseThrow().notes()).isNotEmpty();
         assertThat(fx(() -> arrange().clashes())).isEmpty();
-        press(robot, KeyCode.K);
+        run("section-hold");
         assertThat(fx(() -> arrange().hearing().holding())).isTrue();
         press(robot, KeyCode.SPACE);
         await("round 1", () -> readout(robot, "loop-round").startsWith("round 1 of 4"));
@@ -190,7 +191,7 @@ class SongWindowTest extends WindowDriver {
                 .contains("fill on 4")
                 .contains("guitar one is held");
         press(robot, KeyCode.SPACE);
-        press(robot, KeyCode.L);
+        press(robot, KeyCode.SHIFT, KeyCode.SPACE);
         assertThat(fx(() -> arrange().hearing().holding())).isFalse();
     }
 
@@ -198,7 +199,7 @@ class SongWindowTest extends WindowDriver {
     @Test
     void aLadderWithFailedPasses(FxRobot robot) throws IOException {
         opened(robot);
-        press(robot, KeyCode.CONTROL, KeyCode.F12);
+        press(robot, KeyCode.F8);
         assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
                 .isEqualTo(PractisePlace.PAGE);
         played();
@@ -206,9 +207,9 @@ class SongWindowTest extends WindowDriver {
             press(robot, KeyCode.SHIFT, KeyCode.LEFT);
         }
         assertThat(fx(() -> practice().what())).isEqualTo("bar 1");
-        press(robot, KeyCode.L);
+        run("ladder");
         while (fx(() -> practice().pace().climb().orElseThrow().ladder().passes()) != 1) {
-            press(robot, KeyCode.R);
+            run("rung-passes");
         }
         Ladder ladder = fx(() -> practice().pace().climb().orElseThrow().ladder());
         press(robot, KeyCode.SPACE);
@@ -216,10 +217,10 @@ class SongWindowTest extends WindowDriver {
         await(
                 "a clean pass",
                 () -> fx(() -> practice().pace().tempo()) == ladder.start() + ladder.step());
-        press(robot, KeyCode.X);
+        press(robot, KeyCode.BACK_SPACE);
         assertThat(fx(() -> practice().failing())).isTrue();
         await("the first failed", () -> fx(() -> practice().failed()) == 1);
-        press(robot, KeyCode.X);
+        press(robot, KeyCode.BACK_SPACE);
         await("the second failed", () -> fx(() -> practice().failed()) == 2);
         assertThat(fx(() -> practice().pace().tempo())).isEqualTo(ladder.start());
         press(robot, KeyCode.SPACE);
@@ -241,14 +242,14 @@ class SongWindowTest extends WindowDriver {
     @Test
     void closingWritesPracticeDown(FxRobot robot) throws IOException {
         opened(robot);
-        press(robot, KeyCode.CONTROL, KeyCode.F12);
+        press(robot, KeyCode.F8);
         played();
         for (int i = 0; i < 8; i++) {
             press(robot, KeyCode.SHIFT, KeyCode.LEFT);
         }
-        press(robot, KeyCode.N);
-        press(robot, KeyCode.N);
-        press(robot, KeyCode.PAGE_UP);
+        run("count-in");
+        run("count-in");
+        press(robot, KeyCode.ALT, KeyCode.UP);
         assertThat(fx(() -> practice().settings().countIn())).isZero();
         assertThat(fx(() -> practice().pace().tempo())).isEqualTo(136);
         press(robot, KeyCode.SPACE);

@@ -63,6 +63,11 @@ abstract class WindowDriver {
         return Demo.pieces().get(0);
     }
 
+    /** Whether an empty riff stays on the place to begin; most tests go on from its four bars. */
+    boolean fromTheBeginning() {
+        return false;
+    }
+
     /** What the window plays through. */
     OutputLine.Opener device() {
         return tap;
@@ -110,6 +115,9 @@ abstract class WindowDriver {
                         Places.in(folder),
                         Background.HOME);
         shell = new Shell(stage, prepared, prompts);
+        if (!fromTheBeginning()) {
+            shell.commands().get("leave").action().run();
+        }
         stage.show();
     }
 
@@ -199,6 +207,18 @@ abstract class WindowDriver {
         List<KeyCode> up = new ArrayList<>(List.of(keys));
         Collections.reverse(up);
         keyboard.releaseNoWait(up.toArray(KeyCode[]::new));
+        WaitForAsyncUtils.waitForFxEvents(2);
+        settle();
+    }
+
+    /** Does a command as search, menu and buttons do. */
+    void run(String id) {
+        WaitForAsyncUtils.waitForFxEvents(2);
+        fx(
+                () -> {
+                    shell.commands().get(id).action().run();
+                    return null;
+                });
         WaitForAsyncUtils.waitForFxEvents(2);
         settle();
     }

@@ -81,8 +81,9 @@ class WriteWindowTest extends WindowDriver {
         assertSounds(shown, fifth);
         robot.release(MouseButton.PRIMARY);
 
-        Path saved = folder.resolve("winch-house.vocalis.json");
+        Path saved = folder.resolve("riffs").resolve("winch-house.vocalis.json");
         press(robot, KeyCode.CONTROL, KeyCode.S);
+        press(robot, KeyCode.ENTER);
         await("saved", () -> Files.exists(saved) && fx(() -> !shell.workspace().changed()));
         Piece content = fx(() -> shell.workspace().content());
         Piece rested = PieceFiles.read(saved).piece();
@@ -90,7 +91,7 @@ class WriteWindowTest extends WindowDriver {
                 .as("each chord says its shape")
                 .allMatch(t -> t.member().isPresent() || t.settled().isPresent());
         assertThat(fx(() -> shell.workspace().resting()).kept(rested)).isEqualTo(content);
-        assertThat(readout(robot, "saved-state")).contains("winch-house.vocalis.json");
+        assertThat(readout(robot, "saved-state")).isEqualTo("saved");
     }
 
     @Test
@@ -177,8 +178,7 @@ class WriteWindowTest extends WindowDriver {
         WaitForAsyncUtils.waitForFxEvents();
         settle();
         assertThat(fx(() -> model().derived().score().onsets().size())).isEqualTo(before + 1);
-        robot.rightClickOn(at(lane, x, 60));
-        robot.clickOn("Palm mute");
+        robot.clickOn("#strip-palm");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(fx(() -> model().lane().strokeAtCaret().orElseThrow().muted())).isTrue();
         robot.rightClickOn(at(lane, x, 60));
@@ -221,7 +221,7 @@ class WriteWindowTest extends WindowDriver {
         press(robot, KeyCode.DELETE);
         press(robot, KeyCode.ALT, KeyCode.LEFT);
 
-        press(robot, KeyCode.F6);
+        press(robot, KeyCode.CONTROL, KeyCode.TAB);
         assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
                 .isEqualTo(WritePlace.LANE);
         int strikes = fx(() -> model().derived().score().onsets().size());
@@ -237,8 +237,8 @@ class WriteWindowTest extends WindowDriver {
         assertThat(stroke.accented()).isTrue();
         assertThat(stroke.struck()).isEqualTo(Struck.Named.LOW);
 
-        press(robot, KeyCode.F6);
-        press(robot, KeyCode.F6);
+        press(robot, KeyCode.CONTROL, KeyCode.TAB);
+        press(robot, KeyCode.CONTROL, KeyCode.TAB);
         assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
                 .isEqualTo(WritePlace.NECK);
         press(robot, KeyCode.UP);
@@ -249,7 +249,7 @@ class WriteWindowTest extends WindowDriver {
         assertThat(fx(() -> model().currentChord().candidate().voicing().shape().text()))
                 .isEqualTo(built);
 
-        press(robot, KeyCode.F6);
+        press(robot, KeyCode.CONTROL, KeyCode.TAB);
         assertThat(fx(() -> shell.models().whereabouts().placeProperty().get()))
                 .isEqualTo(Whereabouts.Around.GROUND);
         press(robot, KeyCode.TAB);
@@ -258,7 +258,8 @@ class WriteWindowTest extends WindowDriver {
         press(robot, KeyCode.ESCAPE);
 
         press(robot, KeyCode.CONTROL, KeyCode.S);
-        Path saved = folder.resolve("winch-house.vocalis.json");
+        press(robot, KeyCode.ENTER);
+        Path saved = folder.resolve("riffs").resolve("winch-house.vocalis.json");
         await("saved", () -> Files.exists(saved) && fx(() -> !shell.workspace().changed()));
         Piece content = fx(() -> shell.workspace().content());
         chosenFile = saved;
@@ -371,7 +372,9 @@ class WriteWindowTest extends WindowDriver {
         await("still open", () -> fx(() -> stage.isShowing()));
         askToClose(robot);
         robot.clickOn("#ask-save");
-        Path saved = folder.resolve("winch-house.vocalis.json");
+        await("its name", () -> robot.lookup("#ask-line").tryQuery().isPresent());
+        press(robot, KeyCode.ENTER);
+        Path saved = folder.resolve("riffs").resolve("winch-house.vocalis.json");
         await("saved and closed", () -> Files.exists(saved) && fx(() -> !stage.isShowing()));
     }
 
@@ -398,9 +401,7 @@ class WriteWindowTest extends WindowDriver {
                         .map(Label::getText)
                         .toList();
         assertThat(keys)
-                .contains(
-                        "H held", "Space", "Esc", "Enter", "Ctrl Z", "Shift ←", "F6", "Ctrl S",
-                        "?");
+                .contains("H", "Space", "Esc", "Enter", "Ctrl Z", "Shift ←", "F6", "Ctrl S", "?");
         press(robot, KeyCode.ESCAPE);
         await("sheet closed", () -> robot.lookup(".help-key").tryQuery().isEmpty());
     }

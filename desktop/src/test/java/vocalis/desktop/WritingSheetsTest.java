@@ -40,10 +40,10 @@ class WritingSheetsTest extends WindowDriver {
         int taken = 0;
         // Every third row; every row in the long run.
         int step = Boolean.getBoolean("vocalis.long") ? 1 : 3;
-        for (KeyCode key : List.of(KeyCode.F7, KeyCode.Q, KeyCode.F11)) {
-            for (int row = 0; row < (key == KeyCode.Q ? 3 : 40); row += step) {
+        for (String key : List.of("variations", "next-root", "ways")) {
+            for (int row = 0; row < (key.equals("next-root") ? 3 : 40); row += step) {
                 press(robot, KeyCode.ESCAPE);
-                press(robot, key);
+                run(key);
                 await("the sheet", this::open);
                 int rows = fx(() -> robot.lookup(".rows .quiet-button").queryAll().size());
                 if (row >= rows) {
@@ -75,7 +75,7 @@ class WritingSheetsTest extends WindowDriver {
     @Test
     void aVariationIsHeardBeforeItIsTaken(FxRobot robot) {
         Riff before = riff();
-        press(robot, KeyCode.F7);
+        run("variations");
         await("the sheet", this::open);
         tap.clear();
         robot.press(KeyCode.H);
@@ -93,20 +93,20 @@ class WritingSheetsTest extends WindowDriver {
     @Test
     void versionsAreKeptTakenAndForgotten(FxRobot robot) {
         Riff before = riff();
-        press(robot, KeyCode.F8);
+        run("keep-version");
         press(robot, KeyCode.UP);
         Riff other = riff();
         assertThat(other).isNotEqualTo(before);
-        press(robot, KeyCode.F9);
+        run("versions");
         press(robot, KeyCode.ENTER);
         assertThat(riff()).isEqualTo(before);
-        press(robot, KeyCode.F9);
+        run("versions");
         press(robot, KeyCode.DELETE);
         assertThat(fx(() -> shell.workspace().content().versions())).isEmpty();
         press(robot, KeyCode.CONTROL, KeyCode.Z);
         assertThat(fx(() -> shell.workspace().content().versions())).hasSize(1);
         // Under a name, with a note: what is kept says both.
-        press(robot, KeyCode.SHIFT, KeyCode.F8);
+        run("keep-named");
         press(robot, KeyCode.CONTROL, KeyCode.A);
         robot.write("darker");
         press(robot, KeyCode.ENTER);
@@ -140,8 +140,8 @@ class WritingSheetsTest extends WindowDriver {
     /** Four taps a second at 120 are eighths; the figure under the caret takes them. */
     @Test
     void aTappedFigureIsLaid(FxRobot robot) {
-        press(robot, KeyCode.F6);
-        press(robot, KeyCode.J);
+        press(robot, KeyCode.CONTROL, KeyCode.TAB);
+        run("tap-figure");
         await("the sheet", this::open);
         for (int i = 0; i < 4; i++) {
             robot.push(KeyCode.J);

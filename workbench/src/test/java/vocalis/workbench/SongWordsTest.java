@@ -90,7 +90,7 @@ class SongWordsTest {
             for (Mend m : Mend.of(s, c, Hand.MEDIUM, CATALOGUE)) {
                 said(ArrangeWords.of(m));
                 assertThat(ArrangeWords.of(m))
-                        .contains(m.left() == 0 ? "nothing else rubs" : String.valueOf(m.left()));
+                        .contains(m.left() == 0 ? "no other clash" : String.valueOf(m.left()));
             }
         }
         for (Mend.How how : Mend.How.values()) {
@@ -165,7 +165,7 @@ class SongWordsTest {
             String why = ArrangeWords.why(o, key);
             said(why);
             assertThat(why).contains(key.note(o.lowest()).symbol());
-            assertThat(why.contains("nothing rubs")).isEqualTo(o.clashes() == 0);
+            assertThat(why.contains("no clash")).isEqualTo(o.clashes() == 0);
             names.add(ArrangeWords.name(o));
         }
         assertThat(names).isNotEmpty().doesNotHaveDuplicates();

@@ -15,6 +15,7 @@ import vocalis.core.riff.Riff;
  * A way of the hand through a riff, in figures, the loop's seam included.
  *
  * @param riff the riff that goes this way
+ * @param shapes what is held, chord by chord
  * @param travelMm how far the hand goes along the neck in one round
  * @param hardest index of the chord whose change to the next is farthest
  * @param hardestMm how far that is
@@ -23,6 +24,7 @@ import vocalis.core.riff.Riff;
  */
 public record HandPath(
         Riff riff,
+        List<Shape> shapes,
         double travelMm,
         int hardest,
         double hardestMm,
@@ -68,7 +70,13 @@ public record HandPath(
             }
         }
         return new HandPath(
-                derived.riff(), travel, hardest, most, other, effort / Math.max(1, chords.size()));
+                derived.riff(),
+                chords.stream().map(c -> c.candidate().voicing().shape()).toList(),
+                travel,
+                hardest,
+                most,
+                other,
+                effort / Math.max(1, chords.size()));
     }
 
     /**

@@ -28,6 +28,8 @@ public final class ArrangeCommands {
         void register(int part);
     }
 
+    private static final Place STRIP = ArrangePlace.STRIP;
+
     private final Commands commands;
     private final ArrangeModel model;
     private final Screen screen;
@@ -49,119 +51,150 @@ public final class ArrangeCommands {
     }
 
     private void add() {
-        ArrangeModel a = model;
-        Place z = ArrangePlace.STRIP;
-        commands.add("arrange", "arrange: sections, two parts, the song")
-                .keys("shift F12")
+        commands.add("arrange", "Arrange: sections, two parts, the song")
+                .keys("F7")
                 .does(screen::arrange);
+        walking();
+        lines();
+        sections();
+        hearing();
+        clashes();
+        parts();
+    }
+
+    private void walking() {
+        ArrangeModel a = model;
         commands.add("section-before", "section before")
-                .in(z)
+                .in(STRIP)
                 .keys("LEFT")
-                .brief("arrows choose")
+                .brief("←→ section · ↑↓ line, − + or Enter change it · hold J: the clash alone")
                 .repeats()
                 .does(() -> a.move(-1));
-        commands.walk(z, "section-next", "next section", "RIGHT", () -> a.move(1));
+        commands.walk(STRIP, "section-next", "next section", "RIGHT", () -> a.move(1));
+        commands.walk(STRIP, "field-up", "line above", "UP", () -> a.moveField(-1));
+        commands.walk(STRIP, "field-down", "line below", "DOWN", () -> a.moveField(1));
         commands.walk(
-                z,
+                STRIP,
                 "song-bar-before",
                 "play from a bar earlier",
                 "alt LEFT",
                 () -> a.hearing().movePlace(-1));
         commands.walk(
-                z,
+                STRIP,
                 "song-bar-next",
                 "play from a bar later",
                 "alt RIGHT",
                 () -> a.hearing().movePlace(1));
         commands.walk(
-                z,
+                STRIP,
                 "stretch-of-song-less",
                 "mark a bar less to loop",
                 "shift alt LEFT",
                 () -> a.hearing().moveStretch(-1));
         commands.walk(
-                z,
+                STRIP,
                 "stretch-of-song-more",
                 "mark a bar more to loop",
                 "shift alt RIGHT",
                 () -> a.hearing().moveStretch(1));
-        commands.walk(z, "field-up", "line above", "UP", () -> a.moveField(-1));
-        commands.walk(z, "field-down", "line below", "DOWN", () -> a.moveField(1));
-        commands.add("field-less", "one less, the one before")
-                .in(z)
-                .keys("MINUS", "COMMA", "SUBTRACT")
+    }
+
+    private void lines() {
+        commands.add("field-less", "this line: one less, the one before")
+                .in(STRIP)
+                .keys("MINUS", "SUBTRACT")
+                .means("the one before, one less")
                 .repeats()
-                .does(() -> a.edits().step(-1));
-        commands.add("field-more", "one more, the next")
-                .in(z)
-                .keys("PLUS", "EQUALS", "PERIOD", "ADD")
-                .brief("− + Enter change it")
+                .does(() -> model.edits().step(-1));
+        commands.add("field-more", "this line: one more, the next")
+                .in(STRIP)
+                .keys("PLUS", "EQUALS", "ADD")
+                .means("the next one, one more")
                 .repeats()
-                .does(() -> a.edits().step(1));
-        commands.once(z, "field-edit", "type what the line says", "ENTER", screen::editField);
+                .does(() -> model.edits().step(1));
+        commands.once(STRIP, "field-edit", "type what the line says", "ENTER", screen::editField);
+    }
+
+    private void sections() {
+        commands.add("section-add", "a section after this one, like it")
+                .in(STRIP)
+                .keys("INSERT")
+                .button("New section")
+                .does(model.edits()::add);
+        commands.add("section-away", "take the section away")
+                .in(STRIP)
+                .keys("DELETE", "BACK_SPACE")
+                .button("Delete")
+                .does(model.edits()::remove);
         commands.once(
-                z,
+                STRIP,
                 "section-left",
                 "move the section left",
                 "shift LEFT",
-                () -> a.edits().shift(-1));
-        commands.once(z, "section-right", "move it right", "shift RIGHT", () -> a.edits().shift(1));
-        commands.add("section-add", "a section after this one, like it")
-                .in(z)
-                .keys("INSERT", "N")
-                .brief("N new")
-                .does(a.edits()::add);
-        commands.add("section-away", "take the section away")
-                .in(z)
-                .keys("DELETE", "BACK_SPACE")
-                .does(a.edits()::remove);
-        commands.once(z, "section-bring", "another riff into the piece", "I", screen::bring);
-        commands.add("section-vary", "set the section off from the one before")
-                .in(z)
-                .keys("V")
-                .brief("V vary")
-                .does(screen::vary);
-        commands.once(z, "section-work", "work on the section's riff", "W", screen::work);
-        commands.add("section-loop", "loop the section or the marked bars, or the whole goes on")
-                .in(z)
-                .keys("L")
-                .brief("L loop")
-                .does(a.hearing()::toggleLoop);
+                () -> model.edits().shift(-1));
         commands.once(
-                z,
-                "section-hold",
-                "hold guitar one while another part is tried",
-                "K",
-                a.hearing()::toggleHold);
+                STRIP,
+                "section-right",
+                "move the section right",
+                "shift RIGHT",
+                () -> model.edits().shift(1));
+        commands.add("section-vary", "set the section off from the one before")
+                .in(STRIP)
+                .button("Vary")
+                .does(screen::vary);
+        commands.add("section-work", "work on the section's riff")
+                .in(STRIP)
+                .button("Write its riff")
+                .does(screen::work);
+        commands.add("section-bring", "another riff into the piece")
+                .in(STRIP)
+                .button("Bring a riff")
+                .does(screen::bring);
+    }
+
+    private void hearing() {
+        commands.add("section-loop", "loop the section or the marked bars, or the whole goes on")
+                .in(STRIP)
+                .keys("shift SPACE")
+                .button("Loop")
+                .lit(model.hearing()::looping)
+                .does(model.hearing()::toggleLoop);
+        commands.add("section-hold", "hold guitar one while another part is tried")
+                .in(STRIP)
+                .button("Hold guitar one")
+                .lit(model.hearing()::holding)
+                .does(model.hearing()::toggleHold);
+    }
+
+    private void clashes() {
         commands.add("clash-next", "next clash")
-                .in(z)
-                .keys("C")
-                .brief("C clash: hold J, X mend, M meant")
-                .does(a::nextClash);
-        commands.once(z, "clash-mend", "what would mend the clash", "X", screen::mend);
-        commands.once(z, "clash-meant", "the clash is meant, or not", "M", a::toggleMeant);
+                .in(STRIP)
+                .button("Next clash")
+                .does(model::nextClash);
+        commands.add("clash-mend", "what would mend the clash")
+                .in(STRIP)
+                .button("Mend")
+                .does(screen::mend);
+        commands.add("clash-meant", "the clash is meant, or not")
+                .in(STRIP)
+                .button("Meant")
+                .lit(model::meantNow)
+                .does(model::toggleMeant);
+    }
+
+    private void parts() {
         commands.add("second-find", "find a part for the second guitar")
-                .in(z)
-                .keys("F")
-                .brief("F second part")
+                .in(STRIP)
+                .button("Second part")
                 .does(() -> screen.second(false));
         commands.once(
-                z,
+                STRIP,
                 "second-find-all",
-                "the same with parts that rub",
-                "shift F",
+                "find a part for the second guitar, clashes allowed",
                 () -> screen.second(true));
         commands.once(
-                z,
-                "register-one",
-                "floor and ceiling of guitar one",
-                "R",
-                () -> screen.register(0));
+                STRIP, "register-one", "floor and ceiling of guitar one", () -> screen.register(0));
         commands.once(
-                z,
-                "register-two",
-                "floor and ceiling of guitar two",
-                "shift R",
-                () -> screen.register(1));
+                STRIP, "register-two", "floor and ceiling of guitar two", () -> screen.register(1));
     }
 }

@@ -234,6 +234,22 @@ public final class ArrangeModel implements Screen, SongHearing.Stage, AutoClosea
     }
 
     @Override
+    public String spoken(Place place) {
+        SectionField f = SectionField.values()[field.get()];
+        Section s = current();
+        return "section "
+                + (section.get() + 1)
+                + " of "
+                + piece().sections().size()
+                + ", "
+                + s.name()
+                + "; "
+                + f.words()
+                + ": "
+                + f.value(piece(), s);
+    }
+
+    @Override
     public double tick(double ofPlayer) {
         return hearing.tick(ofPlayer);
     }
@@ -282,6 +298,16 @@ public final class ArrangeModel implements Screen, SongHearing.Stage, AutoClosea
         clash.next();
     }
 
+    /** Puts the caret on a clash. */
+    public void toClash(Clash c) {
+        clash.to(c);
+    }
+
+    /** Whether the clash under the caret is meant. */
+    public boolean meantNow() {
+        return clashNow().filter(c -> piece().meant().contains(c.key())).isPresent();
+    }
+
     /** The clash under the caret is meant, or not any more. */
     public void toggleMeant() {
         clash.toggleMeant();
@@ -292,7 +318,7 @@ public final class ArrangeModel implements Screen, SongHearing.Stage, AutoClosea
         Optional<Clash> c = clashNow();
         Optional<Song> s = song();
         if (c.isEmpty() || s.isEmpty()) {
-            session.say("Nothing rubs here.");
+            session.say("No clash here.");
             return;
         }
         session.say("Trying what would mend it …");

@@ -2,10 +2,14 @@ package vocalis.desktop.arrange;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Insets;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -19,8 +23,11 @@ import vocalis.core.piece.Part;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Section;
 import vocalis.core.theory.Key;
+import vocalis.desktop.keys.Commands;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.Explain;
+import vocalis.desktop.view.HoldToHear;
 import vocalis.workbench.words.ArrangeWords;
 
 /** The Arrange screen: the strip, the card of the section under the caret, what rubs. */
@@ -31,6 +38,7 @@ public final class ArrangePane extends VBox {
 
     private final ArrangeModel arrange;
     private final SongStrip strip;
+    private final Runnable edit;
     private final Label title = Choices.head("");
     private final Label[] names = new Label[SectionField.values().length];
     private final Label[] values = new Label[SectionField.values().length];
@@ -39,8 +47,12 @@ public final class ArrangePane extends VBox {
     private final VBox clashes = new VBox(3);
     private final Label registers = Choices.caption("");
 
-    public ArrangePane(Session session, ArrangeModel model) {
+    /**
+     * @param edit asks for what a line says, where it is typed
+     */
+    public ArrangePane(Session session, ArrangeModel model, Runnable edit) {
         arrange = model;
+        this.edit = edit;
         strip = new SongStrip(model);
         strip.setId("song-strip");
         strip.setMinHeight(260);
@@ -78,14 +90,20 @@ public final class ArrangePane extends VBox {
             int row = f.ordinal();
             card.add(name, 0, row);
             card.add(value, 1, row);
-            value.setOnMouseClicked(e -> arrange.fieldProperty().set(row));
+            if (f.typed()) {
+                card.add(stepper("…", "Type it", f, edit), 3, row);
+            } else {
+                card.add(stepper("−", "The one before, one less", f, () -> step(-1)), 2, row);
+                card.add(stepper("+", "The next one, one more", f, () -> step(1)), 3, row);
+            }
+            value.setOnMouseClicked(e -> clicked(f, value));
             names[row] = name;
             values[row] = value;
         }
         VBox left = new VBox(6, title, card);
         left.setMinWidth(380);
         left.setPrefWidth(470);
-        Label head = Choices.head("What rubs");
+        Label head = Choices.head("Clashes");
         VBox right = new VBox(6, lift, round, head, clashes, registers);
         right.setMinWidth(0);
         HBox.setHgrow(right, Priority.ALWAYS);
@@ -99,6 +117,48 @@ public final class ArrangePane extends VBox {
         both.setMinHeight(USE_PREF_SIZE);
         both.getStyleClass().add("lower");
         return both;
+    }
+
+    private void step(int by) {
+        arrange.edits().step(by);
+    }
+
+    private Button stepper(String sign, String what, SectionField f, Runnable action) {
+        Button b = new Button(sign);
+        b.getStyleClass().add("stepper");
+        b.setId(f.id() + (sign.equals("−") ? "-less" : "-more"));
+        b.setFocusTraversable(false);
+        b.setAccessibleText(f.words() + ": " + what);
+        Explain.means(b, Commands.capital(f.words()) + ": " + what.toLowerCase(Locale.ROOT));
+        b.setOnAction(
+                e -> {
+                    arrange.fieldProperty().set(f.ordinal());
+                    action.run();
+                    if (strip.getScene() != null && !f.typed()) {
+                        strip.requestFocus();
+                    }
+                });
+        return b;
+    }
+
+    /** A click chooses the line; on what it says, the values that it can have. */
+    private void clicked(SectionField f, Label value) {
+        arrange.fieldProperty().set(f.ordinal());
+        strip.requestFocus();
+        if (f.typed()) {
+            edit.run();
+            return;
+        }
+        Piece p = arrange.piece();
+        Section now = arrange.current();
+        ContextMenu menu = new ContextMenu();
+        for (Section s : f.choices(p, now)) {
+            MenuItem item = new MenuItem(f.value(p, s));
+            item.setMnemonicParsing(false);
+            item.setOnAction(e -> arrange.edits().change(f.words(), any -> s));
+            menu.getItems().add(item);
+        }
+        menu.show(value, javafx.geometry.Side.BOTTOM, 0, 0);
     }
 
     /** Follows the loop's rounds. */
@@ -192,6 +252,13 @@ public final class ArrangePane extends VBox {
             l.pseudoClassStateChanged(PICKED, i == at);
             l.setMaxWidth(Double.MAX_VALUE);
             l.setWrapText(false);
+            l.setOnMousePressed(
+                    e -> {
+                        arrange.toClash(c);
+                        strip.requestFocus();
+                    });
+            HoldToHear.mouse(l, () -> arrange.hearing().hearClash(), () -> arrange.endHearing());
+            Explain.means(l, "Hold it to hear the clash alone (hold J)");
             rows.add(l);
         }
         if (rows.isEmpty()) {
@@ -199,10 +266,10 @@ public final class ArrangePane extends VBox {
             rows.add(
                     Choices.caption(
                             alone && !arrange.piece().mix().bass().on()
-                                    ? "Guitar one plays alone. F finds a part for a second guitar."
-                                    : "Nothing rubs between the guitars, or with the bass."));
+                                    ? "Guitar one plays alone. Second part, below, finds one to go with it."
+                                    : "No clash between the guitars, or with the bass."));
         } else if (all.size() > MOST_CLASHES) {
-            rows.add(Choices.caption(all.size() + " in all; C goes to the next."));
+            rows.add(Choices.caption(all.size() + " in all; Next clash goes on."));
         }
         clashes.getChildren().setAll(rows);
     }

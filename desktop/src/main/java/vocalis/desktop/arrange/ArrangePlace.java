@@ -8,6 +8,6 @@ public enum ArrangePlace implements Place {
 
     @Override
     public String words() {
-        return "Arrange (Shift F12)";
+        return "Arrange";
     }
 }

@@ -161,14 +161,14 @@ public final class ArrangeSheets {
                             host,
                             "A part for the second guitar",
                             (clashesToo
-                                            ? "Parts that rub are among them. "
+                                            ? "Parts that clash are among them. "
                                             : "In the register that guitar one leaves free; none of them"
-                                                    + " rubs. ")
+                                                    + " clashes. ")
                                     + HOW,
                             "Guitar one leaves no register free between floor and ceiling"
                                     + (clashesToo
                                             ? "."
-                                            : ", or everything there rubs: Shift F looks among those too."),
+                                            : ", or everything there clashes: All … below looks among those too."),
                             rows,
                             a.hearing()::endHearing);
                 });

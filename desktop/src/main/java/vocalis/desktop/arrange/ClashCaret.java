@@ -28,6 +28,16 @@ final class ClashCaret {
         return clash < all.size() ? Optional.of(all.get(clash)) : Optional.empty();
     }
 
+    /** Goes to a clash, and to its section. */
+    void to(Clash c) {
+        int at = arrange.clashes().indexOf(c);
+        if (at >= 0 && at != clash) {
+            clash = at;
+            arrange.sectionProperty().set(c.section());
+            arrange.tell();
+        }
+    }
+
     /** Goes to the next clash that is not meant, and to its section. */
     void next() {
         List<Clash> all = arrange.clashes();
@@ -41,7 +51,7 @@ final class ClashCaret {
                 return;
             }
         }
-        session.say("Nothing rubs between the guitars, or with the bass.");
+        session.say("No clash between the guitars, or with the bass.");
     }
 
     /** The clash under the caret is meant, or not any more. */

@@ -53,18 +53,18 @@ public enum SectionField {
             case FIRST -> part(p, s, 0);
             case SECOND ->
                     !p.mix().second().on()
-                            ? "does not play along (B)"
+                            ? "not in the band (W)"
                             : p.parts().size() < 2 ? "none" : part(p, s, 1);
             case KIT ->
                     !p.mix().kit().on()
-                            ? "does not play along (B)"
+                            ? "not in the band (W)"
                             : s.band().kit()
                                     ? s.band().feel().map(Feel::label).orElse("as the piece")
                                     : "silent";
             case FILL -> s.band().fill() ? "yes" : "no";
             case BASS ->
                     !p.mix().bass().on()
-                            ? "does not play along (B)"
+                            ? "not in the band (W)"
                             : s.band().bass()
                                     ? s.band().line().map(l -> l.text()).orElse("as the piece")
                                     : "silent";
@@ -99,6 +99,23 @@ public enum SectionField {
         Part part = p.parts().get(index);
         Section.Playing now = s.playing(part.id());
         return now.plays() ? now.tone().map(Tone::label).orElse("as the piece") : "silent";
+    }
+
+    /** Most values that are offered at once. */
+    private static final int MOST_CHOICES = 10;
+
+    /** The section with each value that the line can have, from the one it has now on. */
+    List<Section> choices(Piece p, Section now) {
+        List<Section> all = new ArrayList<>(List.of(now));
+        Section s = now;
+        while (all.size() < MOST_CHOICES) {
+            s = stepped(p, s, 1);
+            if (s.equals(now) || all.contains(s)) {
+                break;
+            }
+            all.add(s);
+        }
+        return all;
     }
 
     /** The section with the line's value stepped. */

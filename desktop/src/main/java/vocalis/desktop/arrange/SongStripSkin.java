@@ -16,6 +16,7 @@ import vocalis.core.rhythm.MeterMap;
 import vocalis.core.voicing.Sounding;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.HoldToHear;
 import vocalis.desktop.view.TimeAxis;
 import vocalis.workbench.words.ArrangeWords;
 
@@ -37,6 +38,8 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
         arrange = strip.model();
         watch(arrange.changedProperty(), arrange.sectionProperty());
         strip.setOnMousePressed(this::pressed);
+        HoldToHear.mouse(
+                strip, () -> arrange.beginHearing(ArrangePlace.STRIP), arrange::endHearing);
     }
 
     @Override

@@ -9,6 +9,7 @@ import vocalis.core.derive.Derived;
 import vocalis.core.edit.Chords;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.HoldToHear;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.desktop.writing.WritePlace;
 
@@ -31,6 +32,10 @@ final class BandMouse {
         c.setOnMouseDragged(this::dragged);
         c.setOnMouseReleased(this::released);
         c.setOnMouseMoved(this::moved);
+        HoldToHear.mouse(
+                c,
+                () -> dragEdge < 0 && dragChord >= 0 && model.beginHearing(WritePlace.BAND),
+                model::endHearing);
     }
 
     void dispose() {
@@ -100,7 +105,9 @@ final class BandMouse {
             return;
         }
         int chord = skin.geometry().chordAt(model.derived(), e.getX());
-        if (chord >= 0) {
+        if (chord >= 0 && e.isShiftDown()) {
+            model.chords().markTo(chord);
+        } else if (chord >= 0) {
             model.caret().chordProperty().set(chord);
             dragChord = chord;
             if (e.getClickCount() >= 2) {

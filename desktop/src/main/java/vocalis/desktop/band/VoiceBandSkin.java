@@ -169,14 +169,14 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
                     y - 4,
                     right - left,
                     8,
-                    "ghost "
+                    "added by distortion: "
                             + words.place(ghost)
                             + ", "
                             + Math.round(-ghost.db())
                             + " dB under the strongest line: no string plays it, the amplifier makes it of "
                             + words.origin(ghost));
             if (chosen && !named && right - left > 70) {
-                String name = "ghost " + words.note(ghost.midi()).symbol();
+                String name = "added " + words.note(ghost.midi()).symbol();
                 // Above its line, unless the head stands there.
                 double at = y - 11 < BandGeometry.HEAD + 2 ? y + 10 : y - 11;
                 text(g, name, right, at, c.smallFont(), c.dim(), TextAlignment.RIGHT);

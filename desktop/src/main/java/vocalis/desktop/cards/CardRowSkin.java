@@ -1,5 +1,6 @@
 package vocalis.desktop.cards;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
@@ -18,6 +19,7 @@ import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.writing.ShownChord;
 import vocalis.desktop.writing.WriteModel;
+import vocalis.workbench.words.ShapeWords;
 
 /** Paints the cards and takes their mouse. */
 public final class CardRowSkin extends CanvasSkin<CardRow> {
@@ -27,6 +29,7 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
 
     private final WriteModel model;
     private int firstShown = ShownChord.BY_HAND;
+    private int shown;
     private double cardWidth = LEAST_WIDTH;
 
     public CardRowSkin(CardRow row) {
@@ -66,6 +69,7 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
         cardWidth = (w + GAP) / fits - GAP;
         int last = model.shown().cardsProperty().get().size() - 1;
         int selected = model.shown().cardProperty().get();
+        shown = fits;
         firstShown = Math.max(first(), Math.min(firstShown, last - fits + 1));
         if (selected < firstShown) {
             firstShown = selected;
@@ -124,12 +128,7 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
             g.setLineWidth(c.isFocused() ? 2 : 1.5);
             g.strokeRoundRect(x + 1, 1, cardWidth - 2, h - 2, 8, 8);
         }
-        String name =
-                ChordNamer.name(
-                                v,
-                                Optional.of(model.key()),
-                                model.currentChord().around().on(v.root()))
-                        .symbol();
+        String name = name(v);
         String shape = v.shape().text();
         // A long name has the line to itself; the shape then stands at the foot.
         boolean beside =
@@ -157,12 +156,15 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
             GraphicsContext g, int card, Voicing v, double x, double h, String shape) {
         CardRow c = getSkinnable();
         boolean inRiff = v.shape().equals(model.currentChord().candidate().voicing().shape());
-        String left = inRiff ? "in the riff" : "";
+        String left = inRiff ? "in the riff" : apart(card, v);
         if (card == ShownChord.BY_HAND) {
             left = inRiff ? "by hand, in the riff" : "by hand";
         }
         String places = card >= 0 ? places(card, !shape.isEmpty()) : "";
         double room = cardWidth - 43 - width(places, c.smallFont());
+        if (width(left, c.smallFont()) > room) {
+            left = left.split(",")[0];
+        }
         if (!shape.isEmpty()) {
             Font mono = c.smallMonoFont();
             boolean fits = width(left, c.smallFont()) + 10 + width(shape, mono) <= room;
@@ -181,6 +183,24 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
                 inRiff ? c.ink() : c.dim(),
                 TextAlignment.LEFT);
         text(g, places, x + cardWidth - 11, h - 13, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+    }
+
+    private String name(Voicing v) {
+        return ChordNamer.name(
+                        v, Optional.of(model.key()), model.currentChord().around().on(v.root()))
+                .symbol();
+    }
+
+    /** What sets a card apart from those of the same name beside it. */
+    private String apart(int card, Voicing v) {
+        List<Voicing> others = new ArrayList<>();
+        int last = Math.min(firstShown + shown, model.shown().cardsProperty().get().size());
+        for (int i = firstShown; i < last; i++) {
+            if (i != card) {
+                voicing(i).filter(o -> name(o).equals(name(v))).ifPresent(others::add);
+            }
+        }
+        return ShapeWords.apart(v, others);
     }
 
     private String places(int card, boolean brief) {

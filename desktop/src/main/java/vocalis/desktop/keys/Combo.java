@@ -50,6 +50,20 @@ public record Combo(KeyCode code, boolean ctrl, boolean shift, boolean alt) {
         return code.isFunctionKey();
     }
 
+    /**
+     * Whether it means what its place says: arrows and their like walk or change what the caret is
+     * on, digits choose, Enter goes in, Esc out, Delete takes away. Every other key has one
+     * meaning.
+     */
+    public boolean asItsPlaceSays() {
+        return code.isArrowKey()
+                || code.isDigitKey()
+                || switch (code) {
+                    case HOME, END, ENTER, ESCAPE, DELETE, BACK_SPACE, PAGE_UP, PAGE_DOWN -> true;
+                    default -> false;
+                };
+    }
+
     /** Whether a field needs it for its own text: undo, copy, paste, select, move. */
     boolean edits() {
         return switch (code) {

@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import javafx.scene.control.CustomMenuItem;
 import javafx.scene.control.Label;
@@ -27,18 +28,23 @@ public final class Commands {
     public final class Builder {
         private final String id;
         private final String words;
+        private String partOf;
         private Set<Place> places = Set.of();
         private List<Combo> keys = List.of();
+        private String meaning;
+        private String label;
         private String brief;
+        private BooleanSupplier lit = () -> false;
         private boolean repeats;
         private boolean inSheets;
 
         private Builder(String id, String words) {
             this.id = id;
             this.words = words;
+            meaning = words;
         }
 
-        /** Its keys hold in these places alone. */
+        /** It can be done in these places alone. */
         public Builder in(Place... where) {
             places = new LinkedHashSet<>(List.of(where));
             return this;
@@ -50,9 +56,33 @@ public final class Commands {
             return this;
         }
 
-        /** How the status line says it. */
+        /** What its keys mean, where other commands of other places have them too. */
+        public Builder means(String what) {
+            meaning = what;
+            return this;
+        }
+
+        /** Search and help name that command in its place: one key of a row of keys. */
+        public Builder partOf(String command) {
+            partOf = command;
+            return this;
+        }
+
+        /** Its button in the strip of its place. */
+        public Builder button(String text) {
+            label = text;
+            return this;
+        }
+
+        /** How the status line says keys that are no button. */
         public Builder brief(String text) {
             brief = text;
+            return this;
+        }
+
+        /** Whether what it turns on is on. */
+        public Builder lit(BooleanSupplier on) {
+            lit = on;
             return this;
         }
 
@@ -71,37 +101,58 @@ public final class Commands {
         /**
          * Adds the command.
          *
-         * @throws IllegalArgumentException when another has one of its keys in the same place
+         * @throws IllegalArgumentException when another has one of its keys in the same place, or
+         *     means something else by it in another
          */
         public void does(Runnable action) {
-            for (Combo key : keys) {
-                for (Command c : all) {
-                    boolean same =
-                            places.isEmpty() && c.places().isEmpty()
-                                    || c.places().stream().anyMatch(places::contains);
-                    if (same && c.has(key)) {
-                        throw new IllegalArgumentException(
-                                key.printed() + " is asked for by " + c.id() + " and by " + id);
-                    }
-                }
-            }
-            all.add(
+            Command one =
                     new Command(
                             id,
                             words,
+                            Optional.ofNullable(partOf),
                             Collections.unmodifiableSet(places),
                             keys,
+                            meaning,
+                            Optional.ofNullable(label),
                             Optional.ofNullable(brief),
+                            lit,
                             repeats,
                             inSheets,
-                            action));
+                            action);
+            all.forEach(c -> agree(c, one));
+            all.add(one);
+        }
+    }
+
+    /** A key asks for one thing in a place, and means one thing in all. */
+    private static void agree(Command there, Command added) {
+        boolean same =
+                added.places().isEmpty() && there.places().isEmpty()
+                        || there.places().stream().anyMatch(added.places()::contains);
+        for (Combo key : added.keys()) {
+            if (!there.has(key)) {
+                continue;
+            }
+            if (same) {
+                throw new IllegalArgumentException(
+                        key.printed() + " is asked for by " + there.id() + " and by " + added.id());
+            }
+            if (!key.asItsPlaceSays() && !there.meaning().equals(added.meaning())) {
+                throw new IllegalArgumentException(
+                        key.printed()
+                                + " would mean \""
+                                + there.meaning()
+                                + "\" and \""
+                                + added.meaning()
+                                + "\"");
+            }
         }
     }
 
     /**
      * Begins a command.
      *
-     * @param words what it does, lower case; empty for a second way to the same end
+     * @param words what it does, lower case
      */
     public Builder add(String id, String words) {
         if (all.stream().anyMatch(c -> c.id().equals(id))) {
@@ -113,6 +164,11 @@ public final class Commands {
     /** Adds a command of one place with one key. */
     public void once(Place place, String id, String words, String key, Runnable action) {
         add(id, words).in(place).keys(key).does(action);
+    }
+
+    /** Adds a command of one place without a key: search and buttons lead to it. */
+    public void once(Place place, String id, String words, Runnable action) {
+        add(id, words).in(place).does(action);
     }
 
     /** The same of which a held key does it again and again. */
@@ -164,6 +220,13 @@ public final class Commands {
         item.setId("menu-" + id);
         item.setOnAction(e -> c.action().run());
         return item;
+    }
+
+    /** What stands in the strip of a place, in order. */
+    public List<Command> strip(Place place) {
+        return all.stream()
+                .filter(c -> c.places().contains(place) && c.label().isPresent())
+                .toList();
     }
 
     /** The line that says what keys mean in a place. */

@@ -75,9 +75,9 @@ public final class Keyboard {
         endHold = end;
     }
 
-    /** Told of every command that a key asked for; for tests. */
+    /** Told of every command that a key asked for. */
     public void watch(Consumer<Command> told) {
-        watcher = told;
+        watcher = watcher.andThen(told);
     }
 
     /** Obeys the keys of a scene. */

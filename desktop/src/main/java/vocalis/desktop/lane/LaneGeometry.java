@@ -40,6 +40,18 @@ public record LaneGeometry(TimeAxis axis, int strings, double top) {
         return stemTop() + STEMS + 10;
     }
 
+    /** What dragging along the lane paints: accents over the tab, palm mutes under the stems. */
+    enum Zone {
+        ACCENTS,
+        TAB,
+        PALM
+    }
+
+    /** What is painted at a y. */
+    Zone zone(double y) {
+        return y < y(strings - 1) - GAP / 2 ? Zone.ACCENTS : y > stemTop() ? Zone.PALM : Zone.TAB;
+    }
+
     /** The string at a y, or -1 when it is off the strings. */
     public int stringAt(double y) {
         int s = strings - 1 - (int) Math.round((y - top) / GAP);

@@ -11,8 +11,10 @@ import javafx.scene.input.MouseEvent;
 import vocalis.core.pattern.Struck;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.score.Onset;
+import vocalis.desktop.view.HoldToHear;
 import vocalis.desktop.view.TimeAxis;
 import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.WritePlace;
 
 /** The mouse on the lane, and its menus. */
 final class LaneMouse {
@@ -21,18 +23,24 @@ final class LaneMouse {
     private final Lane lane;
     private final WriteModel model;
     private final ContextMenu menu = new ContextMenu();
+    private LaneGeometry.Zone painting = LaneGeometry.Zone.TAB;
 
     LaneMouse(LaneSkin skin, Lane lane) {
         this.skin = skin;
         this.lane = lane;
         this.model = lane.model();
         lane.setOnMousePressed(this::pressed);
+        lane.setOnMouseDragged(this::dragged);
+        lane.setOnMouseReleased(this::released);
+        HoldToHear.mouse(lane, () -> model.beginHearing(WritePlace.LANE), model::endHearing);
         lane.setOnContextMenuRequested(this::menu);
         fillMenu();
     }
 
     void dispose() {
         lane.setOnMousePressed(null);
+        lane.setOnMouseDragged(null);
+        lane.setOnMouseReleased(null);
         lane.setOnContextMenuRequested(null);
     }
 
@@ -43,7 +51,12 @@ final class LaneMouse {
             return;
         }
         long tick = caretFor(e.getX());
+        if (e.isShiftDown() && e.getButton() == MouseButton.PRIMARY) {
+            model.lane().markTo(tick);
+            return;
+        }
         boolean wasThere = model.lane().caretProperty().get() == tick;
+        painting = skin.geometry().zone(e.getY());
         model.lane().markProperty().set(OptionalLong.empty());
         model.lane().setCaret(tick);
         if (e.getButton() != MouseButton.PRIMARY) {
@@ -57,6 +70,29 @@ final class LaneMouse {
         } else if (wasThere && begins && string >= 0 && e.getClickCount() == 1) {
             model.lane().strokes().toggleStruckString(string);
         }
+    }
+
+    /** What is dragged over is marked; above the tab it is accented, under it palm muted. */
+    private void dragged(MouseEvent e) {
+        if (skin.geometry() == null || !e.isPrimaryButtonDown() || e.isStillSincePress()) {
+            return;
+        }
+        model.lane().markTo(caretFor(e.getX()));
+    }
+
+    private void released(MouseEvent e) {
+        boolean marked = model.lane().markProperty().get().isPresent();
+        if (e.getButton() != MouseButton.PRIMARY || e.isStillSincePress() || !marked) {
+            return;
+        }
+        switch (painting) {
+            case ACCENTS -> model.lane().strokes().toggleAccent();
+            case PALM -> model.lane().strokes().toggleMute();
+            default -> {
+                return;
+            }
+        }
+        model.lane().markProperty().set(OptionalLong.empty());
     }
 
     /** The step under an x; a stroke close by is taken before the bare step. */
@@ -81,8 +117,6 @@ final class LaneMouse {
         add("Palm mute", model.lane().strokes()::toggleMute);
         add("Embellish…", this::embellish);
         add("Accent", model.lane().strokes()::toggleAccent);
-        add("Longer", () -> model.lane().strokes().lengthenStroke(1));
-        add("Shorter", () -> model.lane().strokes().lengthenStroke(-1));
         add("Copy the bar", model.lane()::copy);
         add("Paste", model.lane()::paste);
         menu.getItems().add(new SeparatorMenuItem());

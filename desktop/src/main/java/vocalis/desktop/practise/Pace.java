@@ -109,6 +109,23 @@ public final class Pace {
                         });
     }
 
+    /** Whether a ladder is climbed. */
+    public boolean onLadder() {
+        return climb.isPresent();
+    }
+
+    /** Two thirds of the stretch's own tempo, where a part is learnt; the ladder is left. */
+    public void twoThirds() {
+        song.get()
+                .ifPresent(
+                        s -> {
+                            climb = Optional.empty();
+                            hundredths = 200.0 / 3;
+                            heardOtherwise.run();
+                            changed.run();
+                        });
+    }
+
     /** The ladder's foot. */
     public void foot(int by) {
         climbed(l -> l.startingAt(l.start() + by));

@@ -205,6 +205,19 @@ public final class PracticeModel implements Screen, AutoCloseable {
     }
 
     @Override
+    public String spoken(Place place) {
+        return what()
+                + " at "
+                + pace.tempo()
+                + (pace.onLadder() ? ", up the ladder" : "")
+                + "; "
+                + passes()
+                + " passes, "
+                + failed()
+                + " failed";
+    }
+
+    @Override
     public void endHearing() {
         // Nothing was begun.
     }

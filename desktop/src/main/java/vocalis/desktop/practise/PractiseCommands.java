@@ -8,6 +8,8 @@ import vocalis.desktop.view.SheetHost;
 /** The keys of the Practise screen. */
 public final class PractiseCommands {
 
+    private static final Place PAGE = PractisePlace.PAGE;
+
     private final Commands commands;
     private final PracticeModel model;
     private final Runnable toggle;
@@ -32,97 +34,113 @@ public final class PractiseCommands {
     }
 
     private void add() {
-        PracticeModel p = model;
-        Place z = PractisePlace.PAGE;
-        commands.add("practise", "practise: a stretch round and round")
-                .keys("ctrl F12")
-                .does(toggle);
-        commands.add("pass-failed", "this pass failed")
-                .in(z)
-                .keys("X")
-                .brief("X this pass failed")
-                .does(p::fail);
-        commands.add("ladder", "up the ladder, or one tempo")
-                .in(z)
-                .keys("L")
-                .brief("L ladder")
-                .does(p.pace()::toggleLadder);
+        commands.add("practise", "Practise: a stretch round and round").keys("F8").does(toggle);
+        tempo();
+        passes();
+        stretch();
+        click();
+        heard();
+    }
+
+    private void tempo() {
+        Pace pace = model.pace();
         commands.add("tempo-up", "faster; on the ladder a higher goal")
-                .in(z)
+                .in(PAGE)
                 .keys("UP")
-                .brief("↑↓ tempo")
+                .brief("↑↓ tempo · ←→ bars, Shift fewer, more · Backspace: this pass failed")
                 .repeats()
-                .does(() -> p.pace().tempo(1));
-        commands.walk(z, "tempo-down", "slower; a lower goal", "DOWN", () -> p.pace().tempo(-1));
-        commands.walk(z, "tempo-up-ten", "faster by ten", "PAGE_UP", () -> p.pace().tempo(10));
-        commands.walk(z, "tempo-down-ten", "slower by ten", "PAGE_DOWN", () -> p.pace().tempo(-10));
-        commands.walk(
-                z, "foot-up", "a higher foot of the ladder", "shift UP", () -> p.pace().foot(1));
-        commands.walk(z, "foot-down", "a lower foot", "shift DOWN", () -> p.pace().foot(-1));
-        commands.once(
-                z, "rung-passes", "clean passes that a rung takes", "R", p.pace()::rungPasses);
-        commands.add("stretch-left", "the stretch a bar earlier")
-                .in(z)
-                .keys("LEFT")
-                .brief("←→ bars")
+                .does(() -> pace.tempo(1));
+        commands.walk(PAGE, "tempo-down", "slower; a lower goal", "DOWN", () -> pace.tempo(-1));
+        commands.add("tempo-up-ten", "faster by ten")
+                .in(PAGE)
+                .keys("alt UP")
+                .button("Faster")
                 .repeats()
-                .does(() -> p.aiming().moveStretch(-1, false));
+                .does(() -> pace.tempo(10));
+        commands.add("tempo-down-ten", "slower by ten")
+                .in(PAGE)
+                .keys("alt DOWN")
+                .button("Slower")
+                .repeats()
+                .does(() -> pace.tempo(-10));
+        commands.add("tempo-two-thirds", "two thirds of the tempo")
+                .in(PAGE)
+                .button("Two thirds")
+                .does(pace::twoThirds);
+        commands.add("ladder", "up the ladder, or one tempo")
+                .in(PAGE)
+                .button("Ladder")
+                .lit(pace::onLadder)
+                .does(pace::toggleLadder);
         commands.walk(
-                z, "stretch-right", "a bar later", "RIGHT", () -> p.aiming().moveStretch(1, false));
+                PAGE, "foot-up", "a higher foot of the ladder", "shift UP", () -> pace.foot(1));
         commands.walk(
-                z,
-                "stretch-less",
-                "a bar less",
-                "shift LEFT",
-                () -> p.aiming().moveStretch(-1, true));
+                PAGE, "foot-down", "a lower foot of the ladder", "shift DOWN", () -> pace.foot(-1));
+        commands.once(PAGE, "rung-passes", "clean passes that a rung takes", pace::rungPasses);
+    }
+
+    private void passes() {
+        commands.add("pass-failed", "this pass failed")
+                .in(PAGE)
+                .keys("BACK_SPACE", "DELETE")
+                .button("This pass failed")
+                .does(model::fail);
+        commands.add("practice-log", "what was practised")
+                .in(PAGE)
+                .button("Log")
+                .does(() -> PracticeSheet.show(model, host.get()));
+    }
+
+    private void stretch() {
+        Aiming a = model.aiming();
         commands.walk(
-                z,
-                "stretch-more",
-                "a bar more",
-                "shift RIGHT",
-                () -> p.aiming().moveStretch(1, true));
-        commands.add("stretch-section", "the next section")
-                .in(z)
-                .keys("S")
-                .brief("S section, A all, T hard")
-                .does(() -> p.aiming().nextSection(1));
-        commands.once(z, "stretch-all", "the whole song", "A", p.aiming()::whole);
-        commands.once(
-                z,
-                "stretch-hard",
-                "the hardest change alone, then the next",
-                "T",
-                p.aiming()::hardChange);
+                PAGE,
+                "stretch-left",
+                "the stretch a bar earlier",
+                "LEFT",
+                () -> a.moveStretch(-1, false));
+        commands.walk(
+                PAGE,
+                "stretch-right",
+                "the stretch a bar later",
+                "RIGHT",
+                () -> a.moveStretch(1, false));
+        commands.walk(
+                PAGE, "stretch-less", "a bar less", "shift LEFT", () -> a.moveStretch(-1, true));
+        commands.walk(
+                PAGE, "stretch-more", "a bar more", "shift RIGHT", () -> a.moveStretch(1, true));
+        commands.add("stretch-section", "practise the next section")
+                .in(PAGE)
+                .button("Next section")
+                .does(() -> a.nextSection(1));
+        commands.add("stretch-all", "practise the whole song")
+                .in(PAGE)
+                .button("All of it")
+                .does(a::whole);
+        commands.add("stretch-hard", "the hardest change alone, then the next")
+                .in(PAGE)
+                .button("Hardest change")
+                .does(a::hardChange);
+    }
+
+    private void click() {
+        DrillSettings s = model.settings();
         commands.add("click-on", "the click after the count-in")
-                .in(z)
-                .keys("C")
-                .brief("C click, V vanishing")
-                .does(p.settings()::toggleClick);
-        commands.once(
-                z,
-                "click-vanish",
-                "the click goes out for some bars",
-                "V",
-                p.settings()::nextVanishing);
-        commands.once(
-                z, "count-in", "bars counted in: none, one, two", "N", p.settings()::nextCountIn);
-        commands.once(
-                z,
-                "count-fine",
-                "count quarters, off-beats, sixteenths",
-                "O",
-                p.settings()::nextFinest);
+                .in(PAGE)
+                .button("Click")
+                .lit(s::click)
+                .does(s::toggleClick);
+        commands.once(PAGE, "click-vanish", "the click goes out for some bars", s::nextVanishing);
+        commands.once(PAGE, "count-in", "bars counted in: none, one, two", s::nextCountIn);
+        commands.once(PAGE, "count-fine", "count quarters, off-beats, sixteenths", s::nextFinest);
+    }
+
+    private void heard() {
+        DrillSettings s = model.settings();
         commands.add("who-heard", "who is heard: all, guitar alone, band alone")
-                .in(z)
-                .keys("G")
-                .brief("G who is heard")
-                .does(p.settings()::nextWho);
-        commands.once(z, "other-part", "the other guitar's tab", "P", p.settings()::otherPart);
-        commands.once(
-                z,
-                "practice-log",
-                "what was practised",
-                "K",
-                () -> PracticeSheet.show(model, host.get()));
+                .in(PAGE)
+                .button("Who is heard")
+                .does(s::nextWho);
+        commands.once(PAGE, "other-part", "the other guitar's tab", s::otherPart);
     }
 }

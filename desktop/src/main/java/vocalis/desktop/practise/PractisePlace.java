@@ -8,6 +8,6 @@ public enum PractisePlace implements Place {
 
     @Override
     public String words() {
-        return "Practise (Ctrl F12)";
+        return "Practise";
     }
 }

@@ -45,9 +45,9 @@ public final class GainFigures {
         GainWords.intonation(read.get().cents())
                 .ifPresent(s -> figures.sentence("gain-intonation", s));
         figures.row(
-                "ghosts",
+                "added",
                 ghosts(r.ghosts(), words),
-                "Lines that gain adds: no partial of any string. Level under the strongest line.");
+                "Tones that the distortion adds: no partial of any string. Level under the strongest line.");
         figures.row(
                 "growl",
                 number(a.growl()) + " times the plain power chord",

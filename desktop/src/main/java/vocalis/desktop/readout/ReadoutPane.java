@@ -214,8 +214,11 @@ public final class ReadoutPane extends VBox {
             int pull = Context.pull(v, next);
             String into = ChordNamer.name(next, Optional.of(key), after.around()).symbol();
             notes.row(
-                    "pull",
-                    (pull == 0 ? "none" : String.valueOf(pull)) + " into " + into,
+                    "leads",
+                    (pull == 0 ? "not by itself" : pull == 1 ? "gently" : "strongly")
+                            + " into "
+                            + into
+                            + (pull == 0 ? "" : " (" + pull + ")"),
                     "One for each voice that can move a semitone into the next chord, two more for a tritone that"
                             + " resolves; two where the root falls a fifth, one where it steps a semitone.");
         }

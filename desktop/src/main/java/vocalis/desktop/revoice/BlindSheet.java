@@ -41,7 +41,7 @@ public final class BlindSheet {
         BlindSheet sheet = new BlindSheet(session, revoice, hearing);
         if (!sheet.deal()) {
             session.say(
-                    "Choose a row beside your mix: blind hearing sets the two against each other.");
+                    "Choose a row beside As written: blind hearing sets the two against each other.");
             return;
         }
         sheet.open(host);
@@ -78,7 +78,7 @@ public final class BlindSheet {
                                             + rounds
                                             + (rounds == 1 ? " choice " : " choices ")
                                             + forMix
-                                            + " for your mix, "
+                                            + " for as written, "
                                             + (rounds - forMix)
                                             + " for "
                                             + other

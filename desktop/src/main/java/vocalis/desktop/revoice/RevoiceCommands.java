@@ -1,5 +1,6 @@
 package vocalis.desktop.revoice;
 
+import java.util.Locale;
 import javafx.scene.input.KeyCode;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.keys.Commands;
@@ -8,6 +9,8 @@ import vocalis.desktop.session.Place;
 
 /** The keys of the Revoice screen. */
 public final class RevoiceCommands {
+
+    private static final Place GRID = RevoicePlace.GRID;
 
     private final Commands commands;
     private final RevoiceModel model;
@@ -39,77 +42,107 @@ public final class RevoiceCommands {
     }
 
     private void add() {
-        RevoiceModel r = model;
-        Place z = RevoicePlace.GRID;
-        commands.add("revoice", "every treatment side by side").keys("F12").does(toggle);
+        commands.add("revoice", "Revoice: every treatment side by side").keys("F6").does(toggle);
+        hearing();
+        taking();
+        shapes();
+        rows();
+        families();
+    }
+
+    private void hearing() {
         commands.add("row-up", "row above")
-                .in(z)
+                .in(GRID)
                 .keys("UP")
-                .brief("arrows choose")
+                .brief(
+                        "arrows choose · hold H: hear the row · hold J: the cell alone · 1 to 9 family")
                 .repeats()
-                .does(() -> r.move(-1, 0));
-        commands.walk(z, "row-down", "row below", "DOWN", () -> r.move(1, 0));
-        commands.walk(z, "column-left", "chord before", "LEFT", () -> r.move(0, -1));
-        commands.walk(z, "column-right", "next chord", "RIGHT", () -> r.move(0, 1));
+                .does(() -> model.move(-1, 0));
+        commands.walk(GRID, "row-down", "row below", "DOWN", () -> model.move(1, 0));
+        commands.walk(GRID, "column-left", "chord before", "LEFT", () -> model.move(0, -1));
+        commands.walk(GRID, "column-right", "chord after", "RIGHT", () -> model.move(0, 1));
+        commands.add("other", "play the row in place of what is written, and back")
+                .in(GRID)
+                .keys("C")
+                .means("compare")
+                .button("Against as written")
+                .lit(model.heard()::otherSounds)
+                .does(model.heard()::toggleOther);
+        commands.add("blind", "as written and the row, blind").in(GRID).button("Blind").does(blind);
+    }
+
+    private void taking() {
+        commands.add("take-cell", "take the cell into the riff")
+                .in(GRID)
+                .keys("ENTER")
+                .button("Take cell")
+                .does(model.edits()::takeCell);
+        commands.add("take-row", "take the whole row")
+                .in(GRID)
+                .keys("ctrl ENTER")
+                .button("Take row")
+                .does(model.edits()::takeRow);
+        commands.add("lock", "rows by intent keep this chord")
+                .in(GRID)
+                .keys("K")
+                .button("Keep chord")
+                .lit(model::locked)
+                .does(model::lock);
+    }
+
+    private void shapes() {
+        commands.add("member-next", "the next shape of the row's family here")
+                .in(GRID)
+                .keys("PLUS", "EQUALS", "ADD")
+                .means("the next one, one more")
+                .button("Next shape")
+                .repeats()
+                .does(() -> model.edits().member(1));
+        commands.add("member-before", "the shape of the row's family before")
+                .in(GRID)
+                .keys("MINUS", "SUBTRACT")
+                .means("the one before, one less")
+                .button("Shape before")
+                .repeats()
+                .does(() -> model.edits().member(-1));
+        commands.walk(
+                GRID,
+                "place-up",
+                "the cell's shape in its next place: strings, octave",
+                "alt UP",
+                () -> model.edits().place(1));
+        commands.walk(
+                GRID,
+                "place-down",
+                "the cell's shape in its place before",
+                "alt DOWN",
+                () -> model.edits().place(-1));
+    }
+
+    private void rows() {
+        commands.add("surprise", "another surprise")
+                .in(GRID)
+                .button("Surprise")
+                .does(model::surprise);
+        commands.add("second-guitar", "rows for the second guitar over what is written")
+                .in(GRID)
+                .button("Second guitar")
+                .lit(model.second()::on)
+                .does(model.second()::toggle);
+    }
+
+    private void families() {
         for (Family f : Family.values()) {
             String digit = String.valueOf(f.digit());
-            boolean first = f == Family.values()[0];
-            commands.add("switch-" + digit, first ? "1 to 9: the whole riff in that family" : "")
-                    .in(z)
+            String name = f.label().toLowerCase(Locale.ROOT);
+            commands.add("switch-" + digit, "switch the whole riff to " + name)
+                    .in(GRID)
                     .keys(digit)
-                    .does(() -> r.edits().voice(f, false));
-            commands.add("switch-one-" + digit, first ? "Shift 1 to 9: this chord alone" : "")
-                    .in(z)
+                    .does(() -> model.edits().voice(f, false));
+            commands.add("switch-one-" + digit, "switch this chord alone to " + name)
+                    .in(GRID)
                     .keys("shift " + digit)
-                    .does(() -> r.edits().voice(f, true));
+                    .does(() -> model.edits().voice(f, true));
         }
-        commands.add("take-cell", "take the cell into your mix")
-                .in(z)
-                .keys("ENTER")
-                .brief(
-                        "1 to 9 switch the riff, Shift 1 to 9 this chord · Enter take the cell · hold H hear the row, J the cell")
-                .does(r.edits()::takeCell);
-        commands.once(z, "take-row", "take the whole row", "ctrl ENTER", r.edits()::takeRow);
-        commands.add("lock", "intents keep this chord")
-                .in(z)
-                .keys("L")
-                .brief("L keep")
-                .does(r::lock);
-        commands.add("other", "the row in place of your mix, and back")
-                .in(z)
-                .keys("A")
-                .brief("A other")
-                .does(r.heard()::toggleOther);
-        commands.add("blind", "your mix and the row, blind")
-                .in(z)
-                .keys("B")
-                .brief("B blind · Esc")
-                .does(blind);
-        commands.once(z, "surprise", "another surprise", "S", r::surprise);
-        commands.once(
-                z,
-                "second-guitar",
-                "rows for the second guitar over your mix",
-                "G",
-                r.second()::toggle);
-        commands.walk(
-                z,
-                "member-next",
-                "the next shape of the row's family here",
-                "PERIOD",
-                () -> r.edits().member(1));
-        commands.walk(
-                z,
-                "place-up",
-                "the shape in its next place: strings, octave",
-                "alt UP",
-                () -> r.edits().place(1));
-        commands.walk(
-                z,
-                "place-down",
-                "the shape in its place before",
-                "alt DOWN",
-                () -> r.edits().place(-1));
-        commands.walk(z, "member-before", "the shape before", "COMMA", () -> r.edits().member(-1));
     }
 }

@@ -19,6 +19,7 @@ import vocalis.core.voicing.Voicing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.HoldToHear;
 import vocalis.sound.gain.Ghost;
 import vocalis.workbench.words.RevoiceWords;
 
@@ -42,6 +43,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
     private final RevoiceModel revoice;
     private final RowFigures figures;
     private int firstColumn;
+    private boolean onCell;
     private int firstRow;
     private int columns;
     private int shownRows;
@@ -57,6 +59,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         figures = new RowFigures(this, grid);
         watch(revoice.changedProperty(), revoice.rowProperty(), revoice.columnProperty());
         grid.setOnMousePressed(this::pressed);
+        HoldToHear.mouse(grid, this::hearHeld, revoice::endHearing);
     }
 
     @Override
@@ -266,9 +269,9 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                 name
                         + " as "
                         + shape
-                        + (mine ? ", as your mix has it" : "")
+                        + (mine ? ", as it is written" : "")
                         + (revoice.second().on()
-                                ? "; over your mix " + RevoiceWords.of(rubs, session.key())
+                                ? "; over what is written " + RevoiceWords.of(rubs, session.key())
                                 : "")
                         + ghosts
                         + ". The bar shows its voices on one scale that all rows share, low at the left; what sounds on in the next chord is tied to it.");
@@ -362,8 +365,14 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         }
     }
 
+    /** A cell that is held sounds alone, a row by its name. */
+    private boolean hearHeld() {
+        return onCell ? revoice.heard().hearCell() : revoice.heard().hearRow();
+    }
+
     private void pressed(MouseEvent e) {
         getSkinnable().requestFocus();
+        onCell = false;
         int row = firstRow + (int) ((e.getY() - HEAD) / rowHeight);
         if (e.getY() < HEAD || row >= revoice.rows().size()) {
             return;
@@ -371,6 +380,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         for (int i = firstColumn; i < firstColumn + columns; i++) {
             if (e.getX() >= x(i) && e.getX() < x(i + 1)) {
                 revoice.caret(row, i);
+                onCell = true;
                 if (e.getClickCount() == 2) {
                     revoice.edits().takeCell();
                 }

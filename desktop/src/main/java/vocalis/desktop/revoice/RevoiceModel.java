@@ -116,6 +116,11 @@ public final class RevoiceModel implements Screen, AutoCloseable {
         hearing.endHearing();
     }
 
+    @Override
+    public String spoken(Place place) {
+        return RevoiceLines.spoken(this);
+    }
+
     /** What all families need of the neck is found while the player still writes. */
     private void prepare() {
         Fretboard board = session.now().ground().board();
@@ -292,13 +297,18 @@ public final class RevoiceModel implements Screen, AutoCloseable {
         move(0, 0);
     }
 
-    /** Intents leave the chord under the caret as the mix has it, or may change it again. */
+    /** Whether rows by intent leave the chord under the caret as it is written. */
+    public boolean locked() {
+        return locked(column.get());
+    }
+
+    /** Rows by intent keep the chord under the caret, or choose for it again. */
     public void lock() {
         int chord = column.get();
         boolean on = locked.add(chord) || !locked.remove(chord);
         session.say(
                 on
-                        ? "Intents keep this chord as your mix has it."
+                        ? "Rows by intent keep this chord as it is written."
                         : "Intents may change this chord.");
         find();
     }

@@ -8,6 +8,6 @@ public enum RevoicePlace implements Place {
 
     @Override
     public String words() {
-        return "Revoice (F12)";
+        return "Revoice";
     }
 }

@@ -7,6 +7,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.revoice.Row;
 import vocalis.desktop.view.CanvasSkin;
+import vocalis.workbench.words.RevoiceWords;
 
 /** The figures of a row: tension as a line, the hand, and what gain makes of it as bars. */
 final class RowFigures {
@@ -57,8 +58,8 @@ final class RowFigures {
                 y,
                 r.way().travelMm() / Math.max(1, n) / MOST_TRAVEL_A_CHANGE,
                 String.format(
-                        "the hand travels %.0f mm a round, at most %.0f at once",
-                        r.way().travelMm(), r.way().hardestMm()));
+                        "%s: %.0f mm along the neck each time round, at most %.0f at once",
+                        RevoiceWords.shifts(r), r.way().travelMm(), r.way().hardestMm()));
         Optional<GainOfRows.Grind> made = revoice.grind(r);
         if (made.isEmpty()) {
             skin.text(

@@ -51,7 +51,7 @@ public final class SecondGuitar {
         on = !on;
         session.say(
                 on
-                        ? "Rows for the second guitar over your mix: Enter gives it the cell, Ctrl Enter the row."
+                        ? "Rows for the second guitar over what is written: Enter gives it the cell, Ctrl Enter the row."
                         : "Rows for the riff itself.");
         switched.run();
     }

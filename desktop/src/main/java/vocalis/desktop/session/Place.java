@@ -5,4 +5,9 @@ public interface Place {
 
     /** What help calls it. */
     String words();
+
+    /** Whether what the caret is on there can be held to be heard. */
+    default boolean canBeHeard() {
+        return true;
+    }
 }

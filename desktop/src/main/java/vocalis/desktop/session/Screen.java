@@ -48,4 +48,7 @@ public interface Screen {
     boolean beginHearing(Place place);
 
     void endHearing();
+
+    /** What the caret is on, in words: for those who hear the screen instead of seeing it. */
+    String spoken(Place place);
 }

@@ -17,6 +17,11 @@ public final class Whereabouts {
         public String words() {
             return "Ground";
         }
+
+        @Override
+        public boolean canBeHeard() {
+            return false;
+        }
     }
 
     private final ObjectProperty<Place> place;

@@ -68,21 +68,24 @@ public final class Ask {
         field.setId("ask-line");
         field.getStyleClass().add("find");
         field.setAccessibleText(title);
-        VBox body =
-                new VBox(
-                        10,
-                        field,
-                        Choices.caption("Enter takes it; at most " + longest + " characters."));
+        Button take = new Button("Take it  ⏎");
+        take.setId("ask-take");
+        take.getStyleClass().add("use-button");
+        HBox foot = new HBox(14, take, Choices.caption("At most " + longest + " characters."));
+        foot.setAlignment(Pos.CENTER_LEFT);
+        VBox body = new VBox(12, field, foot);
         body.getStyleClass().add("help");
         SheetHost.Sheet sheet = host.open(title, body, WIDTH);
-        field.setOnAction(
-                e -> {
+        Runnable taken =
+                () -> {
                     String text = field.getText().strip();
                     if ((mayBeEmpty || !text.isEmpty()) && text.length() <= longest) {
                         sheet.close();
                         then.accept(text);
                     }
-                });
+                };
+        field.setOnAction(e -> taken.run());
+        take.setOnAction(e -> taken.run());
         sheet.focus(field);
         field.selectAll();
     }

@@ -81,7 +81,7 @@ public final class ExplainSheet {
                 mark("rung-plain", "any other note"),
                 Choices.caption(
                         "Between two chords a line follows each voice; +2 says that it goes up two semitones."
-                                + " Dotted lines are ghosts: tones that gain adds. A hollow circle on the neck is an"
+                                + " Dotted lines are tones that the distortion adds. A hollow circle on the neck is an"
                                 + " open string, × one that is silenced, a dashed circle what the riff has while"
                                 + " another shape is looked at."));
     }

@@ -1,11 +1,15 @@
 package vocalis.desktop.sheets;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
+import vocalis.desktop.keys.Combo;
 import vocalis.desktop.keys.Command;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.session.Place;
@@ -20,14 +24,14 @@ public final class HelpSheet {
      */
     private static final String WORK =
             """
-            Set the ground | F6 or a click goes to the fields on top: tuning, capo, key and mode, tempo, meter, tone. Letters find an entry.
-            Write the roots | On the chords: ↑↓ steps a root along the scale, Shift ←→ makes it longer, Ctrl D copies it.
-            Write the pattern | F6 to the lane: Enter puts a stroke, ↑↓ chooses the voices struck, M mutes, A accents, E embellishes. An edit holds at every pass of the figure; O makes it hold here alone.
-            Choose the voicings | Back on the chords: 1 to 9 voices a chord, Ctrl with the digit the whole riff. Enter goes in to the shapes.
-            Hear it | Space plays. H held sounds what the caret is on.
-            Make it a song | Shift F12: N adds a section, arrows walk its lines, + and − change them; V sets it off from the one before, F finds a part for a second guitar, C goes to what rubs.
-            Practise it | Ctrl F12: Space counts in, L climbs a ladder, X says that the pass failed, T takes the hardest change alone.
-            Keep it | Ctrl S saves. Ctrl Z takes back anything.
+            Begin | An empty riff offers four ways in: type the roots, lay a rhythm, find a drone, start from a shape. A line takes key, tempo and meter: f# dorian 132 5/4.
+            Voice it | On the chords 1 to 9 voice one, with Ctrl the whole riff. Revoice (F6) sets every family side by side. Hold H, or the mouse, to hear.
+            Strike it | In the rhythm Enter puts a stroke, M palm mutes, A accents, E slides and hammers. A change holds at every repeat; O makes it hold only here. L writes notes as they are typed.
+            Round it off | The menu Versions keeps states, offers endings, and checks what a player would stumble over.
+            Make it a song | Arrange (F7): sections, a second guitar, clashes. Every action stands in the strip below.
+            Practise it | Practise (F8): Space counts in, Backspace says that the pass failed.
+            Keep it | Ctrl S asks the name, and the riff is in the logbook (F9). Ctrl Z takes back anything.
+            Find anything | F3 searches every command by any word for it.
             """;
 
     /* Rows: what | why. Common practice; general advice, no medical one. */
@@ -50,7 +54,7 @@ public final class HelpSheet {
             drone | an open string that rings on above, below or inside a moved shape
             figure | the unit of the pattern: strokes over a length of its own, laid again and again
             pass | one laying of a figure
-            ghost | a tone that no string plays: the amplifier's gain makes it of two that do
+            added by distortion | a tone that no string plays: the amplifier's gain makes it of two that do
             growl | how much rougher than the plain power chord a shape is under gain
             mud | how much of that roughness lies low, below 250 Hz
             bite | where the middle of the spectrum lies after the cabinet
@@ -94,43 +98,61 @@ public final class HelpSheet {
         return grid;
     }
 
-    private static FlowPane keys(Commands commands) {
-        FlowPane columns = new FlowPane(36, 20);
-        columns.setPrefWrapLength(1060);
-        VBox held =
-                list(
-                        "Everywhere",
-                        commands.all().stream().filter(c -> c.places().isEmpty()).toList());
-        GridPane grid = (GridPane) held.getChildren().get(1);
-        row(grid, "H held", "hear what the caret is on, until released");
-        row(grid, "M held", "on the neck: with the silenced string let ring");
-        row(grid, "J held", "in Arrange: the clash alone; in Revoice: the cell");
-        columns.getChildren().add(held);
+    /** Every key with its one meaning; below, what arrows and digits say place by place. */
+    private static VBox keys(Commands commands) {
+        Map<String, String> meanings = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
+        for (Command c : commands.all()) {
+            c.keys().stream()
+                    .filter(k -> !k.asItsPlaceSays())
+                    .findFirst()
+                    .ifPresent(k -> meanings.putIfAbsent(k.printed(), c.meaning()));
+        }
+        meanings.put("H", "held: hear what the caret is on");
+        meanings.put("J", "held: hear just this: the cell, the clash, the silent string ringing");
+        FlowPane one = columns();
+        List<Map.Entry<String, String>> all = new ArrayList<>(meanings.entrySet());
+        int third = (all.size() + 2) / 3;
+        for (int from = 0; from < all.size(); from += third) {
+            GridPane grid = figures();
+            all.subList(from, Math.min(all.size(), from + third))
+                    .forEach(e -> row(grid, e.getKey(), e.getValue()));
+            one.getChildren().add(grid);
+        }
+        FlowPane places = columns();
+        GridPane everywhere = figures();
+        commands.all().stream()
+                .filter(c -> c.places().isEmpty() && c.named())
+                .filter(c -> c.keys().stream().anyMatch(Combo::asItsPlaceSays))
+                .forEach(c -> row(everywhere, c.printedKey(), c.words()));
+        places.getChildren().add(new VBox(6, Choices.head("Everywhere"), everywhere));
         for (Place p : commands.places()) {
-            List<Command> own =
-                    commands.all().stream()
-                            .filter(c -> c.places().contains(p) && !c.words().isEmpty())
-                            .toList();
-            if (!own.isEmpty()) {
-                columns.getChildren().add(list(p.words(), own));
+            GridPane grid = figures();
+            commands.all().stream()
+                    .filter(c -> c.places().contains(p) && c.named())
+                    .filter(c -> c.keys().stream().anyMatch(Combo::asItsPlaceSays))
+                    .forEach(c -> row(grid, c.printedKey(), c.words()));
+            if (!grid.getChildren().isEmpty()) {
+                places.getChildren().add(new VBox(6, Choices.head(p.words()), grid));
             }
         }
+        return new VBox(
+                16,
+                section("Keys: one meaning each, on every screen", one),
+                section(
+                        "What arrows, digits, Enter, Delete and Backspace say in each place",
+                        places));
+    }
+
+    private static FlowPane columns() {
+        FlowPane columns = new FlowPane(36, 20);
+        columns.setPrefWrapLength(1060);
         return columns;
     }
 
-    private static VBox list(String title, List<Command> commands) {
+    private static GridPane figures() {
         GridPane grid = new GridPane();
         grid.getStyleClass().add("figures");
-        for (Command c : commands) {
-            int colon = c.words().indexOf(": ");
-            boolean several = colon > 0 && c.words().substring(0, colon).endsWith("1 to 9");
-            if (several) {
-                row(grid, c.words().substring(0, colon), c.words().substring(colon + 2));
-            } else if (!c.words().isEmpty() && !c.keys().isEmpty()) {
-                row(grid, c.printedKey(), c.words());
-            }
-        }
-        return new VBox(6, Choices.head(title), grid);
+        return grid;
     }
 
     private static void row(GridPane grid, String key, String does) {

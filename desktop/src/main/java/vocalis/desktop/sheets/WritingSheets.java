@@ -23,6 +23,7 @@ import vocalis.desktop.view.SheetHost;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.words.CheckWords;
+import vocalis.workbench.words.HandWords;
 import vocalis.workbench.words.VariationWords;
 
 /** Sheets for writing: roots as text, what could come next, variations, versions, the check. */
@@ -217,13 +218,12 @@ public final class WritingSheets {
     private static String walk(HandPath w) {
         int n = w.riff().roots().size();
         return String.format(
-                "%.0f mm a round%s, %d %s change, effort %.1f",
-                w.travelMm(),
+                "%s%s, %d %s change, effort %.1f",
+                HandWords.shifts(w.shapes()),
                 w.hardestMm() == 0
                         ? ""
                         : String.format(
-                                ", at most %.0f (chord %d to %d)",
-                                w.hardestMm(), w.hardest() + 1, (w.hardest() + 1) % n + 1),
+                                " (chord %d to %d)", w.hardest() + 1, (w.hardest() + 1) % n + 1),
                 w.otherStrings(),
                 w.otherStrings() == 1 ? "string" : "strings",
                 w.effort());

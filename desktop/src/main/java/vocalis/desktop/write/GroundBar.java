@@ -93,7 +93,7 @@ public final class GroundBar extends HBox {
                                 "tuning",
                                 tuning,
                                 new double[] {92, 158},
-                                "The open strings, lowest first; F3 sets them by their notes."),
+                                "The open strings, lowest first; Instrument and hand, in the menu, sets them by their notes."),
                         field(
                                 "capo",
                                 "capo",
@@ -105,7 +105,7 @@ public final class GroundBar extends HBox {
                                 "key-tonic",
                                 tonic,
                                 new double[] {52, 66},
-                                "The tonic. Roots are steps of the key and move with it; K reads the riff"
+                                "The tonic. Roots are steps of the key and move with it; Explore reads the riff"
                                         + " in another key without moving a note."),
                         field(
                                 "mode",
@@ -130,9 +130,9 @@ public final class GroundBar extends HBox {
                                 "tone",
                                 tone,
                                 new double[] {60, 78},
-                                "The amplifier: clean, edge or gain; T turns its controls."),
+                                "The amplifier: clean, edge or gain; Tone, in the menu Sound, turns its controls."),
                         field(
-                                "plays along",
+                                "band",
                                 "along",
                                 band,
                                 new double[] {64, 120},
@@ -299,7 +299,7 @@ public final class GroundBar extends HBox {
         who.add(b.kit().on() ? "kit" : "");
         who.add(b.click().on() ? "click" : "");
         who.removeIf(String::isEmpty);
-        return who.isEmpty() ? "nobody" : String.join(", ", who);
+        return who.isEmpty() ? "off" : String.join(", ", who);
     }
 
     /** Shows a value, adding it to the list when a file brought one that is not offered. */

@@ -1,5 +1,8 @@
 package vocalis.desktop.write;
 
+import java.util.Optional;
+import vocalis.core.pattern.Stroke;
+import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.session.Place;
@@ -10,188 +13,294 @@ import vocalis.desktop.writing.WritePlace;
 /** The commands of the lane: strokes, touches, figures. */
 final class LaneCommands {
 
+    private static final Place LANE = WritePlace.LANE;
+
     private final Commands commands;
     private final WriteModel model;
+    private final LaneModel lane;
     private final WriteCommands.Screen screen;
 
     private LaneCommands(Commands commands, WriteModel model, WriteCommands.Screen screen) {
         this.commands = commands;
         this.model = model;
+        this.lane = model.lane();
         this.screen = screen;
     }
 
     /** Adds them to a registry. */
     static void addTo(Commands commands, WriteModel model, WriteCommands.Screen screen) {
         LaneCommands l = new LaneCommands(commands, model, screen);
-        l.lane();
+        l.strokes();
+        l.walking();
+        l.manners();
+        l.grain();
         l.figures();
+        l.notes();
+        l.rows();
     }
 
-    private void lane() {
-        LaneModel l = model.lane();
-        Place z = WritePlace.LANE;
-        commands.add("step-back", "a step back")
-                .in(z)
-                .keys("LEFT")
-                .brief("←→ step")
-                .repeats()
-                .does(() -> l.moveCaret(-1));
-        commands.walk(z, "step-on", "a step on", "RIGHT", () -> l.moveCaret(1));
-        commands.walk(z, "stroke-before", "previous stroke", "ctrl LEFT", () -> l.moveToStroke(-1));
-        commands.walk(z, "stroke-next", "next stroke", "ctrl RIGHT", () -> l.moveToStroke(1));
-        commands.walk(z, "bar-before", "previous bar", "HOME", () -> l.moveBar(-1));
-        commands.walk(z, "bar-next", "next bar", "END", () -> l.moveBar(1));
-        commands.walk(
-                z, "lane-mark-back", "mark a step back", "ctrl shift LEFT", () -> l.markOn(-1));
-        commands.walk(z, "lane-mark-on", "mark a step on", "ctrl shift RIGHT", () -> l.markOn(1));
+    private void strokes() {
         commands.add("stroke", "put a stroke here, or take it away")
-                .in(z)
+                .in(LANE)
                 .keys("ENTER")
-                .brief("Enter stroke")
-                .does(l::toggleStroke);
+                .button("Stroke")
+                .does(lane::toggleStroke);
+        commands.add("rest", "a rest").in(LANE).keys("R").button("Rest").does(lane.strokes()::rest);
         commands.add("delete-stroke", "delete the strokes marked")
-                .in(z)
+                .in(LANE)
                 .keys("DELETE", "BACK_SPACE")
-                .does(l::deleteStroke);
-        commands.add("voices-on", "strike other voices")
-                .in(z)
-                .keys("UP")
-                .brief("↑↓ voices")
-                .repeats()
-                .does(() -> l.strokes().cycleStruck(1));
-        commands.walk(z, "voices-back", "", "DOWN", () -> l.strokes().cycleStruck(-1));
+                .does(lane::deleteStroke);
         commands.add("palm", "palm mute")
-                .in(z)
+                .in(LANE)
                 .keys("M")
-                .brief("M palm mute")
-                .does(l.strokes()::toggleMute);
-        commands.once(z, "palm-degrees", "palm mute by degrees", "shift M", l.strokes()::cyclePalm);
-        commands.once(z, "dead", "dead note", "X", () -> l.strokes().play(Manner.DEAD));
+                .button("Palm mute")
+                .lit(() -> stroke().filter(s -> s.manner().palm()).isPresent())
+                .does(lane.strokes()::toggleMute);
         commands.add("accent", "accent")
-                .in(z)
+                .in(LANE)
                 .keys("A")
-                .brief("A accent")
-                .does(l.strokes()::toggleAccent);
-        commands.add("embellish", "embellish: hammer, pull, slide, bend, let ring …")
-                .in(z)
+                .button("Accent")
+                .lit(() -> stroke().filter(s -> s.dynamics() == Dynamics.ACCENT).isPresent())
+                .does(lane.strokes()::toggleAccent);
+        commands.add("dead", "dead note")
+                .in(LANE)
+                .keys("X")
+                .button("Dead")
+                .lit(() -> stroke().filter(s -> s.manner() == Manner.DEAD).isPresent())
+                .does(() -> lane.strokes().play(Manner.DEAD));
+        commands.add("embellish", "embellish: hammer-on, pull-off, slide, bend, let ring …")
+                .in(LANE)
                 .keys("E")
-                .brief("E embellish")
+                .button("Slide, hammer-on …")
                 .does(screen::embellish);
-        commands.add("scope", "edit every pass of the figure, or this one alone")
-                .in(z)
+        commands.add("tie", "hold on: tie to the note before")
+                .in(LANE)
+                .keys("T")
+                .means("hold on")
+                .does(lane.strokes()::toggleTie);
+        commands.add("scope", "change every repeat of the figure, or this one alone")
+                .in(LANE)
                 .keys("O")
-                .brief("O here only")
-                .does(l::toggleScope);
+                .means("only here, or every repeat")
+                .button("Only here")
+                .lit(lane::onlyHere)
+                .does(lane::toggleScope);
+    }
+
+    private Optional<Stroke> stroke() {
+        return lane.strokeAtCaret();
+    }
+
+    private void walking() {
+        commands.add("step-back", "a step back")
+                .in(LANE)
+                .keys("LEFT")
+                .brief("←→ step · ↑↓ which strings · Shift ↑↓ harder, softer · Shift ←→ length")
+                .repeats()
+                .does(() -> lane.moveCaret(-1));
+        commands.walk(LANE, "step-on", "a step on", "RIGHT", () -> lane.moveCaret(1));
         commands.walk(
-                z,
+                LANE, "stroke-before", "previous stroke", "ctrl LEFT", () -> lane.moveToStroke(-1));
+        commands.walk(LANE, "stroke-next", "next stroke", "ctrl RIGHT", () -> lane.moveToStroke(1));
+        commands.walk(LANE, "bar-before", "previous bar", "HOME", () -> lane.moveBar(-1));
+        commands.walk(LANE, "bar-next", "next bar", "END", () -> lane.moveBar(1));
+        commands.walk(
+                LANE,
+                "lane-mark-back",
+                "mark a step back",
+                "ctrl shift LEFT",
+                () -> lane.markOn(-1));
+        commands.walk(
+                LANE, "lane-mark-on", "mark a step on", "ctrl shift RIGHT", () -> lane.markOn(1));
+        commands.add("lane-copy", "copy the bar, or what is marked")
+                .in(LANE)
+                .keys("ctrl C")
+                .means("copy")
+                .does(lane::copy);
+        commands.add("lane-paste", "paste it here")
+                .in(LANE)
+                .keys("ctrl V")
+                .means("paste")
+                .does(lane::paste);
+    }
+
+    private void manners() {
+        commands.once(
+                LANE,
+                "palm-degrees",
+                "palm mute by degrees: light, firm, choked",
+                "shift M",
+                lane.strokes()::cyclePalm);
+        commands.walk(
+                LANE,
+                "voices-on",
+                "strike other strings of the shape: fewer, more",
+                "UP",
+                () -> lane.strokes().cycleStruck(1));
+        commands.walk(
+                LANE,
+                "voices-back",
+                "strike other strings, the other way round",
+                "DOWN",
+                () -> lane.strokes().cycleStruck(-1));
+        commands.walk(
+                LANE,
                 "stroke-longer",
                 "lengthen the stroke",
                 "shift RIGHT",
-                () -> l.strokes().lengthenStroke(1));
+                () -> lane.strokes().lengthenStroke(1));
         commands.walk(
-                z,
+                LANE,
                 "stroke-shorter",
                 "shorten the stroke",
                 "shift LEFT",
-                () -> l.strokes().lengthenStroke(-1));
+                () -> lane.strokes().lengthenStroke(-1));
         commands.walk(
-                z,
-                "note-up",
-                "its top note a fret up, here only",
-                "alt UP",
-                () -> l.touches().changeNote(1));
-        commands.walk(
-                z,
-                "note-down",
-                "its top note down, here only",
-                "alt DOWN",
-                () -> l.touches().changeNote(-1));
-        commands.once(z, "lane-copy", "copy the bar, or what is marked", "ctrl C", l::copy);
-        commands.once(z, "lane-paste", "paste it here", "ctrl V", l::paste);
-    }
-
-    private void figures() {
-        LaneModel l = model.lane();
-        Place z = WritePlace.LANE;
-        commands.add("type", "write notes and strokes as they are typed")
-                .in(z)
-                .keys("L")
-                .brief("L write")
-                .does(model.typing()::begin);
-        for (Place each : new Place[] {z, WritePlace.TYPING}) {
-            String of = each == z ? "" : "typing-";
-            commands.walk(
-                    each,
-                    of + "finer",
-                    "finer steps, triplets among them",
-                    "PERIOD",
-                    () -> l.refine(1));
-            commands.walk(each, of + "coarser", "coarser steps", "COMMA", () -> l.refine(-1));
-        }
-        commands.once(z, "figures", "figures at hand, and your own", "shift F", screen::figures);
-        commands.once(z, "tap-figure", "tap a figure on a key", "J", screen::tapFigure);
-        commands.once(z, "own-figure", "a figure of its own for this pass", "F", l.figures()::own);
-        commands.walk(
-                z,
-                "figure-longer",
-                "the figure a step longer",
-                "ctrl UP",
-                () -> l.figures().lengthen(1));
-        commands.walk(
-                z, "figure-shorter", "a step shorter", "ctrl DOWN", () -> l.figures().lengthen(-1));
-        commands.walk(
-                z,
-                "turn-on",
-                "turn the figure a step on",
-                "alt RIGHT",
-                () -> l.figures().rotate(1));
-        commands.walk(
-                z, "turn-back", "turn it a step back", "alt LEFT", () -> l.figures().rotate(-1));
-        commands.walk(
-                z,
-                "later",
-                "the whole pattern a step later",
-                "alt shift RIGHT",
-                () -> l.figures().displace(1));
-        commands.walk(
-                z, "earlier", "a step earlier", "alt shift LEFT", () -> l.figures().displace(-1));
-        commands.once(
-                z,
-                "restart",
-                "where figures start again: nowhere, bars, roots",
-                "R",
-                l.figures()::nextRestart);
-        commands.once(z, "rest", "a rest", "Z", l.strokes()::rest);
-        commands.once(z, "tie", "tie to the note before", "Y", l.strokes()::toggleTie);
-        commands.once(
-                z,
-                "by-string",
-                "strike by voice, or by string whatever the shape",
-                "B",
-                l.strokes()::toggleByString);
-        for (int n = 1; n <= 8; n++) {
-            int string = n;
-            String words = n == 1 ? "Shift 1 to 8: strike that string too, or not" : "";
-            commands.once(
-                    z, "string-" + n, words, "shift " + n, () -> l.strokes().toggleString(string));
-        }
-        for (int n = 1; n <= 6; n++) {
-            int voice = n;
-            String words = n == 1 ? "Alt 1 to 6: that voice from the top softer, harder" : "";
-            commands.once(z, "level-" + n, words, "alt " + n, () -> l.touches().cycleLevel(voice));
-        }
-        commands.once(
-                z,
-                "direction",
-                "strike by turns, down, up; pluck",
-                "Q",
-                l.strokes()::cycleDirection);
-        commands.walk(
-                z,
+                LANE,
                 "harder",
                 "harder: ghosted, soft, plain, accented",
                 "shift UP",
-                () -> l.strokes().cycleDynamics(1));
-        commands.walk(z, "softer", "softer", "shift DOWN", () -> l.strokes().cycleDynamics(-1));
+                () -> lane.strokes().cycleDynamics(1));
+        commands.walk(
+                LANE, "softer", "softer", "shift DOWN", () -> lane.strokes().cycleDynamics(-1));
+        commands.once(
+                LANE,
+                "direction",
+                "pick by turns, down, up; pluck with a finger",
+                lane.strokes()::cycleDirection);
+        commands.once(
+                LANE,
+                "by-string",
+                "strike by voice, or by string whatever the shape",
+                lane.strokes()::toggleByString);
+    }
+
+    private void grain() {
+        for (Place each : new Place[] {LANE, WritePlace.TYPING}) {
+            String of = each == LANE ? "" : "typing-";
+            commands.add(of + "finer", "finer steps")
+                    .in(each)
+                    .keys("PERIOD")
+                    .button("Finer")
+                    .repeats()
+                    .does(() -> lane.refine(1));
+            commands.add(of + "coarser", "coarser steps")
+                    .in(each)
+                    .keys("COMMA")
+                    .button("Coarser")
+                    .repeats()
+                    .does(() -> lane.refine(-1));
+            commands.add(of + "triplets", "triplet steps, or straight ones")
+                    .in(each)
+                    .button("Triplets")
+                    .lit(lane::inTriplets)
+                    .does(lane::toggleTriplets);
+            commands.once(
+                    each,
+                    of + "odd-steps",
+                    "five or seven steps to a quarter, or straight ones",
+                    lane::nextOdd);
+        }
+    }
+
+    private void figures() {
+        commands.add("type", "write notes and strokes as they are typed")
+                .in(LANE)
+                .keys("L")
+                .means("write notes as they are typed, or stop")
+                .button("Write notes")
+                .does(model.typing()::begin);
+        commands.add("figures", "figures at hand, and your own")
+                .in(LANE)
+                .button("Figures")
+                .does(screen::figures);
+        commands.add("tap-figure", "tap a figure on a key")
+                .in(LANE)
+                .button("Tap it")
+                .does(screen::tapFigure);
+        commands.add("own-figure", "a figure of its own for this bar's repeat")
+                .in(LANE)
+                .keys("F")
+                .means("a figure of its own here")
+                .button("Own figure")
+                .does(lane.figures()::own);
+        commands.walk(
+                LANE,
+                "figure-longer",
+                "the figure a step longer",
+                "ctrl UP",
+                () -> lane.figures().lengthen(1));
+        commands.walk(
+                LANE,
+                "figure-shorter",
+                "the figure a step shorter",
+                "ctrl DOWN",
+                () -> lane.figures().lengthen(-1));
+        commands.walk(
+                LANE,
+                "turn-on",
+                "turn the figure a step on",
+                "alt RIGHT",
+                () -> lane.figures().rotate(1));
+        commands.walk(
+                LANE,
+                "turn-back",
+                "turn the figure a step back",
+                "alt LEFT",
+                () -> lane.figures().rotate(-1));
+        commands.walk(
+                LANE,
+                "later",
+                "the whole pattern a step later",
+                "alt shift RIGHT",
+                () -> lane.figures().displace(1));
+        commands.walk(
+                LANE,
+                "earlier",
+                "the whole pattern a step earlier",
+                "alt shift LEFT",
+                () -> lane.figures().displace(-1));
+        commands.once(
+                LANE,
+                "restart",
+                "where figures start again: nowhere, every bar, every root",
+                lane.figures()::nextRestart);
+    }
+
+    private void notes() {
+        commands.walk(
+                LANE,
+                "note-up",
+                "its top note a fret up, here only",
+                "alt UP",
+                () -> lane.touches().changeNote(1));
+        commands.walk(
+                LANE,
+                "note-down",
+                "its top note a fret down, here only",
+                "alt DOWN",
+                () -> lane.touches().changeNote(-1));
+    }
+
+    /** Rows of digits: which string is struck besides, which voice is softer. */
+    private void rows() {
+        for (int n = 1; n <= 8; n++) {
+            int string = n;
+            commands.add("string-" + n, n == 1 ? "strike that string too, or not" : "string " + n)
+                    .in(LANE)
+                    .keys("shift " + n)
+                    .partOf(n == 1 ? null : "string-1")
+                    .does(() -> lane.strokes().toggleString(string));
+        }
+        for (int n = 1; n <= 6; n++) {
+            int voice = n;
+            commands.add(
+                            "level-" + n,
+                            n == 1 ? "that voice from the top softer, harder" : "voice " + n)
+                    .in(LANE)
+                    .keys("alt " + n)
+                    .partOf(n == 1 ? null : "level-1")
+                    .does(() -> lane.touches().cycleLevel(voice));
+        }
     }
 }

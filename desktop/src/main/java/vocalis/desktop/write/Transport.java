@@ -109,7 +109,7 @@ public final class Transport extends HBox {
         sink.setOnMouseClicked(e -> showOutput.run());
         Explain.means(
                 sink,
-                "Where the sound goes (F5). Without a device, or with one that does not answer, the riff plays on"
+                "Where the sound goes. Without an output, or with one that does not answer, the riff plays on"
                         + " silently; after a change of device the output is muted until Ctrl M.");
         meter.setAlignment(Pos.CENTER_LEFT);
         meter.setId("meter");
@@ -237,8 +237,8 @@ public final class Transport extends HBox {
         AudioOutput output = session.player().output();
         return switch (output.sink()) {
             case DEVICE -> output.muted() ? "muted: Ctrl M" : "output";
-            case SILENT -> "no device";
-            case FROZEN -> "no answer";
+            case SILENT -> "playing silently";
+            case FROZEN -> "output: no answer";
             case STARTING -> "starting";
         };
     }

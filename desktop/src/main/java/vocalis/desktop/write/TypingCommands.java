@@ -9,81 +9,164 @@ import vocalis.desktop.writing.WritePlace;
 /** The keys of writing in the lane. */
 public final class TypingCommands {
 
+    private static final Place TYPING = WritePlace.TYPING;
+
     private final Commands commands;
     private final WriteModel model;
+    private final TypingModel typing;
 
     private TypingCommands(Commands commands, WriteModel model) {
         this.commands = commands;
         this.model = model;
+        this.typing = model.typing();
     }
 
     /** Adds them to a registry. */
     static void addTo(Commands commands, WriteModel model) {
-        new TypingCommands(commands, model).add();
+        TypingCommands t = new TypingCommands(commands, model);
+        t.digits();
+        t.written();
+        t.last();
+        t.pitch();
+        t.walking();
+        t.where();
     }
 
-    private void add() {
-        TypingModel t = model.typing();
-        Place z = WritePlace.TYPING;
+    private void digits() {
         for (int n = 0; n <= 9; n++) {
             int digit = n;
-            String key = String.valueOf(n);
-            String words =
-                    n == 1
-                            ? "1 to 9: a note by degree (Shift: octave up) or fret (Shift: 10 more)"
-                            : "";
-            commands.once(z, "note-" + n, words, key, () -> t.digit(digit));
-            commands.once(z, "note-1" + n, "", "shift " + key, () -> t.digit(digit + 10));
+            commands.add("note-" + n, n == 1 ? "write a note by its degree or fret" : "note " + n)
+                    .in(TYPING)
+                    .keys(String.valueOf(n))
+                    .partOf(n == 1 ? null : "note-1")
+                    .does(() -> typing.digit(digit));
+            commands.add("note-1" + n, "note " + (n + 10))
+                    .in(TYPING)
+                    .keys("shift " + n)
+                    .partOf("note-1")
+                    .does(() -> typing.digit(digit + 10));
         }
-        commands.add("typing-hint", "")
-                .in(z)
-                .brief(
-                        "1 to 9 note · Enter stroke · Shift Enter chug · R rest · T hold · ↑↓ move it"
-                                + " · P join, S slide to the next · Backspace · Esc")
-                .does(() -> {});
+    }
+
+    private void written() {
+        commands.add("typing-stroke", "a stroke of the whole shape")
+                .in(TYPING)
+                .keys("ENTER")
+                .button("Stroke")
+                .brief("1 to 9 note · Shift Enter chug · ↑↓ move it · Backspace takes back · Esc")
+                .does(typing::stroke);
         commands.once(
-                z,
-                "typing-says",
-                "digits: degrees of the root, of the key, frets",
-                "D",
-                t::nextSays);
-        commands.once(z, "typing-stroke", "a stroke of all voices", "ENTER", t::stroke);
-        commands.once(z, "typing-chug", "the lowest voice under the palm", "shift ENTER", t::chug);
-        commands.once(z, "typing-rest", "a rest", "R", t::rest);
-        commands.once(z, "typing-hold", "the last goes on for a step", "T", t::hold);
-        commands.once(z, "typing-join", "hammer on or pull off to the next note", "P", t::joinNext);
-        commands.once(z, "typing-slide", "slide to the next note", "S", t::slideNext);
+                TYPING,
+                "typing-chug",
+                "chug: the lowest note under the palm",
+                "shift ENTER",
+                typing::chug);
+        commands.add("typing-rest", "a rest")
+                .in(TYPING)
+                .keys("R")
+                .button("Rest")
+                .does(typing::rest);
+        commands.add("typing-hold", "hold on: the last note lasts a step more")
+                .in(TYPING)
+                .keys("T")
+                .means("hold on")
+                .button("Hold on")
+                .does(typing::hold);
+        commands.add("typing-join", "hammer on or pull off to the next note")
+                .in(TYPING)
+                .keys("P")
+                .button("Hammer, pull")
+                .does(typing::joinNext);
+        commands.add("typing-slide", "slide to the next note")
+                .in(TYPING)
+                .keys("S")
+                .button("Slide")
+                .does(typing::slideNext);
         commands.walk(
-                z, "typing-up", "the last note a step of the scale up", "UP", () -> t.step(1));
-        commands.walk(z, "typing-down", "a step down", "DOWN", () -> t.step(-1));
-        commands.walk(
-                z, "typing-octave-up", "an octave up, from here on", "shift UP", () -> t.octave(1));
-        commands.walk(z, "typing-octave-down", "an octave down", "shift DOWN", () -> t.octave(-1));
-        commands.walk(z, "typing-sharper", "a semitone up", "alt UP", () -> t.alter(1));
-        commands.walk(z, "typing-flatter", "a semitone down", "alt DOWN", () -> t.alter(-1));
-        commands.walk(
-                z, "typing-string-up", "on the next higher string", "ctrl UP", () -> t.string(1));
-        commands.walk(
-                z,
+                TYPING,
+                "typing-take-back",
+                "take back what was typed last",
+                "BACK_SPACE",
+                typing::takeBack);
+    }
+
+    private void last() {
+        commands.add("typing-mute", "palm mute what was typed last")
+                .in(TYPING)
+                .keys("M")
+                .means("palm mute")
+                .button("Palm mute")
+                .does(typing::mute);
+        commands.add("typing-accent", "accent what was typed last")
+                .in(TYPING)
+                .keys("A")
+                .means("accent")
+                .button("Accent")
+                .does(typing::accent);
+        commands.add("typing-dead", "what was typed last as a dead note")
+                .in(TYPING)
+                .keys("X")
+                .means("dead note")
+                .does(typing::dead);
+    }
+
+    private void pitch() {
+        walk("typing-up", "the last note a step of the scale up", "UP", () -> typing.step(1));
+        walk("typing-down", "the last note a step down", "DOWN", () -> typing.step(-1));
+        walk("typing-octave-up", "an octave up, from here on", "shift UP", () -> typing.octave(1));
+        walk(
+                "typing-octave-down",
+                "an octave down, from here on",
+                "shift DOWN",
+                () -> typing.octave(-1));
+        walk("typing-sharper", "the last note a semitone up", "alt UP", () -> typing.alter(1));
+        walk("typing-flatter", "the last note a semitone down", "alt DOWN", () -> typing.alter(-1));
+        walk(
+                "typing-string-up",
+                "the last note on the next higher string",
+                "ctrl UP",
+                () -> typing.string(1));
+        walk(
                 "typing-string-down",
-                "on the next lower string",
+                "the last note on the next lower string",
                 "ctrl DOWN",
-                () -> t.string(-1));
-        commands.once(z, "typing-mute", "the last under the palm", "M", t::mute);
-        commands.once(z, "typing-dead", "the last as a dead note", "X", t::dead);
-        commands.once(z, "typing-accent", "the last accented", "A", t::accent);
-        commands.walk(z, "typing-bar-before", "to the bar before", "HOME", () -> t.moveBar(-1));
-        commands.walk(z, "typing-bar-next", "to the next bar", "END", () -> t.moveBar(1));
-        commands.walk(z, "typing-on", "a step on, nothing written", "RIGHT", () -> t.move(1));
-        commands.walk(z, "typing-back", "a step back", "LEFT", () -> t.move(-1));
-        commands.walk(z, "typing-take-back", "take back the last", "BACK_SPACE", t::takeBack);
-        commands.once(
-                z,
-                "typing-scope",
-                "write at every pass, or at this one alone",
-                "O",
-                model.lane()::toggleScope);
-        commands.once(z, "typing-figure", "a figure of its own for this pass", "F", t::ownFigure);
-        commands.once(z, "typing-end", "write no more", "L", () -> model.go(WritePlace.LANE));
+                () -> typing.string(-1));
+    }
+
+    private void walking() {
+        walk("typing-bar-before", "write on in the bar before", "HOME", () -> typing.moveBar(-1));
+        walk("typing-bar-next", "write on in the next bar", "END", () -> typing.moveBar(1));
+        walk("typing-on", "a step on, nothing written", "RIGHT", () -> typing.move(1));
+        walk("typing-back", "a step back, nothing written", "LEFT", () -> typing.move(-1));
+    }
+
+    private void walk(String id, String words, String key, Runnable action) {
+        commands.walk(TYPING, id, words, key, action);
+    }
+
+    private void where() {
+        commands.add("typing-says", "digits are degrees of the chord, of the key, or frets")
+                .in(TYPING)
+                .keys("D")
+                .button("What digits are")
+                .does(typing::nextSays);
+        commands.add("typing-scope", "write at every repeat, or at this one alone")
+                .in(TYPING)
+                .keys("O")
+                .means("only here, or every repeat")
+                .button("Only here")
+                .lit(model.lane()::onlyHere)
+                .does(model.lane()::toggleScope);
+        commands.add("typing-figure", "a figure of its own for this bar, while typing")
+                .in(TYPING)
+                .keys("F")
+                .means("a figure of its own here")
+                .does(typing::ownFigure);
+        commands.add("typing-end", "write no more")
+                .in(TYPING)
+                .keys("L")
+                .means("write notes as they are typed, or stop")
+                .button("Done")
+                .does(() -> model.go(WritePlace.LANE));
     }
 }

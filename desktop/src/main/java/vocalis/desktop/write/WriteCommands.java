@@ -1,8 +1,10 @@
 package vocalis.desktop.write;
 
+import java.util.Locale;
 import javafx.beans.property.BooleanProperty;
 import javafx.scene.input.KeyCode;
 import vocalis.core.voicing.Family;
+import vocalis.desktop.explore.Explore;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.keys.Keyboard;
 import vocalis.desktop.session.Place;
@@ -23,17 +25,8 @@ public final class WriteCommands {
 
         void ownShapes();
 
-        void idleFingers();
-
-        void compare();
-
-        void droneMap();
-
-        void bassSweep();
-
-        void series();
-
-        void dark();
+        /** Opens the panel that explores the chord at one of its pages. */
+        void explore(Explore page);
 
         void modeFinder();
 
@@ -78,18 +71,23 @@ public final class WriteCommands {
     public static void addTo(Commands commands, WriteModel model, Screen screen) {
         WriteCommands w = new WriteCommands(commands, model, screen);
         w.families();
-        w.band();
+        w.walking();
+        w.roots();
+        w.offers();
+        w.lengths();
         LaneCommands.addTo(commands, model, screen);
         TypingCommands.addTo(commands, model);
         w.cards();
         w.neck();
         w.looking();
+        w.exploring();
+        w.riff();
     }
 
     /** The keys that are held. */
     public static void holds(Keyboard keyboard, WriteModel model) {
         keyboard.hold(
-                KeyCode.M,
+                KeyCode.J,
                 WritePlace.NECK,
                 () -> model.beginHearingMiss(model.neck().stringProperty().get()));
     }
@@ -97,83 +95,119 @@ public final class WriteCommands {
     private void families() {
         for (Family f : Family.values()) {
             String digit = String.valueOf(f.digit());
-            boolean first = f == Family.values()[0];
-            commands.add("voice-" + digit, first ? "1 to 9: voice the chords in that family" : "")
+            String name = f.label().toLowerCase(Locale.ROOT);
+            commands.add("voice-" + digit, "voice the chord as " + name)
                     .in(WritePlace.BAND, WritePlace.LANE)
                     .keys(digit)
                     .does(() -> model.chords().voiceChord(f));
-            commands.add("browse-" + digit, first ? "1 to 9: show that family" : "")
+            commands.add("browse-" + digit, "show shapes: " + name)
                     .in(WritePlace.CARDS, WritePlace.NECK)
                     .keys(digit)
                     .does(() -> model.browse(f));
-            commands.add("all-" + digit, first ? "Ctrl 1 to 9: the whole riff in that family" : "")
+            commands.add("all-" + digit, "the whole riff as " + name)
                     .keys("ctrl " + digit)
                     .does(() -> model.chords().voiceAll(f));
         }
         commands.add("all-next", "the whole riff in the next family")
-                .keys("V")
-                .repeats()
                 .does(() -> model.chords().voiceAllNext(1));
         commands.add("all-before", "the whole riff in the family before")
-                .keys("shift V")
-                .repeats()
                 .does(() -> model.chords().voiceAllNext(-1));
     }
 
-    private void band() {
-        ChordEdits c = model.chords();
-        band("chord-before", "previous chord", "LEFT", () -> model.caret().move(-1), "←→ choose");
-        band("chord-next", "next chord", "RIGHT", () -> model.caret().move(1), null);
-        band("chord-first", "first chord", "HOME", () -> model.caret().moveTo(0), null);
+    private void walking() {
+        band("chord-before", "previous chord", "LEFT", () -> model.caret().move(-1));
+        band("chord-next", "next chord", "RIGHT", () -> model.caret().move(1));
+        band("chord-first", "first chord", "HOME", () -> model.caret().moveTo(0));
         band(
                 "chord-last",
                 "last chord",
                 "END",
-                () -> model.caret().moveTo(model.session().now().roots().size() - 1),
-                null);
-        band("root-up", "root up a step of the scale", "UP", () -> c.stepRoot(1), "↑↓ root");
-        band("root-down", "root down a step of the scale", "DOWN", () -> c.stepRoot(-1), null);
-        band("semitone-up", "root up a semitone", "alt UP", () -> c.transposeRoot(1), null);
-        band("semitone-down", "root down a semitone", "alt DOWN", () -> c.transposeRoot(-1), null);
-        band("bass-up", "another bass under it, a step up", "shift UP", () -> c.stepBass(1), null);
-        band("bass-down", "another bass, a step down", "shift DOWN", () -> c.stepBass(-1), null);
-        band("chord-earlier", "move the chord earlier", "alt LEFT", () -> c.moveChord(-1), null);
-        band("chord-later", "move the chord later", "alt RIGHT", () -> c.moveChord(1), null);
-        band("shorter", "shorten the chord", "shift LEFT", () -> c.lengthenChord(-1), null);
-        band("longer", "lengthen the chord", "shift RIGHT", () -> c.lengthenChord(1), null);
-        band("mark-back", "mark the chord before too", "ctrl shift LEFT", () -> c.markOn(-1), null);
-        band("mark-on", "mark the next chord too", "ctrl shift RIGHT", () -> c.markOn(1), null);
-        commands.add("voice-hint", "")
+                () -> model.caret().moveTo(model.session().now().roots().size() - 1));
+        ChordEdits c = model.chords();
+        band("mark-back", "mark the chord before too", "ctrl shift LEFT", () -> c.markOn(-1));
+        band("mark-on", "mark the next chord too", "ctrl shift RIGHT", () -> c.markOn(1));
+    }
+
+    private void roots() {
+        ChordEdits c = model.chords();
+        commands.add("root-up", "root up a step of the scale")
                 .in(WritePlace.BAND)
-                .brief("1 to 9 voice it · Ctrl 1 to 9 the whole riff")
-                .does(() -> {});
-        commands.once(
-                WritePlace.BAND,
-                "copy-chord",
-                "copy the chord to the place after it",
-                "ctrl D",
-                c::copyChord);
-        commands.once(WritePlace.BAND, "copy", "copy the chords marked", "ctrl C", c::copy);
-        commands.once(WritePlace.BAND, "paste", "paste them after the caret", "ctrl V", c::paste);
-        commands.once(
-                WritePlace.BAND, "split-chord", "split the chord in two", "ctrl K", c::splitChord);
+                .keys("UP")
+                .button("Root up")
+                .brief("←→ choose · ↑↓ root · Shift ←→ length · 1 to 9 voice it, with Ctrl all")
+                .repeats()
+                .does(() -> c.stepRoot(1));
+        commands.add("root-down", "root down a step of the scale")
+                .in(WritePlace.BAND)
+                .keys("DOWN")
+                .button("Root down")
+                .repeats()
+                .does(() -> c.stepRoot(-1));
+        band("semitone-up", "root up a semitone", "alt UP", () -> c.transposeRoot(1));
+        band("semitone-down", "root down a semitone", "alt DOWN", () -> c.transposeRoot(-1));
+        band("bass-up", "another bass under it, a step up", "shift UP", () -> c.stepBass(1));
+        band("bass-down", "another bass, a step down", "shift DOWN", () -> c.stepBass(-1));
+    }
+
+    private void lengths() {
+        ChordEdits c = model.chords();
+        commands.add("longer", "lengthen the chord")
+                .in(WritePlace.BAND)
+                .keys("shift RIGHT")
+                .button("Longer")
+                .repeats()
+                .does(() -> c.lengthenChord(1));
+        commands.add("shorter", "shorten the chord")
+                .in(WritePlace.BAND)
+                .keys("shift LEFT")
+                .button("Shorter")
+                .repeats()
+                .does(() -> c.lengthenChord(-1));
+        commands.add("copy-chord", "another chord after this one, like it")
+                .in(WritePlace.BAND)
+                .keys("ctrl D")
+                .button("Add chord")
+                .does(c::copyChord);
+        commands.add("split-chord", "split the chord in two")
+                .in(WritePlace.BAND)
+                .keys("ctrl K")
+                .button("Split")
+                .does(c::splitChord);
         commands.add("delete-chord", "delete the chords marked")
                 .in(WritePlace.BAND)
                 .keys("DELETE", "BACK_SPACE")
+                .button("Delete")
                 .does(c::deleteChord);
-        commands.add("to-voicings", "go in to its voicings")
+        band("chord-earlier", "move the chord earlier", "alt LEFT", () -> c.moveChord(-1));
+        band("chord-later", "move the chord later", "alt RIGHT", () -> c.moveChord(1));
+        commands.add("copy", "copy the chords marked")
+                .in(WritePlace.BAND)
+                .keys("ctrl C")
+                .means("copy")
+                .does(c::copy);
+        commands.add("paste", "paste chords after this one")
+                .in(WritePlace.BAND)
+                .keys("ctrl V")
+                .means("paste")
+                .does(c::paste);
+    }
+
+    private void offers() {
+        commands.add("next-root", "what could stand here, and why")
+                .in(WritePlace.BAND, WritePlace.LANE, WritePlace.CARDS, WritePlace.NECK)
+                .keys("Q")
+                .button("What could stand here")
+                .does(screen::nextRoot);
+        commands.add("roots", "type the roots of the riff").keys("ctrl R").does(screen::roots);
+        commands.add("to-voicings", "go in to its shapes")
                 .in(WritePlace.BAND)
                 .keys("ENTER")
-                .brief("Enter voicings")
+                .button("Its shapes")
                 .does(() -> model.go(WritePlace.CARDS));
     }
 
-    private void band(String id, String words, String key, Runnable action, String brief) {
-        Commands.Builder b = commands.add(id, words).in(WritePlace.BAND).keys(key).repeats();
-        if (brief != null) {
-            b.brief(brief);
-        }
-        b.does(action);
+    private void band(String id, String words, String key, Runnable action) {
+        commands.walk(WritePlace.BAND, id, words, key, action);
     }
 
     private void cards() {
@@ -181,27 +215,31 @@ public final class WriteCommands {
         commands.add("card-before", "previous shape")
                 .in(z)
                 .keys("LEFT")
-                .brief("←→ shape")
+                .brief("←→ shape · ↑↓ place on the neck · 1 to 9 family · hold H to hear · Esc out")
                 .repeats()
                 .does(() -> model.shown().moveCard(-1));
         commands.walk(z, "card-next", "next shape", "RIGHT", () -> model.shown().moveCard(1));
-        commands.add("place-next", "the shape in its next place")
-                .in(z)
-                .keys("UP")
-                .brief("↑↓ place on the neck · 1 to 9 family")
-                .repeats()
-                .does(() -> model.shown().movePlace(1));
-        commands.walk(
-                z,
-                "place-previous",
-                "the shape in its place before",
-                "DOWN",
-                () -> model.shown().movePlace(-1));
-        commands.add("use", "put it into the riff")
+        commands.add("use", "put the shape into the riff")
                 .in(z)
                 .keys("ENTER")
-                .brief("Enter put it into the riff · Esc out")
+                .button("Use it")
                 .does(model::useShown);
+        commands.add("use-all", "the whole riff in the family shown")
+                .in(z)
+                .button("Whole riff so")
+                .does(() -> model.chords().voiceAll(model.shown().familyProperty().get()));
+        commands.add("place-next", "the shape higher up the neck")
+                .in(z)
+                .keys("UP")
+                .button("Higher place")
+                .repeats()
+                .does(() -> model.shown().movePlace(1));
+        commands.add("place-previous", "the shape lower down the neck")
+                .in(z)
+                .keys("DOWN")
+                .button("Lower place")
+                .repeats()
+                .does(() -> model.shown().movePlace(-1));
     }
 
     private void neck() {
@@ -209,7 +247,8 @@ public final class WriteCommands {
         commands.add("fret-lower", "a fret lower")
                 .in(z)
                 .keys("LEFT")
-                .brief("arrows move")
+                .brief(
+                        "arrows move · Delete silences · hold J: heard with the silent string ringing")
                 .repeats()
                 .does(() -> model.neck().move(0, side(-1)));
         commands.walk(
@@ -220,7 +259,7 @@ public final class WriteCommands {
         commands.add("fret", "sound this fret, or silence it")
                 .in(z)
                 .keys("ENTER")
-                .brief("Enter sound or silence")
+                .button("Sound or silence")
                 .does(
                         () ->
                                 model.neck()
@@ -229,13 +268,13 @@ public final class WriteCommands {
                                                 model.neck().fretProperty().get()));
         commands.add("silence", "silence the string")
                 .in(z)
-                .keys("X")
-                .brief("X silence · M held hears it ring")
+                .keys("DELETE", "BACK_SPACE")
+                .button("Silence string")
                 .does(() -> model.neck().silence(model.neck().stringProperty().get()));
-        commands.add("use-neck", "put the shape into the riff")
+        commands.add("use-neck", "put the shape on the neck into the riff")
                 .in(z)
                 .keys("ctrl ENTER")
-                .brief("Ctrl Enter put it into the riff")
+                .button("Put into riff")
                 .does(model::useShown);
     }
 
@@ -244,50 +283,69 @@ public final class WriteCommands {
     }
 
     private void looking() {
-        look("names", "note names or degrees", "N", () -> flip(model.noteNamesProperty()));
-        look("scale", "the scale on the neck", "S", () -> flip(model.scaleStepsProperty()));
-        look("find", "find a shape, a name or notes", "ctrl F", screen::find);
-        look("filter", "filter the voicings", "ctrl L", screen::filter);
+        look(
+                "names",
+                "note names or degrees on the neck",
+                "N",
+                () -> flip(model.noteNamesProperty()));
+        look("scale", "the scale on the neck", null, () -> flip(model.scaleStepsProperty()));
+        look("find", "find a shape, a chord name or notes", "ctrl F", screen::find);
+        look("filter", "filter the shapes", "ctrl L", screen::filter);
         look("keep", "keep the shape shown as your own", "ctrl B", screen::keepShape);
         look("own", "your own shapes on this root", "0", screen::ownShapes);
-        String[] voices = {"top", "second", "third", "fourth"};
+        String[] voices = {"highest", "second-highest", "third-highest", "fourth-highest"};
         for (int i = 1; i <= voices.length; i++) {
             int voice = i;
-            String words = "leave out the " + voices[i - 1] + " voice, from the top";
+            String words = "leave out the " + voices[i - 1] + " note";
             look("thin-" + i, words, "alt " + i, () -> model.thin(voice));
         }
         look(
                 "page",
-                "next page of the readout",
-                "P",
+                "next page of figures beside the neck",
+                null,
                 () -> model.pageProperty().set(model.pageProperty().get().next()));
         look(
                 "support",
-                "the numbers behind the heard root",
-                "R",
+                "why it is heard so: the numbers behind the root",
+                null,
                 () -> flip(model.supportProperty()));
-        look("prove", "prove the root: power chords under it", "U", screen::prove);
-        look("pure", "thirds pure or tempered", "J", () -> flip(model.gain().pureProperty()));
-        look("idle", "what the idle fingers can add", "I", screen::idleFingers);
-        look("compare", "set this voicing beside others", "C", screen::compare);
-        look("drones", "which open strings suit which key", "D", screen::droneMap);
-        look("basses", "the shape over the twelve basses", "B", screen::bassSweep);
-        look("series", "the shape along the neck, named fret by fret", "L", screen::series);
-        look("dark", "dark voicings of this root: ♭5, ♭9, ♭6", "shift D", screen::dark);
-        look("modes", "which keys the riff's notes fit", "K", screen::modeFinder);
-        look("roots", "type the roots of the riff", "ctrl R", screen::roots);
-        look("next-root", "what could stand here, and why", "Q", screen::nextRoot);
-        look("variations", "variations of the riff", "F7", screen::variations);
-        look("keep-version", "keep the riff as a version", "F8", screen::keepVersion);
-        look("keep-named", "keep it under a name", "shift F8", screen::keepNamed);
-        look("versions", "versions kept, and three endings", "F9", screen::versions);
-        look("ways", "other ways of the hand through the riff", "F11", screen::ways);
+        look("pure", "thirds pure or tempered", null, () -> flip(model.gain().pureProperty()));
+    }
+
+    private void exploring() {
+        explore("explore", "explore this chord: basses, drones, dark shapes, along the neck …", "C")
+                .button("Explore")
+                .does(() -> screen.explore(Explore.COMPARE));
+        for (Explore page : Explore.values()) {
+            commands.add(page.id(), page.command()).does(() -> screen.explore(page));
+        }
+        commands.add("prove", "prove the root: power chords under it").does(screen::prove);
+        commands.add("modes", "which keys the riff's notes fit").does(screen::modeFinder);
+    }
+
+    private Commands.Builder explore(String id, String words, String key) {
+        return commands.add(id, words)
+                .in(WritePlace.BAND, WritePlace.LANE, WritePlace.CARDS, WritePlace.NECK)
+                .keys(key)
+                .means("compare");
+    }
+
+    private void riff() {
+        look("variations", "variations of the riff", null, screen::variations);
+        look("keep-version", "keep the riff as a version", null, screen::keepVersion);
+        look("keep-named", "keep it as a version with a name", null, screen::keepNamed);
+        look("versions", "versions kept, and three endings", null, screen::versions);
+        look("ways", "other ways of the hand through the riff", null, screen::ways);
         look("check", "what a player would stumble over", "ctrl G", screen::check);
-        look("findings", "what could not be played as written", "G", screen::findings);
+        look("findings", "what could not be played as written", null, screen::findings);
     }
 
     private void look(String id, String words, String key, Runnable action) {
-        commands.add(id, words).keys(key).does(action);
+        Commands.Builder b = commands.add(id, words);
+        if (key != null) {
+            b.keys(key);
+        }
+        b.does(action);
     }
 
     private static void flip(BooleanProperty p) {

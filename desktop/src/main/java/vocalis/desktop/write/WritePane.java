@@ -79,12 +79,12 @@ public final class WritePane extends VBox {
 
     private void lay() {
         VBox.setVgrow(band, Priority.ALWAYS);
-        band.setMinHeight(112);
+        band.setMinHeight(106);
         band.setPrefHeight(220);
         lane.setMinHeight(Region.USE_PREF_SIZE);
         cards.setMinHeight(70);
         cards.setPrefHeight(78);
-        neck.setMinHeight(118);
+        neck.setMinHeight(108);
         neck.setPrefHeight(158);
         VBox voicings = new VBox(families, cards, neck);
         voicings.getStyleClass().add("voicings");
@@ -103,7 +103,7 @@ public final class WritePane extends VBox {
     /** Readout and neck get their share of a frame of this size. */
     public void fit(double width, double height) {
         figures.setPrefWidth(Math.max(310, Math.min(460, width * 0.27)));
-        neck.setPrefHeight(Math.max(124, Math.min(230, height * 0.2)));
+        neck.setPrefHeight(Math.max(110, Math.min(230, height * 0.19)));
     }
 
     /** The controls of its places. */
@@ -141,7 +141,7 @@ public final class WritePane extends VBox {
         ContextMenu menu = new ContextMenu();
         for (Command c : commands.all()) {
             boolean walks = c.id().startsWith("chord-before") || c.id().startsWith("chord-next");
-            boolean ofChords = c.places().contains(WritePlace.BAND) && !c.words().isEmpty();
+            boolean ofChords = c.places().contains(WritePlace.BAND) && c.label().isPresent();
             if (ofChords && !walks && !c.keys().isEmpty()) {
                 menu.getItems().add(commands.item(c.id()));
             }

@@ -74,6 +74,11 @@ public final class ChordEdits {
         mark.set(from == chord() ? NONE : from);
     }
 
+    /** Marks from the chord under the caret, or from where marking began, to another. */
+    public void markTo(int to) {
+        markOn(to - chord());
+    }
+
     /** Moves the chord itself. */
     public void moveChord(int by) {
         int to = chord() + by;

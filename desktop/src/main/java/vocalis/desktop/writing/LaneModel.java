@@ -1,5 +1,6 @@
 package vocalis.desktop.writing;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
@@ -15,6 +16,7 @@ import vocalis.core.pattern.Event;
 import vocalis.core.pattern.Pass;
 import vocalis.core.pattern.Stroke;
 import vocalis.core.pattern.Struck;
+import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Riff;
@@ -27,8 +29,13 @@ import vocalis.workbench.words.FindingWords;
 /** The lane's caret, in ticks, and what keys and mouse do to the strokes under it. */
 public final class LaneModel {
 
-    /** Grains of the caret: parts of a whole note, coarse to fine, tuplets among them. */
-    private static final List<Integer> GRAINS = List.of(2, 4, 6, 8, 12, 16, 20, 24, 28, 32);
+    /** Steps of the caret in straight time: parts of a whole note, coarse to fine. */
+    private static final List<Integer> STRAIGHT = List.of(2, 4, 8, 16, 32);
+
+    private static final List<Integer> TRIPLETS = List.of(6, 12, 24);
+
+    /** Five and seven to a quarter. */
+    private static final List<Integer> ODD = List.of(20, 28);
 
     private final Session session;
     private final TouchEdits touches;
@@ -38,7 +45,8 @@ public final class LaneModel {
     private final ObjectProperty<Scope> scope = new SimpleObjectProperty<>(Scope.EVERY_PASS);
     private final ObjectProperty<OptionalLong> mark =
             new SimpleObjectProperty<>(OptionalLong.empty());
-    private final LongProperty grain = new SimpleLongProperty(Ticks.SIXTEENTH);
+    private Meter meter = Meter.COMMON;
+    private final LongProperty grain = new SimpleLongProperty(Ticks.EIGHTH);
     private Clipping clipboard;
 
     LaneModel(Session session) {
@@ -83,17 +91,64 @@ public final class LaneModel {
         return grain;
     }
 
-    /** A finer grain, or a coarser one. */
+    /** A finer step of the same kind, straight or in triplets, or a coarser one. */
     public void refine(int by) {
-        int now = GRAINS.indexOf((int) (Ticks.WHOLE / grain.get()));
-        int next = Math.max(0, Math.min(GRAINS.size() - 1, now + by));
-        grain.set(Ticks.WHOLE / GRAINS.get(next));
+        List<Integer> kind = kind();
+        int now = kind.indexOf(toAWhole());
+        steps(kind.get(Math.max(0, Math.min(kind.size() - 1, now + by))));
+    }
+
+    /** Triplets of what the step was, or the straight step again. */
+    public void toggleTriplets() {
+        into(inTriplets() ? STRAIGHT : TRIPLETS);
+    }
+
+    /** Five to a quarter, then seven, then straight steps again. */
+    public void nextOdd() {
+        int now = ODD.indexOf(toAWhole());
+        if (now == ODD.size() - 1) {
+            into(STRAIGHT);
+        } else {
+            steps(ODD.get(now + 1));
+        }
+    }
+
+    /** Among steps of another kind, the one that is nearest in size. */
+    private void into(List<Integer> other) {
+        int now = toAWhole();
+        steps(
+                other.stream()
+                        .min(Comparator.comparingDouble(n -> Math.abs(Math.log((double) n / now))))
+                        .orElseThrow());
+    }
+
+    private List<Integer> kind() {
+        int now = toAWhole();
+        return TRIPLETS.contains(now) ? TRIPLETS : ODD.contains(now) ? ODD : STRAIGHT;
+    }
+
+    private int toAWhole() {
+        return (int) (Ticks.WHOLE / grain.get());
+    }
+
+    /** Whether a step is a third of a straight one. */
+    public boolean inTriplets() {
+        return kind() == TRIPLETS;
+    }
+
+    private void steps(int toAWhole) {
+        grain.set(Ticks.WHOLE / toAWhole);
         session.say("Steps of " + grainInWords() + ".");
+    }
+
+    /** Whether an edit changes this pass of the figure alone. */
+    public boolean onlyHere() {
+        return scope.get() == Scope.THIS_PASS;
     }
 
     /** What a step is. */
     public String grainInWords() {
-        return switch ((int) (Ticks.WHOLE / grain.get())) {
+        return switch (toAWhole()) {
             case 2 -> "half notes";
             case 4 -> "quarters";
             case 6 -> "quarter triplets";
@@ -116,8 +171,18 @@ public final class LaneModel {
         return session.now();
     }
 
+    /** The step follows the meter: eighths, sixteenths where the beat is one. */
+    private void followMeter() {
+        Meter now = now().meters().meter(0);
+        if (!now.equals(meter)) {
+            meter = now;
+            grain.set(now.beatTicks() <= Ticks.SIXTEENTH ? Ticks.SIXTEENTH : Ticks.EIGHTH);
+        }
+    }
+
     /** Keeps the caret within a riff that became shorter. */
     void stayInside() {
+        followMeter();
         long last = Math.max(0, now().length() - 1);
         if (caret.get() > last) {
             caret.set(last / grain.get() * grain.get());
@@ -173,6 +238,14 @@ public final class LaneModel {
             mark.set(OptionalLong.of(caret.get()));
         }
         step(steps);
+    }
+
+    /** Marks from the caret, or from where marking began, to a tick. */
+    public void markTo(long tick) {
+        if (mark.get().isEmpty()) {
+            mark.set(OptionalLong.of(caret.get()));
+        }
+        setCaret(tick);
     }
 
     /** Moves to the next stroke (or the one before). */
@@ -293,7 +366,7 @@ public final class LaneModel {
             return "figure played once";
         }
         return scope.get() == Scope.EVERY_PASS
-                ? "edits hold at all " + passes + " passes (O: here only)"
-                : "edits hold here only, at one of " + passes + " passes (O: all)";
+                ? "changes all " + passes + " repeats (O: only here)"
+                : "changes one of " + passes + " repeats (O: all)";
     }
 }

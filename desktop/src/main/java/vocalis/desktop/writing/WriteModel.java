@@ -261,6 +261,11 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
         hearing.endHearing();
     }
 
+    @Override
+    public String spoken(Place place) {
+        return place instanceof WritePlace p ? new Spoken(this).of(p) : "";
+    }
+
     // What is done with the chord that is shown. Each is one edit, or none.
 
     /** Shows the cards of a family without changing the riff. */

@@ -5,10 +5,10 @@ import vocalis.desktop.session.Place;
 /** The places of the Write screen. */
 public enum WritePlace implements Place {
     BAND("Chords"),
-    LANE("Lane"),
+    LANE("Rhythm"),
     /** The lane, where digits and letters are written as notes and strokes. */
-    TYPING("Writing in the lane (L)"),
-    CARDS("Voicings"),
+    TYPING("Typing notes"),
+    CARDS("Shapes"),
     NECK("Neck");
 
     private final String words;

@@ -134,7 +134,26 @@ class CommandsTest {
                 .hasMessageContaining("again");
         assertThatThrownBy(() -> commands.add("again", "").keys("SPACE").does(() -> {}))
                 .hasMessageContaining("play");
-        commands.add("elsewhere", "").in(WritePlace.NECK).keys("K").does(() -> {});
+        commands.add("elsewhere", "more voices, here too")
+                .in(WritePlace.NECK)
+                .keys("K")
+                .means("more voices")
+                .does(() -> {});
+        // Arrows and digits say what their place says.
+        commands.add("fret-up", "a string up").in(WritePlace.NECK).keys("UP").does(() -> {});
+    }
+
+    /** A letter that meant another thing on another screen is refused when the program starts. */
+    @Test
+    void aKeyHasOneMeaning() {
+        assertThatThrownBy(
+                        () ->
+                                commands.add("keep", "keep the shape")
+                                        .in(WritePlace.CARDS)
+                                        .keys("K")
+                                        .does(() -> {}))
+                .hasMessageContaining("more voices")
+                .hasMessageContaining("keep the shape");
     }
 
     @Test

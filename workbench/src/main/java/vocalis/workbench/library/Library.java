@@ -73,26 +73,22 @@ public final class Library {
         remembered().forEach(e -> known.put(e.file(), e));
         List<LibraryEntry> found = new ArrayList<>();
         int fresh = 0;
-        if (Files.isDirectory(folder)) {
-            try (DirectoryStream<Path> files = Files.newDirectoryStream(folder, "*.json")) {
-                for (Path f : files) {
-                    if (cancelled.getAsBoolean()) {
-                        return found;
-                    }
-                    BasicFileAttributes a = attributes(f);
-                    String name = f.getFileName().toString();
-                    if (a == null || name.startsWith(".")) {
-                        continue;
-                    }
-                    LibraryEntry e = known.get(name);
-                    long modified = a.lastModifiedTime().toMillis();
-                    if (e == null || e.modified() != modified || e.size() != a.size()) {
-                        e = read(f, modified, a.size());
-                        read.accept(++fresh);
-                    }
-                    found.add(e);
-                }
+        for (Path f : files()) {
+            if (cancelled.getAsBoolean()) {
+                return found;
             }
+            BasicFileAttributes a = attributes(f);
+            if (a == null) {
+                continue;
+            }
+            String name = name(f);
+            LibraryEntry e = known.get(name);
+            long modified = a.lastModifiedTime().toMillis();
+            if (e == null || e.modified() != modified || e.size() != a.size()) {
+                e = read(f, name, modified, a.size());
+                read.accept(++fresh);
+            }
+            found.add(e);
         }
         found.sort(Comparator.comparingLong(LibraryEntry::modified).reversed());
         if (fresh > 0 || found.size() != known.size()) {
@@ -100,6 +96,63 @@ public final class Library {
             SafeFiles.write(index, MAPPER.writeValueAsBytes(found));
         }
         return found;
+    }
+
+    /** The riffs of the folder, and those elsewhere that were opened or saved here. */
+    private List<Path> files() throws IOException {
+        List<Path> all = new ArrayList<>();
+        if (Files.isDirectory(folder)) {
+            try (DirectoryStream<Path> files = Files.newDirectoryStream(folder, "*.json")) {
+                for (Path f : files) {
+                    if (!f.getFileName().toString().startsWith(".")) {
+                        all.add(f);
+                    }
+                }
+            }
+        }
+        elsewhere().stream().map(Path::of).filter(Files::isRegularFile).forEach(all::add);
+        return all;
+    }
+
+    /** How an entry names its file: by its name in the folder, else by its whole path. */
+    private String name(Path file) {
+        Path whole = file.toAbsolutePath().normalize();
+        return folder.normalize().equals(whole.getParent())
+                ? whole.getFileName().toString()
+                : whole.toString();
+    }
+
+    private Path elsewhereFile() {
+        return index.resolveSibling("library-elsewhere.json");
+    }
+
+    private List<String> elsewhere() {
+        try {
+            return Files.exists(elsewhereFile())
+                    ? MAPPER.readValue(
+                            Files.readAllBytes(elsewhereFile()),
+                            new TypeReference<List<String>>() {})
+                    : List.of();
+        } catch (IOException e) {
+            Log.note("riffs outside the logbook's folder are not known: " + e.getMessage());
+            return List.of();
+        }
+    }
+
+    /** A riff was opened or saved: the logbook shows it wherever it lies. */
+    public void know(Path file) {
+        String name = name(file);
+        List<String> all = new ArrayList<>(elsewhere());
+        if (!Path.of(name).isAbsolute() || all.contains(name)) {
+            return;
+        }
+        all.add(name);
+        try {
+            Files.createDirectories(index.getParent());
+            SafeFiles.write(elsewhereFile(), MAPPER.writeValueAsBytes(all));
+        } catch (IOException e) {
+            Log.note("the logbook does not show " + name + ": " + e.getMessage());
+        }
     }
 
     /** A file's attributes; null when it has just gone. */
@@ -111,8 +164,7 @@ public final class Library {
         }
     }
 
-    private static LibraryEntry read(Path f, long modified, long size) {
-        String name = f.getFileName().toString();
+    private static LibraryEntry read(Path f, String name, long modified, long size) {
         try {
             return LibraryEntry.of(PieceFiles.read(f).piece(), name, modified, size);
         } catch (PieceFiles.PieceFileException e) {
@@ -196,11 +248,15 @@ public final class Library {
         Path to = folder.resolve(TRASH);
         Files.createDirectories(to);
         long when = System.currentTimeMillis();
-        while (Files.exists(to.resolve(when + "-" + e.file()))) {
+        String name = file(e).getFileName().toString();
+        while (Files.exists(to.resolve(when + "-" + name))) {
             when++;
         }
-        return Files.move(
-                file(e), to.resolve(when + "-" + e.file()), StandardCopyOption.ATOMIC_MOVE);
+        Path there = to.resolve(when + "-" + name);
+        // A file elsewhere may lie on another disk, to which nothing is moved in one step.
+        return Path.of(e.file()).isAbsolute()
+                ? Files.move(file(e), there)
+                : Files.move(file(e), there, StandardCopyOption.ATOMIC_MOVE);
     }
 
     /** What lies in the trash, what was put away last first. */

@@ -68,7 +68,7 @@ public final class ArrangeWords {
     public static String of(Mend m) {
         String left =
                 m.left() == 0
-                        ? "; nothing else rubs then"
+                        ? "; no other clash then"
                         : "; "
                                 + m.left()
                                 + (m.left() == 1 ? " clash is left" : " clashes are left");
@@ -112,8 +112,8 @@ public final class ArrangeWords {
                                 : percent + " % of it in guitar one's gaps";
         String rubs =
                 o.clashes() == 0
-                        ? "nothing rubs"
-                        : "rubs " + (o.clashes() == 1 ? "once" : o.clashes() + " times");
+                        ? "no clash"
+                        : "clashes " + (o.clashes() == 1 ? "once" : o.clashes() + " times");
         return range + ", " + gaps + ", " + rubs;
     }
 

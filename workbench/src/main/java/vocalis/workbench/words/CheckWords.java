@@ -48,7 +48,7 @@ public final class CheckWords {
             return (u.strings().size() == 1 ? "string " : "strings ")
                     + which
                     + (u.strings().size() == 1 ? " rings" : " ring")
-                    + " with it, for nothing silences "
+                    + " with it, for nothing mutes "
                     + (u.strings().size() == 1 ? "it" : "them")
                     + "; pick the strings one by one, or take a shape that covers them";
         } else if (c instanceof Caution.StillSeam) {
@@ -81,9 +81,9 @@ public final class CheckWords {
         }
         String meets =
                 l.meets().isEmpty()
-                        ? "it never begins on a one"
-                        : "it begins on a one again after " + bars(l.meetsBars());
-        return "Laid end to end "
+                        ? "it never starts on beat 1 again"
+                        : "it starts on beat 1 again after " + bars(l.meetsBars());
+        return "Repeated, "
                 + meets
                 + ", and is back in its first place after "
                 + bars(l.backBars())

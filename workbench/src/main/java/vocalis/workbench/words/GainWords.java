@@ -90,7 +90,7 @@ public final class GainWords {
         double growl = a.growl();
         String than = " as the plain power chord";
         if (notes.size() == 1) {
-            parts.add("One note alone: nothing rubs with it.");
+            parts.add("One note alone: nothing clashes with it.");
         } else if (growl < STEADY) {
             parts.add("As steady" + than + ".");
         } else {
@@ -114,18 +114,20 @@ public final class GainWords {
         boolean clean = Math.abs(g.cents()) < 15;
         String name = note(g.midi()).symbol();
         if (inChord && clean) {
-            return "Its loudest ghost, " + name + ", is a note of the chord and backs it.";
+            return "The loudest tone that distortion adds, "
+                    + name
+                    + ", is a note of the chord and backs it.";
         }
         if (inChord) {
-            return "Its loudest ghost lies "
+            return "The loudest tone that distortion adds lies "
                     + Math.abs(Math.round(g.cents()))
                     + " ¢ "
                     + (g.cents() > 0 ? "sharp" : "flat")
                     + " of "
                     + name
-                    + " and rubs with it.";
+                    + " and clashes with it.";
         }
-        return "Its loudest ghost lies near " + name + ", outside the chord.";
+        return "The loudest tone that distortion adds lies near " + name + ", outside the chord.";
     }
 
     /**
@@ -140,7 +142,7 @@ public final class GainWords {
         }
         if (major) {
             return Optional.of(
-                    "The major third is drawn 13.7 ¢ flat, to 5:4: its ghosts fall into place and the"
+                    "The major third is drawn 13.7 ¢ flat, to 5:4: the added tones fall into place and the"
                             + " growl goes.");
         }
         return minor

@@ -90,4 +90,43 @@ public final class HandWords {
     private static String called(int finger) {
         return finger > 1 && finger < 5 ? FINGERS[finger] + " finger" : FINGERS[finger];
     }
+
+    /** From here on a change of position is a shift; a fret less is reached without one. */
+    private static final int SHIFT = 2;
+
+    /**
+     * How the hand goes through a loop: {@code two shifts, the longest from fret 3 to 10}.
+     *
+     * @param shapes what is held, one after the other; the last leads back into the first
+     */
+    public static String shifts(List<Shape> shapes) {
+        int shifts = 0;
+        int from = 0;
+        int to = 0;
+        for (int i = 0; i < shapes.size(); i++) {
+            int a = shapes.get(i).lowestFretted();
+            int b = shapes.get((i + 1) % shapes.size()).lowestFretted();
+            // Where nothing is fretted the hand is free to be anywhere.
+            boolean shift = a > 0 && b > 0 && Math.abs(b - a) >= SHIFT;
+            shifts += shift ? 1 : 0;
+            if (shift && Math.abs(b - a) > Math.abs(to - from)) {
+                from = a;
+                to = b;
+            }
+        }
+        return switch (shifts) {
+            case 0 -> "the hand stays in its place";
+            case 1 -> "one shift, from fret " + from + " to " + to;
+            default ->
+                    (shifts < NUMBERS.length ? NUMBERS[shifts] : String.valueOf(shifts))
+                            + " shifts, the longest from fret "
+                            + from
+                            + " to "
+                            + to;
+        };
+    }
+
+    private static final String[] NUMBERS = {
+        "no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"
+    };
 }

@@ -54,7 +54,7 @@ public final class RevoiceWords {
             return row.version().get();
         }
         return row.mix()
-                ? "your mix"
+                ? "as written"
                 : row.family()
                         .map(f -> f.shortLabel())
                         .orElseGet(() -> name(row.intent().orElseThrow()));
@@ -66,11 +66,17 @@ public final class RevoiceWords {
                 row.mix()
                         ? "the riff as it stands"
                         : row.version().isPresent()
-                                ? "kept beside your mix"
+                                ? "kept beside what is written"
                                 : row.family().isPresent()
                                         ? row.family().get().effect()
                                         : did(row, row.intent().get());
-        return does + String.format("; the hand goes %.0f mm a round", row.way().travelMm());
+        return does + "; " + shifts(row);
+    }
+
+    /** How the hand goes through a row. */
+    public static String shifts(Row row) {
+        return HandWords.shifts(
+                row.derived().chords().stream().map(c -> c.candidate().voicing().shape()).toList());
     }
 
     private static String did(Row row, Intent intent) {
@@ -169,7 +175,7 @@ public final class RevoiceWords {
     /** What rubs between two guitars, in plain words. */
     public static String of(List<Rub> rubs, Key key) {
         if (rubs.isEmpty()) {
-            return "nothing rubs";
+            return "no clash";
         }
         String first =
                 rubs.stream()

@@ -52,7 +52,7 @@ public final class VariationWords {
             case NEXT_TREATMENT -> "the whole riff in the next family";
             case FIFTH_IN_BASS -> "the same shapes, each over its fifth";
             case HELD_BASS -> "the first root held under every chord";
-            case THINNED -> "shapes of three voices and more without their second from the top";
+            case THINNED -> "the second-highest note left out of shapes of three notes and more";
             case RESOLVED_FOURTH -> "the chord under the caret suspended, then as a triad";
             case RINGING_OR_MUTED -> "what rang under the palm, what was muted ringing";
             case DISPLACED -> "the whole pattern an eighth later against the bars";

@@ -1,4 +1,4 @@
-package vocalis.desktop.sheets;
+package vocalis.desktop.explore;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -10,7 +10,6 @@ import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -30,7 +29,7 @@ import vocalis.core.voicing.Voicing;
 import vocalis.desktop.band.BandGeometry;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Explain;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.HoldToHear;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.playing.GainReadings;
 import vocalis.workbench.words.HandWords;
@@ -40,7 +39,7 @@ import vocalis.workbench.words.RootWords;
  * Up to four voicings side by side, on one scale, row by row, with what each changes against the
  * plain power chord. It begins with what is shown, what the riff has, and the next cards.
  */
-public final class Compare {
+final class ComparePage implements ExplorePage {
 
     private static final int MOST = 4;
     private static final double STRIP_HEIGHT = 130;
@@ -52,26 +51,30 @@ public final class Compare {
     private final WriteModel model;
     private final List<Voicing> voicings = new ArrayList<>();
     private final GridPane grid = new GridPane();
-    private SheetHost.Sheet sheet;
+    private final Runnable close;
 
-    public Compare(WriteModel model) {
+    ComparePage(WriteModel model, Runnable close) {
         this.model = model;
+        this.close = close;
         grid.setHgap(18);
         grid.setVgap(7);
     }
 
-    /** Opens the comparison with the voicing shown and its neighbours that matter. */
-    public void show(SheetHost host) {
+    @Override
+    public Node show() {
         begin();
-        Label how =
-                Choices.caption(
-                        "←→ choose, hold H to hear, Enter puts it into the riff, Delete takes it away,"
-                                + " + sets the next card beside it.");
-        VBox content = new VBox(12, how, grid);
-        content.getStyleClass().add("help");
-        sheet = host.open("Side by side", content, 1120);
-        sheet.onClosed(model.hearing()::endHearing);
         fill(0);
+        return new VBox(
+                12,
+                Choices.caption(
+                        "←→ choose, hold to hear, Enter puts it into the riff, Delete takes it away,"
+                                + " + sets the next card beside it."),
+                grid);
+    }
+
+    @Override
+    public Node first() {
+        return grid.lookup("#compare-0");
     }
 
     /** What is shown, what the riff has, then the best other cards, without doubles. */
@@ -151,8 +154,8 @@ public final class Compare {
                     0);
         }
         Node wanted = grid.lookup("#compare-" + Math.min(focus, voicings.size() - 1));
-        if (wanted != null) {
-            sheet.focus(wanted);
+        if (wanted != null && wanted.getScene() != null) {
+            wanted.requestFocus();
         }
     }
 
@@ -185,7 +188,7 @@ public final class Compare {
         add(x, 10, fit(r, key));
         add(x, 11, Context.tension(v, key) + " of 100");
         Optional<Fingering> hand = Fingering.of(v.board(), v.shape(), model.session().hand());
-        add(x, 12, hand.map(Compare::held).orElse("out of reach"));
+        add(x, 12, hand.map(ComparePage::held).orElse("out of reach"));
         add(x, 13, hand.map(f -> HandWords.of(Muting.of(v.shape(), f))).orElse(""));
     }
 
@@ -194,29 +197,19 @@ public final class Compare {
         Button name = new Button(r.name().symbol() + (inRiff ? "  in the riff" : ""));
         name.getStyleClass().add("compare-name");
         name.setId("compare-" + i);
-        name.setOnMousePressed(e -> model.hearing().hear(v.shape()));
-        name.setOnMouseReleased(e -> model.hearing().endHearing());
-        name.focusedProperty().addListener(o -> model.hearing().endHearing());
+        HoldToHear.at(name, () -> model.hearing().hear(v.shape()), model.hearing()::endHearing);
         name.addEventFilter(KeyEvent.KEY_PRESSED, e -> pressed(e, i, v));
-        name.addEventFilter(
-                KeyEvent.KEY_RELEASED,
-                e -> {
-                    if (e.getCode() == KeyCode.H) {
-                        model.hearing().endHearing();
-                    }
-                });
         return name;
     }
 
     private void pressed(KeyEvent e, int i, Voicing v) {
         switch (e.getCode()) {
-            case H -> model.hearing().hear(v.shape());
             case LEFT -> fillFocus(i - 1);
             case RIGHT -> fillFocus(i + 1);
             case ENTER -> {
                 model.shown().take(v.shape());
                 model.useShown();
-                sheet.close();
+                close.run();
             }
             case DELETE, BACK_SPACE -> {
                 if (voicings.size() > 1) {
