@@ -113,7 +113,7 @@ final class FrameCommands {
     private void ground() {
         commands.add("ground-fields", "the ground: tuning, capo, key, tempo, meter, tone")
                 .in(Whereabouts.Around.GROUND)
-                .brief("Ground: Tab next field · letters find, ↑↓ change · Esc back to the chords")
+                .brief("Ground: Tab next field · letters find, ↑ ↓ change · Esc back to the chords")
                 .does(frame::toGround);
     }
 }

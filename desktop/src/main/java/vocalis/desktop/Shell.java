@@ -100,6 +100,7 @@ final class Shell {
     private final Keeping keeping;
     private final Label title = new Label();
     private final Label state = new Label();
+    private final Button saveNow = new Button("Save");
     private final Menus menus;
     private final Subscription told;
     private Theme theme;
@@ -350,10 +351,17 @@ final class Shell {
         find.setPrefWidth(170);
         find.setOnAction(e -> frame.search());
         Explain.means(find, "Search everything that the program does, by any word for it (F3)");
+        saveNow.getStyleClass().add("strip-button");
+        saveNow.setId("save-now");
+        saveNow.setFocusTraversable(false);
+        saveNow.setMinWidth(Region.USE_PREF_SIZE);
+        saveNow.setOnAction(e -> desk.save());
+        Explain.means(saveNow, "What you changed is not saved yet; this keeps it (Ctrl S)");
         HBox header =
                 new HBox(
                         title,
                         state,
+                        saveNow,
                         new ScreenKeys(commands, models),
                         find,
                         gap,
@@ -383,6 +391,9 @@ final class Shell {
 
     private void refresh() {
         title.setText(workspace.content().title());
+        saveNow.setVisible(workspace.changed());
+        saveNow.setManaged(workspace.changed());
+        state.setManaged(!workspace.changed());
         state.setText(
                 workspace.changed()
                         ? "changed, not saved"

@@ -67,7 +67,7 @@ public final class ArrangeCommands {
         commands.add("section-before", "section before")
                 .in(STRIP)
                 .keys("LEFT")
-                .brief("←→ section · ↑↓ line, − + or Enter change it · hold J: the clash alone")
+                .brief("← → section · ↑ ↓ line, − + or Enter change it · hold J: the clash alone")
                 .repeats()
                 .does(() -> a.move(-1));
         commands.walk(STRIP, "section-next", "next section", "RIGHT", () -> a.move(1));

@@ -122,7 +122,7 @@ public final class ExportSheet {
         HBox body = new HBox(20, list, right);
         Label head =
                 Choices.caption(
-                        "↑↓ choose, Enter writes the file, C copies the tab; the preview can be dragged away.");
+                        "↑ ↓ choose, Enter writes the file, C copies the tab; the preview can be dragged away.");
         VBox all = new VBox(12, head, body);
         all.getStyleClass().add("help");
         SheetHost.Sheet sheet = host.open("Export " + title, all, WIDTH);

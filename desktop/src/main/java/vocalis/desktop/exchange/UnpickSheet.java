@@ -112,7 +112,7 @@ public final class UnpickSheet {
         body.getChildren()
                 .addAll(
                         Choices.caption(
-                                "The tab as it was read, and what it is made of. ↑↓ walk the chords, ←→ give"
+                                "The tab as it was read, and what it is made of. ↑ ↓ walk the chords, ← → give"
                                         + " one another root, hold H to hear it, Enter works on it."),
                         said,
                         both,

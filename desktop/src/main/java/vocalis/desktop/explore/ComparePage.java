@@ -67,7 +67,7 @@ final class ComparePage implements ExplorePage {
         return new VBox(
                 12,
                 Choices.caption(
-                        "←→ choose, hold to hear, Enter puts it into the riff, Delete takes it away,"
+                        "← → choose, hold to hear, Enter puts it into the riff, Delete takes it away,"
                                 + " + sets the next card beside it."),
                 grid);
     }

@@ -87,6 +87,10 @@ public record Combo(KeyCode code, boolean ctrl, boolean shift, boolean alt) {
                     case PLUS, EQUALS -> "+";
                     case MINUS -> "−";
                     case SLASH -> "?";
+                    case PERIOD -> ".";
+                    case COMMA -> ",";
+                    case DELETE -> "Del";
+                    case INSERT -> "Ins";
                     default -> code.getName();
                 };
         String shifted = shift && code != KeyCode.SLASH ? "Shift " : "";

@@ -74,7 +74,7 @@ public final class FindSheet {
                         field,
                         list,
                         Choices.caption(
-                                "↑↓ choose · Enter does it · the key beside it does it next time"));
+                                "↑ ↓ choose · Enter does it · the key beside it does it next time"));
         body.getStyleClass().add("help");
         sheet = host.open(title, body, WIDTH);
         fill();

@@ -47,7 +47,7 @@ public final class PractiseCommands {
         commands.add("tempo-up", "faster; on the ladder a higher goal")
                 .in(PAGE)
                 .keys("UP")
-                .brief("↑↓ tempo · ←→ bars, Shift fewer, more · Backspace: this pass failed")
+                .brief("↑ ↓ tempo · ← → bars, Shift fewer, more · Backspace: this pass failed")
                 .repeats()
                 .does(() -> pace.tempo(1));
         commands.walk(PAGE, "tempo-down", "slower; a lower goal", "DOWN", () -> pace.tempo(-1));

@@ -65,7 +65,7 @@ public final class FigureSheets {
         PickSheet.show(
                 host,
                 "Figures",
-                "↑↓ choose, hold H to hear the riff with it, Enter lays it in place of the figure under"
+                "↑ ↓ choose, hold H to hear the riff with it, Enter lays it in place of the figure under"
                         + " the caret.",
                 "",
                 rows,

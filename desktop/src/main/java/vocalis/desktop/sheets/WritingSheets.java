@@ -33,7 +33,8 @@ public final class WritingSheets {
     private static final int NOTE = 400;
 
     private static final int MOST_NEXT = 8;
-    private static final String HOW = "↑↓ choose, hold H to hear the riff with it, Enter takes it.";
+    private static final String HOW =
+            "↑ ↓ choose, hold H to hear the riff with it, Enter takes it.";
 
     private WritingSheets() {}
 
@@ -176,7 +177,7 @@ public final class WritingSheets {
         PickSheet.show(
                 host,
                 "Versions and endings",
-                "↑↓ choose, hold H to hear, Enter works on it, C compares, Delete forgets a version. F8 keeps the"
+                "↑ ↓ choose, hold H to hear, Enter works on it, C compares, Delete forgets a version. F8 keeps the"
                         + " riff as it stands.",
                 "Nothing is kept yet: F8 keeps the riff as it stands.",
                 rows,

@@ -95,7 +95,7 @@ final class LaneCommands {
         commands.add("step-back", "a step back")
                 .in(LANE)
                 .keys("LEFT")
-                .brief("←→ step · ↑↓ which strings · Shift ↑↓ harder, softer · Shift ←→ length")
+                .brief("← → step · ↑ ↓ which strings · Shift ↑ ↓ harder, softer · Shift ← → length")
                 .repeats()
                 .does(() -> lane.moveCaret(-1));
         commands.walk(LANE, "step-on", "a step on", "RIGHT", () -> lane.moveCaret(1));

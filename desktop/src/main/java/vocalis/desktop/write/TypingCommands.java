@@ -53,7 +53,7 @@ public final class TypingCommands {
                 .in(TYPING)
                 .keys("ENTER")
                 .button("Stroke")
-                .brief("1 to 9 note · Shift Enter chug · ↑↓ move it · Backspace takes back · Esc")
+                .brief("1 to 9 note · Shift Enter chug · ↑ ↓ move it · Backspace takes back · Esc")
                 .does(typing::stroke);
         commands.once(
                 TYPING,

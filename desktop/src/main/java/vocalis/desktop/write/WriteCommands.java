@@ -134,7 +134,7 @@ public final class WriteCommands {
                 .in(WritePlace.BAND)
                 .keys("UP")
                 .button("Root up")
-                .brief("←→ choose · ↑↓ root · Shift ←→ length · 1 to 9 voice it, with Ctrl all")
+                .brief("← → choose · ↑ ↓ root · Shift ← → length · 1 to 9 voice it, with Ctrl all")
                 .repeats()
                 .does(() -> c.stepRoot(1));
         commands.add("root-down", "root down a step of the scale")
@@ -215,7 +215,8 @@ public final class WriteCommands {
         commands.add("card-before", "previous shape")
                 .in(z)
                 .keys("LEFT")
-                .brief("←→ shape · ↑↓ place on the neck · 1 to 9 family · hold H to hear · Esc out")
+                .brief(
+                        "← → shape · ↑ ↓ place on the neck · 1 to 9 family · hold H to hear · Esc out")
                 .repeats()
                 .does(() -> model.shown().moveCard(-1));
         commands.walk(z, "card-next", "next shape", "RIGHT", () -> model.shown().moveCard(1));

@@ -290,7 +290,7 @@ public final class TypingModel {
         if (lastEvent().orElse(null) instanceof LineNote) {
             changeLast(what, e -> ((LineNote) e).sounding(change.apply(((LineNote) e).pitch())));
         } else if (lastEvent().orElse(null) instanceof Stroke) {
-            session.say("A stroke has no single note: ←→ and Esc, then ↑↓ choose its voices.");
+            session.say("A stroke has no single note: ← → and Esc, then ↑ ↓ choose its voices.");
         } else {
             session.say("First write a note.");
         }
