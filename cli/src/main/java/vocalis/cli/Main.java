@@ -1,8 +1,10 @@
 package vocalis.cli;
 
 import java.io.PrintWriter;
+import java.util.Map;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.UsageMessageSpec;
 import vocalis.cli.options.FamilyConverter;
 import vocalis.cli.options.Standard;
 import vocalis.core.voicing.Family;
@@ -26,7 +28,8 @@ import vocalis.workbench.exchange.Exchange;
             CheckCommand.class,
             RevoiceCommand.class,
             ExportCommand.class,
-            ImportCommand.class
+            ImportCommand.class,
+            CommandLine.HelpCommand.class
         },
         description = "Write a riff and hear what each voicing does to it.",
         footer = {"", "Without a command the window opens: ./vocalis [FILE], ./vocalis --demo."})
@@ -48,6 +51,7 @@ public final class Main implements Runnable {
         CommandLine line = new CommandLine(new Main()).setCaseInsensitiveEnumValuesAllowed(true);
         line.registerConverter(Family.class, new FamilyConverter());
         line.registerConverter(Exchange.Target.class, new ExportCommand.TargetConverter());
+        line.getSubcommands().forEach(Main::explain);
         line.setOut(out != null ? out : Standard.text(System.out, Standard.charset()));
         line.setErr(Standard.text(System.err, Standard.charset()));
         line.setExecutionExceptionHandler(
@@ -76,6 +80,39 @@ public final class Main implements Runnable {
         line.getOut().flush();
         line.getErr().flush();
         return code;
+    }
+
+    /** An example of each, which runs as it stands when the files that it names are there. */
+    static final Map<String, String> EXAMPLES =
+            Map.of(
+                    "name", "name x-3-5-5-x-x 6-8-8-7-6-6 --key Cm",
+                    "voicings", "voicings Bb --family triad --first 5",
+                    "series", "series x-7-9-9-0-0 --key Em",
+                    "drones", "drones --tuning DADGAD",
+                    "gain", "gain x-x-5-4-x-x --tone gain",
+                    "render", "render --shape 3-5-5-x-x-x -o chord.wav",
+                    "check", "check riff.vocalis.json",
+                    "revoice", "revoice riff.vocalis.json",
+                    "export", "export riff.vocalis.json -o riff.musicxml",
+                    "import", "import riff.mid -o riff.vocalis.json");
+
+    /** Defaults, exit codes and an example at the foot of a command's help. */
+    private static void explain(String name, CommandLine command) {
+        UsageMessageSpec usage = command.getCommandSpec().usageMessage();
+        usage.showDefaultValues(true);
+        String example = EXAMPLES.get(name);
+        if (example != null) {
+            usage.exitCodeListHeading("%nExit codes:%n");
+            usage.exitCodeList(
+                    Map.of(
+                            "0",
+                            "done",
+                            "1",
+                            "something was found",
+                            "2",
+                            "bad input, said in a line"));
+            usage.footer("", "Example: ./vocalis " + example);
+        }
     }
 
     /** What went wrong, in one line. */

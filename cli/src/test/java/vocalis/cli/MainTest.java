@@ -407,4 +407,31 @@ class MainTest {
             }
         }
     }
+
+    /** Help of each command has its exit codes and an example, and the example runs. */
+    @Test
+    void examplesRunAsTheyStand() throws Exception {
+        PieceFiles.write(
+                Demo.pieces().get(0), Extras.NONE, folder.resolve("riff.vocalis.json"), null);
+        assertThat(
+                        Main.run(
+                                "export",
+                                folder.resolve("riff.vocalis.json").toString(),
+                                "-o",
+                                folder.resolve("riff.mid").toString()))
+                .isZero();
+        for (var e : Main.EXAMPLES.entrySet()) {
+            assertThat(output("help", e.getKey()))
+                    .contains("Example: ./vocalis " + e.getValue())
+                    .contains("Exit codes:");
+            String[] args = e.getValue().split(" ");
+            for (int i = 0; i < args.length; i++) {
+                if (args[i].matches("(riff|chord)[.].*")) {
+                    boolean written = i > 0 && args[i - 1].equals("-o");
+                    args[i] = folder.resolve((written ? "new-" : "") + args[i]).toString();
+                }
+            }
+            assertThat(Main.run(args)).as(e.getValue()).isIn(0, 1);
+        }
+    }
 }

@@ -182,6 +182,7 @@ class WriteWindowTest extends WindowDriver {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(fx(() -> model().lane().strokeAtCaret().orElseThrow().muted())).isTrue();
         robot.rightClickOn(at(lane, x, 60));
+        robot.clickOn("Strike");
         robot.clickOn("Strike low");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(fx(() -> model().lane().strokeAtCaret().orElseThrow().struck()))

@@ -6,8 +6,6 @@ import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.paint.Paint;
-import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.choice.Card;
@@ -17,6 +15,7 @@ import vocalis.core.names.Readout;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.VoiceTick;
 import vocalis.desktop.writing.ShownChord;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.words.ShapeWords;
@@ -163,7 +162,7 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
         String places = card >= 0 ? places(card, !shape.isEmpty()) : "";
         double room = cardWidth - 43 - width(places, c.smallFont());
         if (width(left, c.smallFont()) > room) {
-            left = left.split(",")[0];
+            left = left.substring(left.lastIndexOf(',') + 1).strip();
         }
         if (!shape.isEmpty()) {
             Font mono = c.smallMonoFont();
@@ -223,16 +222,13 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
         int low = b.midi(0, 0) - 1;
         int high = b.midi(b.strings() - 1, Math.min(20, b.frets())) + 1;
         stroke(g, c.line(), 1, left, y + 0.5, right, y + 0.5);
-        g.setLineCap(StrokeLineCap.ROUND);
         int heard = Readout.of(v, model.key()).root();
         for (Sounding s : v.soundings()) {
             double x =
                     left + Math.min(1, (double) (s.midi() - low) / (high - low)) * (right - left);
             boolean root = s.pitchClass() == heard;
-            Paint paint = root ? c.rootPaint() : s.open() ? c.openPaint() : c.ink();
-            stroke(g, paint, 4, x, y - 6, x, y + 6);
+            VoiceTick.paint(g, c, x, y + 1, 5, 4, root, s.open());
         }
-        g.setLineCap(StrokeLineCap.BUTT);
     }
 
     private void pressed(MouseEvent e) {

@@ -1,13 +1,15 @@
 package vocalis.desktop.lane;
 
+import java.util.List;
 import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.SeparatorMenuItem;
 import vocalis.core.pattern.Stroke;
 import vocalis.core.pattern.Touch;
 import vocalis.core.score.Manner;
 import vocalis.core.score.ScoreNote;
 import vocalis.desktop.writing.LaneModel;
+import vocalis.desktop.writing.TouchEdits;
 
 /** The menu of what fingers and palm can do to the stroke under the caret. */
 final class Embellish {
@@ -29,60 +31,92 @@ final class Embellish {
             return menu;
         }
         int fret = top.endFret();
-        add(menu, "Hammer on to " + (fret + 1), () -> lane.touches().legato(1));
-        add(menu, "Hammer on to " + (fret + 2), () -> lane.touches().legato(2));
-        for (int down : new int[] {1, 2}) {
-            if (fret > down) {
-                add(menu, "Pull off to " + (fret - down), () -> lane.touches().legato(-down));
-            }
-        }
-        if (fret > 0) {
-            add(menu, "Pull off to the open string", () -> lane.touches().legato(-fret));
-        }
-        add(menu, "Slide up to " + (fret + 2), () -> lane.touches().slide(2));
-        if (fret > 2) {
-            add(menu, "Slide down to " + (fret - 2), () -> lane.touches().slide(-2));
-        }
-        if (fret > 2) {
-            add(menu, "Slide in from " + (fret - 2), () -> lane.touches().slideIn(2));
-        }
-        if (fret > 1) {
-            int down = Math.min(5, fret - 1);
-            add(menu, "Slide out to " + (fret - down), () -> lane.touches().slideOut(-down));
-        }
-        add(menu, "Bend a semitone", () -> lane.touches().bend(SEMITONE, false));
-        add(menu, "Bend a semitone and release", () -> lane.touches().bend(SEMITONE, true));
-        add(menu, "Bend a whole step", () -> lane.touches().bend(2 * SEMITONE, false));
-        add(menu, "Bend a whole step and release", () -> lane.touches().bend(2 * SEMITONE, true));
-        add(menu, "Bend a step and a half", () -> lane.touches().bend(3 * SEMITONE, false));
-        add(menu, "Vibrato", lane.touches()::vibrato);
-        add(
-                menu,
-                "Vibrato, wide",
-                () -> lane.touches().vibrato(WIDE_CENTS, Touch.Vibrato.USUAL_HZ));
-        add(menu, "Vibrato, wide and slow", () -> lane.touches().vibrato(WIDE_CENTS, SLOW_HZ));
-        add(menu, "Tremolo in sixteenths", () -> lane.touches().tremolo(4));
-        add(menu, "Tremolo in thirty-seconds", () -> lane.touches().tremolo(8));
-        add(menu, "Pinch harmonic, an octave up", () -> lane.touches().pinch(2));
-        add(menu, "Pinch harmonic, two octaves up", () -> lane.touches().pinch(4));
+        TouchEdits touches = lane.touches();
+        add(menu.getItems(), "Hammer on to " + (fret + 1), () -> touches.legato(1));
+        add(menu.getItems(), "Hammer on to " + (fret + 2), () -> touches.legato(2));
+        menu.getItems()
+                .addAll(pull(touches, fret), slide(touches, fret), bend(touches), vibrato(touches));
+        menu.getItems().addAll(picked(touches), manner(lane));
         if (!top.techniques().isEmpty()) {
-            add(menu, "Plain note again", lane.touches()::plain);
-        }
-        menu.getItems().add(new SeparatorMenuItem());
-        Manner now = lane.strokeAtCaret().map(Stroke::manner).orElse(Manner.PLAIN);
-        for (Manner m : Manner.values()) {
-            if (m != Manner.PLAIN) {
-                String words = Character.toUpperCase(m.words().charAt(0)) + m.words().substring(1);
-                add(menu, words + (now == m ? "  ✓" : ""), () -> lane.strokes().play(m));
-            }
+            add(menu.getItems(), "Plain note again", touches::plain);
         }
         return menu;
     }
 
-    private static void add(ContextMenu menu, String text, Runnable action) {
+    private static Menu pull(TouchEdits touches, int fret) {
+        Menu pull = new Menu("Pull off");
+        for (int down : new int[] {1, 2}) {
+            if (fret > down) {
+                add(pull.getItems(), "To fret " + (fret - down), () -> touches.legato(-down));
+            }
+        }
+        if (fret > 0) {
+            add(pull.getItems(), "To the open string", () -> touches.legato(-fret));
+        }
+        pull.setDisable(pull.getItems().isEmpty());
+        return pull;
+    }
+
+    private static Menu slide(TouchEdits touches, int fret) {
+        Menu slide = new Menu("Slide");
+        add(slide.getItems(), "Up to " + (fret + 2), () -> touches.slide(2));
+        if (fret > 2) {
+            add(slide.getItems(), "Down to " + (fret - 2), () -> touches.slide(-2));
+            add(slide.getItems(), "In from " + (fret - 2), () -> touches.slideIn(2));
+        }
+        if (fret > 1) {
+            int down = Math.min(5, fret - 1);
+            add(slide.getItems(), "Out to " + (fret - down), () -> touches.slideOut(-down));
+        }
+        return slide;
+    }
+
+    private static Menu bend(TouchEdits touches) {
+        Menu bend = new Menu("Bend");
+        add(bend.getItems(), "A semitone", () -> touches.bend(SEMITONE, false));
+        add(bend.getItems(), "A semitone and release", () -> touches.bend(SEMITONE, true));
+        add(bend.getItems(), "A whole step", () -> touches.bend(2 * SEMITONE, false));
+        add(bend.getItems(), "A whole step and release", () -> touches.bend(2 * SEMITONE, true));
+        add(bend.getItems(), "A step and a half", () -> touches.bend(3 * SEMITONE, false));
+        return bend;
+    }
+
+    private static Menu vibrato(TouchEdits touches) {
+        Menu vibrato = new Menu("Vibrato");
+        add(vibrato.getItems(), "Vibrato", touches::vibrato);
+        add(vibrato.getItems(), "Wide", () -> touches.vibrato(WIDE_CENTS, Touch.Vibrato.USUAL_HZ));
+        add(vibrato.getItems(), "Wide and slow", () -> touches.vibrato(WIDE_CENTS, SLOW_HZ));
+        return vibrato;
+    }
+
+    private static Menu picked(TouchEdits touches) {
+        Menu picked = new Menu("Tremolo, pinch");
+        add(picked.getItems(), "Tremolo in sixteenths", () -> touches.tremolo(4));
+        add(picked.getItems(), "Tremolo in thirty-seconds", () -> touches.tremolo(8));
+        add(picked.getItems(), "Pinch harmonic, an octave up", () -> touches.pinch(2));
+        add(picked.getItems(), "Pinch harmonic, two octaves up", () -> touches.pinch(4));
+        return picked;
+    }
+
+    private static Menu manner(LaneModel lane) {
+        Menu manners = new Menu("Mute, ring, cut short");
+        Manner now = lane.strokeAtCaret().map(Stroke::manner).orElse(Manner.PLAIN);
+        for (Manner m : Manner.values()) {
+            if (m != Manner.PLAIN) {
+                String words = Character.toUpperCase(m.words().charAt(0)) + m.words().substring(1);
+                add(
+                        manners.getItems(),
+                        words + (now == m ? "  ✓" : ""),
+                        () -> lane.strokes().play(m));
+            }
+        }
+        return manners;
+    }
+
+    private static void add(List<MenuItem> to, String text, Runnable action) {
         MenuItem item = new MenuItem(text);
         item.setMnemonicParsing(false);
         item.setOnAction(e -> action.run());
-        menu.getItems().add(item);
+        to.add(item);
     }
 }

@@ -3,8 +3,8 @@ package vocalis.desktop.lane;
 import java.util.OptionalLong;
 import javafx.geometry.Point2D;
 import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -119,10 +119,13 @@ final class LaneMouse {
         add("Accent", model.lane().strokes()::toggleAccent);
         add("Copy the bar", model.lane()::copy);
         add("Paste", model.lane()::paste);
-        menu.getItems().add(new SeparatorMenuItem());
+        Menu strike = new Menu("Strike");
         for (Struck.Named n : Struck.Named.values()) {
-            add("Strike " + n.label(), () -> model.lane().strokes().setStruck(n));
+            MenuItem item = new MenuItem("Strike " + n.label());
+            item.setOnAction(e -> model.lane().strokes().setStruck(n));
+            strike.getItems().add(item);
         }
+        menu.getItems().add(strike);
     }
 
     private void add(String name, Runnable action) {

@@ -9,18 +9,22 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.collections.ListChangeListener;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.HoldToHear;
 import vocalis.desktop.view.SheetHost;
 import vocalis.workbench.library.LibraryEntry;
 
@@ -58,6 +62,23 @@ public final class LogbookSheet {
     }
 
     private void show() {
+        searching();
+        listing();
+        detail.setId("logbook-detail");
+        detail.setMinHeight(54);
+        Label said = Choices.caption("");
+        said.setId("logbook-said");
+        said.textProperty().bind(model.saidProperty());
+        VBox body = new VBox(10, top(), heads(), list, detail, said, buttons());
+        VBox.setMargin(list, new Insets(-8, 0, 0, 0));
+        body.getStyleClass().add("help");
+        sheet = host.open("Logbook", body, WIDTH);
+        sheet.onClosed(model::close);
+        sheet.focus(list);
+        model.open();
+    }
+
+    private void searching() {
         search.setId("logbook-search");
         search.getStyleClass().add("find");
         search.setPromptText(
@@ -65,6 +86,20 @@ public final class LogbookSheet {
         search.setAccessibleText("Search the logbook");
         search.textProperty().addListener(o -> model.search(search.getText()));
         search.addEventFilter(KeyEvent.KEY_PRESSED, this::fromSearch);
+    }
+
+    private HBox top() {
+        Label count = Choices.caption("");
+        count.setId("logbook-count");
+        count.textProperty().bind(model.countProperty());
+        count.setMinWidth(HBox.USE_PREF_SIZE);
+        HBox top = new HBox(14, search, count);
+        top.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(search, Priority.ALWAYS);
+        return top;
+    }
+
+    private void listing() {
         list.setId("logbook");
         list.setPrefHeight(HEIGHT);
         list.getStyleClass().add("logbook");
@@ -84,39 +119,73 @@ public final class LogbookSheet {
                         model.endHearing();
                     }
                 });
+        HoldToHear.mouse(
+                list,
+                () -> {
+                    selected().ifPresent(model::hear);
+                    return selected().isPresent();
+                },
+                model::endHearing);
         list.setOnMouseClicked(
                 e -> {
                     if (e.getClickCount() == 2) {
                         take();
                     }
                 });
-        detail.setId("logbook-detail");
-        detail.setMinHeight(54);
-        Label said = Choices.caption("");
-        said.setId("logbook-said");
-        said.textProperty().bind(model.saidProperty());
-        Label count = Choices.caption("");
-        count.setId("logbook-count");
-        count.textProperty().bind(model.countProperty());
-        count.setMinWidth(HBox.USE_PREF_SIZE);
-        HBox top = new HBox(14, search, count);
-        top.setAlignment(Pos.CENTER_LEFT);
-        HBox.setHgrow(search, Priority.ALWAYS);
-        VBox body =
-                new VBox(
-                        10,
-                        top,
-                        list,
-                        detail,
-                        said,
-                        Choices.caption(
-                                "Enter opens · hold H to hear · 1 to 5 rates, 0 takes it back · S status · T tags ·"
-                                        + " N note · O order · Delete puts it away, Z brings it back · Ctrl F search"));
-        body.getStyleClass().add("help");
-        sheet = host.open("Logbook", body, WIDTH);
-        sheet.onClosed(model::close);
-        sheet.focus(list);
-        model.open();
+    }
+
+    /** What stands in the columns. */
+    private static HBox heads() {
+        Row heads = new Row();
+        heads.rating.setText("rating");
+        heads.title.setText("title");
+        heads.key.setText("key");
+        heads.tuning.setText("tuning");
+        heads.tempo.setText("tempo");
+        heads.roots.setText("roots");
+        heads.status.setText("status");
+        heads.day.setText("changed");
+        heads.line.setId("logbook-heads");
+        heads.line.setPadding(new Insets(0, 18, 0, 8));
+        heads.line.getChildren().forEach(n -> n.getStyleClass().setAll("label", "caption"));
+        return heads.line;
+    }
+
+    /** What can be done with the riff under the caret: a button for each, with its key. */
+    private FlowPane buttons() {
+        FlowPane all = new FlowPane(6, 6);
+        all.getChildren()
+                .addAll(
+                        button("open", "Open", "Enter", this::take),
+                        button("better", "Rate higher", "1 to 5", () -> rate(1)),
+                        button("worse", "lower", "", () -> rate(-1)),
+                        button(
+                                "status",
+                                "Status",
+                                "S",
+                                () -> selected().ifPresent(model::nextStatus)),
+                        button("tags", "Tags", "T", () -> selected().ifPresent(this::tags)),
+                        button("note", "Note", "N", () -> selected().ifPresent(this::note)),
+                        button("order", "Order", "O", model::nextOrder),
+                        button("away", "Put away", "Del", () -> selected().ifPresent(model::trash)),
+                        button("back", "Bring back", "Z", model::restore));
+        Label how = Choices.caption("hold H, or the mouse on a riff, to hear it · Ctrl F search");
+        FlowPane.setMargin(how, new Insets(4, 0, 0, 8));
+        all.getChildren().add(how);
+        return all;
+    }
+
+    private void rate(int by) {
+        selected().ifPresent(e -> model.rate(e, Math.max(0, Math.min(5, e.rating() + by))));
+    }
+
+    private Button button(String id, String words, String key, Runnable action) {
+        Button b = new Button(key.isEmpty() ? words : words + "  " + key);
+        b.setId("logbook-" + id);
+        b.getStyleClass().add("strip-button");
+        b.setFocusTraversable(false);
+        b.setOnAction(e -> action.run());
+        return b;
     }
 
     private Optional<LibraryEntry> selected() {

@@ -219,15 +219,21 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
             double sy = top + (strings - 1 - i) * gap;
             if (fret < 0) {
                 text(g, "×", x + 4, sy, c.smallFont(), c.dim(), TextAlignment.CENTER);
-            } else if (fret == 0) {
-                g.setStroke(c.openPaint());
-                g.setLineWidth(1.5);
+                continue;
+            }
+            boolean root = Math.floorMod(d.riff().ground().board().midi(i, fret), 12) == k.root();
+            if (fret == 0) {
+                g.setStroke(root ? c.rootPaint() : c.openPaint());
+                g.setLineWidth(root ? 3 : 1.5);
                 g.strokeOval(x, sy - 4, 8, 8);
             } else {
-                int pc = Math.floorMod(d.riff().ground().board().midi(i, fret), 12);
-                g.setFill(pc == k.root() ? c.rootPaint() : c.ink());
                 double cx = x + 14 + (fret - low + 0.5) * step;
-                g.fillOval(cx - 6, sy - 6, 12, 12);
+                g.setFill(root ? c.rootPaint() : c.ink());
+                if (root) {
+                    g.fillOval(cx - 6, sy - 6, 12, 12);
+                } else {
+                    g.fillRoundRect(cx - 5.5, sy - 5.5, 11, 11, 3, 3);
+                }
             }
         }
         String where = "fret " + low;

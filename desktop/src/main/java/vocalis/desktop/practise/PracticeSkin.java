@@ -213,7 +213,7 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
             }
             double y = first + (strings - 1 - n.string()) * gap;
             for (TabHead head : TabHead.of(n)) {
-                head(g, n, head, axis, y, font);
+                head(g, score, n, head, axis, y, font);
             }
         }
         double under = bottom + font.getSize() / 2;
@@ -249,7 +249,13 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
 
     /** A fret at its time, with the sign that leads to it and what is done there. */
     private void head(
-            GraphicsContext g, ScoreNote n, TabHead head, TimeAxis axis, double y, Font font) {
+            GraphicsContext g,
+            Score score,
+            ScoreNote n,
+            TabHead head,
+            TimeAxis axis,
+            double y,
+            Font font) {
         PracticePage c = getSkinnable();
         if (!axis.shows(head.at())) {
             return;
@@ -260,6 +266,7 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
         double before = head.sign().isEmpty() ? 0 : width(head.sign(), signs) + 2;
         boolean outside = head.at() < practice.from() || head.at() >= practice.to();
         boolean open = head.fret().equals("0") || head.fret().equals("(0)");
+        boolean root = root(score, n, head);
         g.setFill(c.back());
         g.fillRect(
                 x - wide / 2 - 2 - before,
@@ -272,7 +279,7 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
                 x,
                 y,
                 font,
-                outside ? c.dim() : open ? c.openPaint() : c.ink(),
+                outside ? c.dim() : root ? c.rootPaint() : open ? c.openPaint() : c.ink(),
                 TextAlignment.CENTER);
         text(g, head.sign(), x - wide / 2 - 2, y, signs, c.dim(), TextAlignment.RIGHT);
         if (!head.marks().isEmpty()) {
@@ -281,6 +288,15 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
             g.fillRect(from - 1, y - 6, width(head.marks(), signs) + 2, 12);
             text(g, head.marks(), from, y, signs, c.ink(), TextAlignment.LEFT);
         }
+    }
+
+    /** Whether a head sounds the root of the chord that holds there, as the lane tells it. */
+    private static boolean root(Score score, ScoreNote n, TabHead head) {
+        int chord = score.harmonyAt(n.at());
+        int fret = head.fret().matches("\\d+") ? Integer.parseInt(head.fret()) : n.fret();
+        return chord >= 0
+                && Math.floorMod(score.board().midi(n.string(), fret), 12)
+                        == score.harmonies().get(chord).root();
     }
 
     /** A wedge over each accented stroke, as in the lane. */
@@ -299,27 +315,21 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
         }
     }
 
+    /** A bar under what the palm mutes, as in the lane; other manners by their sign. */
     private void muted(GraphicsContext g, Score score, TimeAxis axis, double y) {
         PracticePage c = getSkinnable();
-        String last = "";
         for (int i = score.firstFrom(axis.from()); i < score.onsets().size(); i++) {
             var o = score.onsets().get(i);
             if (o.at() >= axis.to()) {
                 return;
             }
-            String mark = o.manner().mark();
-            if (!mark.isEmpty()) {
-                boolean again = mark.equals(last);
-                text(
-                        g,
-                        again ? "·" : mark,
-                        axis.x(o.at()),
-                        y,
-                        c.smallFont(),
-                        c.dim(),
-                        TextAlignment.LEFT);
+            double x = axis.x(o.at());
+            if (o.manner().palm()) {
+                double end = axis.x(Math.min(axis.to(), o.at() + o.length())) - 9;
+                stroke(g, c.ink(), 2, x - 6, y, Math.max(x + 6, end), y);
+            } else if (!o.manner().mark().isEmpty()) {
+                text(g, o.manner().mark(), x, y, c.smallFont(), c.dim(), TextAlignment.LEFT);
             }
-            last = mark;
         }
     }
 

@@ -6,7 +6,6 @@ import java.util.TreeSet;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Paint;
-import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.derive.Derived;
 import vocalis.core.instrument.Fretboard;
@@ -20,6 +19,7 @@ import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.HoldToHear;
+import vocalis.desktop.view.VoiceTick;
 import vocalis.sound.gain.Ghost;
 import vocalis.workbench.words.RevoiceWords;
 
@@ -28,6 +28,10 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
 
     private static final double NAMES = 148;
     private static final double FIGURES = 290;
+
+    /** Room under the rows for how many are out of sight. */
+    private static final double FOOT = 18;
+
     private static final double HEAD = 34;
     private static final double LEAST_COLUMN = 74;
     private static final double LEAST_ROW = 27;
@@ -59,6 +63,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         figures = new RowFigures(this, grid);
         watch(revoice.changedProperty(), revoice.rowProperty(), revoice.columnProperty());
         grid.setOnMousePressed(this::pressed);
+        grid.setOnScroll(e -> revoice.move(e.getDeltaY() > 0 ? -1 : 1, 0));
         HoldToHear.mouse(grid, this::hearHeld, revoice::endHearing);
     }
 
@@ -66,6 +71,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
     public void dispose() {
         if (getSkinnable() != null) {
             getSkinnable().setOnMousePressed(null);
+            getSkinnable().setOnScroll(null);
         }
         super.dispose();
     }
@@ -124,7 +130,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         firstColumn = column >= firstColumn + columns ? column - columns + 1 : firstColumn;
         int rows = revoice.rows().size();
         rowHeight = Math.max(LEAST_ROW, Math.min(MOST_ROW, (h - HEAD) / Math.max(1, rows)));
-        shownRows = Math.max(1, Math.min(rows, (int) ((h - HEAD) / rowHeight)));
+        shownRows = Math.max(1, Math.min(rows, (int) ((h - HEAD - foot(h, rows)) / rowHeight)));
         int row = Math.max(0, Math.min(revoice.rowProperty().get(), rows - 1));
         firstRow = Math.max(0, Math.min(firstRow, rows - shownRows));
         firstRow = row < firstRow ? row : firstRow;
@@ -133,6 +139,49 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         paintHead(g);
         for (int i = 0; i < shownRows && firstRow + i < rows; i++) {
             paintRow(g, firstRow + i, i);
+        }
+        paintMore(g, h, rows);
+    }
+
+    /** Where not all rows fit, room is left for the line that says so. */
+    private static double foot(double h, int rows) {
+        return (h - HEAD) / LEAST_ROW < rows ? FOOT : 0;
+    }
+
+    /** A bar at the edge says which of the rows are in sight; the wheel goes through them. */
+    private void paintMore(GraphicsContext g, double h, int rows) {
+        if (shownRows >= rows) {
+            return;
+        }
+        RevoiceGrid c = getSkinnable();
+        double room = h - HEAD;
+        double top = HEAD + room * firstRow / rows;
+        g.setFill(c.faint());
+        g.fillRoundRect(width - 8, HEAD, 4, room, 4, 4);
+        g.setFill(c.line());
+        g.fillRoundRect(width - 8, top, 4, room * shownRows / rows, 4, 4);
+        means(
+                width - 12,
+                HEAD,
+                12,
+                room,
+                "Rows "
+                        + (firstRow + 1)
+                        + " to "
+                        + (firstRow + shownRows)
+                        + " of "
+                        + rows
+                        + "; the wheel and the arrows go on");
+        int below = rows - firstRow - shownRows;
+        if (below > 0) {
+            text(
+                    g,
+                    "and " + below + " more rows",
+                    40,
+                    h - 8,
+                    c.smallFont(),
+                    c.dim(),
+                    TextAlignment.LEFT);
         }
     }
 
@@ -343,15 +392,11 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         RevoiceGrid c = getSkinnable();
         Fretboard b = v.board();
         stroke(g, c.faint(), 1, left, Math.round(y) + 0.5, right, Math.round(y) + 0.5);
-        g.setLineCap(StrokeLineCap.ROUND);
         double half = half();
         for (Sounding s : v.soundings()) {
             double x = place(b, s.midi(), left, right);
-            boolean isRoot = s.pitchClass() == root;
-            Paint paint = isRoot ? c.rootPaint() : s.open() ? c.openPaint() : c.ink();
-            stroke(g, paint, 3, x, y - half, x, y + half);
+            VoiceTick.paint(g, c, x, y, half, 3, s.pitchClass() == root, s.open());
         }
-        g.setLineCap(StrokeLineCap.BUTT);
     }
 
     /** Notes that rub against the first guitar: a hook over their mark. */
