@@ -4,32 +4,27 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.Label;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.arrange.ArrangeCommands;
 import vocalis.desktop.arrange.ArrangePane;
 import vocalis.desktop.arrange.ArrangePlace;
+import vocalis.desktop.begin.BeginDesk;
 import vocalis.desktop.begin.BeginModel;
 import vocalis.desktop.begin.BeginPane;
 import vocalis.desktop.begin.NextStep;
-import vocalis.desktop.explore.DronePage;
 import vocalis.desktop.keys.ActionStrip;
-import vocalis.desktop.keys.Command;
 import vocalis.desktop.keys.CommandSearch;
 import vocalis.desktop.keys.Commands;
-import vocalis.desktop.keys.FindSheet;
+import vocalis.desktop.keys.Finding;
 import vocalis.desktop.keys.Keyboard;
 import vocalis.desktop.practise.PractiseCommands;
 import vocalis.desktop.practise.PractisePane;
@@ -65,8 +60,7 @@ final class Frame extends BorderPane {
     private final OpenDocument session;
     private final Whereabouts whereabouts;
     private final Commands commands;
-    private final CommandSearch search;
-    private final Supplier<List<BeginPane.Riffs>> others;
+    private final Finding finding;
     private final BeginModel beginning;
     private final BeginPane beginPane;
     private final Supplier<SheetHost> host;
@@ -76,9 +70,7 @@ final class Frame extends BorderPane {
     private final List<Shown> screens = new ArrayList<>();
     private final Map<Place, Node> places = new HashMap<>();
     private final ActionStrip strip;
-    private final Label status = new Label();
-    private final Label message = new Label();
-    private Consumer<Command> asked = c -> {};
+    private final StatusLine status;
 
     /**
      * @param library where riffs lie that can be brought into a song
@@ -96,13 +88,12 @@ final class Frame extends BorderPane {
             Supplier<SheetHost> host,
             Supplier<List<BeginPane.Riffs>> others) {
         this.models = models;
-        this.others = others;
-        this.search = search;
         this.commands = commands;
         this.host = host;
         session = models.session();
         whereabouts = models.whereabouts();
         beginning = new BeginModel(session);
+        finding = new Finding(commands, search, session, whereabouts, host, this::lead);
         getStyleClass().add("write");
         ground = new GroundBar(session, this::along);
         transport = new Transport(session, whereabouts, this::output, List.of(this::showNow));
@@ -113,17 +104,22 @@ final class Frame extends BorderPane {
         addRevoice();
         addArrange(library);
         addPractise();
-        strip = new ActionStrip(commands, new StripWindow(), this::asked);
+        strip = new ActionStrip(commands, finding, finding::asked);
         setTop(top());
         StackPane stack = new StackPane();
         screens.forEach(s -> stack.getChildren().add(s.node()));
-        beginPane = new BeginPane(session, beginning, new BeginWindow());
+        beginPane =
+                new BeginPane(
+                        session,
+                        beginning,
+                        new BeginDesk(models.write(), host, this::go, finding::run, others));
         stack.getChildren().add(beginPane);
         setCenter(stack);
-        setBottom(new VBox(strip, statusLine()));
+        NextStep next = new NextStep(beginning, x -> finding.run(x.command()));
+        status = new StatusLine(session.saidProperty(), next);
+        setBottom(new VBox(strip, status));
         whereabouts.screenProperty().addListener(o -> showScreen());
         whereabouts.placeProperty().addListener(o -> focusPlace());
-        session.saidProperty().addListener(o -> message.setText(session.saidProperty().get()));
         places.forEach(this::follow);
         widthProperty().addListener(o -> write.fit(getWidth(), getHeight()));
         heightProperty().addListener(o -> write.fit(getWidth(), getHeight()));
@@ -195,92 +191,11 @@ final class Frame extends BorderPane {
         beginning.call();
     }
 
-    /** What the place to begin does in the window. */
-    private final class BeginWindow implements BeginPane.Window {
-        @Override
-        public void tap() {
-            run("tap-figure");
-        }
-
-        @Override
-        public void figures() {
-            run("figures");
-        }
-
-        @Override
-        public void drones(Runnable taken) {
-            SheetHost.Sheet[] sheet = new SheetHost.Sheet[1];
-            DronePage page =
-                    new DronePage(
-                            models.write(),
-                            () -> {
-                                sheet[0].close();
-                                taken.run();
-                            });
-            VBox body = new VBox(page.show());
-            body.getStyleClass().add("help");
-            sheet[0] = host.get().open("Find a drone", body, 1040);
-            sheet[0].focus(page.first());
-        }
-
-        @Override
-        public void neck() {
-            go(WritePlace.NECK);
-        }
-
-        @Override
-        public void pasteTab() {
-            run("paste-tab");
-        }
-
-        @Override
-        public void chords() {
-            showScreen();
-            if (host.get() != null && whereabouts.screen() == models.write()) {
-                go(WritePlace.BAND);
-            }
-        }
-
-        @Override
-        public List<BeginPane.Riffs> others() {
-            return others.get();
-        }
-    }
-
-    /** Does a command as if its button had been pressed, where it can be done. */
-    private void run(String id) {
-        taken(commands.get(id));
-    }
-
     private Node top() {
         HBox.setHgrow(ground, Priority.ALWAYS);
         HBox bar = new HBox(ground, transport);
         bar.getStyleClass().add("ground-row");
         return bar;
-    }
-
-    private Node statusLine() {
-        status.getStyleClass().add("status");
-        status.setId("status");
-        message.getStyleClass().add("message");
-        message.setId("message");
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        Label constant = new Label("Space plays · F3 finds any command · F1 help");
-        constant.getStyleClass().add("status");
-        constant.setMinWidth(USE_PREF_SIZE);
-        NextStep next = new NextStep(beginning, s -> run(s.command()));
-        HBox line = new HBox(status, message, gap, next, constant);
-        line.setAlignment(Pos.CENTER_LEFT);
-        line.getStyleClass().add("status-line");
-        message.textProperty()
-                .addListener(
-                        o -> {
-                            boolean said = !message.getText().isEmpty();
-                            status.setVisible(!said);
-                            status.setManaged(!said);
-                        });
-        return line;
     }
 
     /** A place has the keys when its control has; writing goes on in the lane. */
@@ -356,72 +271,18 @@ final class Frame extends BorderPane {
         focusPlace();
     }
 
-    /** What the strip needs of the window. */
-    private final class StripWindow implements ActionStrip.Window {
-        @Override
-        public boolean beginHearing(Place place) {
-            return whereabouts.screen().beginHearing(place);
-        }
-
-        @Override
-        public void endHearing() {
-            whereabouts.screen().endHearing();
-        }
-
-        @Override
-        public void keysTo(Place place) {
-            session.say("");
+    /** Puts the keys on a place that a command works in; writing begins where it is one. */
+    private void lead(Place place) {
+        if (place == WritePlace.TYPING) {
+            models.write().typing().begin();
+        } else {
             go(place);
         }
-
-        @Override
-        public void all(Place place) {
-            FindSheet.show(
-                    host.get(),
-                    "What can be done here: " + place.words(),
-                    typed ->
-                            search.find(typed, place).stream()
-                                    .filter(c -> c.places().contains(place))
-                                    .toList(),
-                    Frame.this::taken);
-        }
     }
 
-    /** Told of every command that was asked for. */
-    void onAsked(Consumer<Command> told) {
-        asked = told;
-    }
-
-    private void asked(Command c) {
-        asked.accept(c);
-    }
-
-    /** Searches every command. */
-    void search() {
-        Place here = whereabouts.place();
-        FindSheet.show(
-                host.get(), "Find a command", typed -> search.find(typed, here), this::taken);
-    }
-
-    /** Does what was found, where it can be done, and says its key for the next time. */
-    private void taken(Command c) {
-        if (!c.worksIn(whereabouts.place())) {
-            Place to = c.places().iterator().next();
-            if (to == WritePlace.TYPING) {
-                commands.get("type").action().run();
-            } else {
-                go(to);
-            }
-        }
-        asked.accept(c);
-        c.action().run();
-        strip.refresh();
-        String key = c.printedKey();
-        if (!key.isEmpty()
-                && host.get().top().isEmpty()
-                && session.saidProperty().get().isEmpty()) {
-            session.say("Next time: " + key + ".");
-        }
+    /** The search over every command, and what asks for them. */
+    Finding finding() {
+        return finding;
     }
 
     /** To the chords of the Write screen. */
@@ -455,7 +316,7 @@ final class Frame extends BorderPane {
     }
 
     private void showStatus() {
-        status.setText(
+        status.keys(
                 beginning()
                         ? "Tab goes on to the next way in · Esc: four empty bars"
                         : commands.status(whereabouts.place()));

@@ -48,7 +48,7 @@ final class FrameCommands {
                 .inSheets()
                 .does(() -> whereabouts.screen().togglePlay());
         commands.add("leave", "out again, back to the chords").keys("ESCAPE").does(frame::leave);
-        commands.add("search", "find any command").keys("F3").does(frame::search);
+        commands.add("search", "find any command").keys("F3").does(frame.finding()::open);
         commands.add("write", "Write: chords, rhythm, shapes").keys("F5").does(frame::write);
         commands.add("undo", "undo")
                 .keys("ctrl Z")

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.UUID;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Standing;
+import vocalis.desktop.begin.BeginPane;
 import vocalis.desktop.logbook.LogbookModel;
 import vocalis.desktop.logbook.LogbookSheet;
 import vocalis.desktop.session.Hearing;
@@ -21,14 +22,18 @@ import vocalis.desktop.view.SheetHost;
 import vocalis.formats.json.Extras;
 import vocalis.workbench.base.Log;
 import vocalis.workbench.base.Places;
+import vocalis.workbench.demo.Demo;
 import vocalis.workbench.document.SettledShapes;
 import vocalis.workbench.document.Workspace;
 import vocalis.workbench.library.Journal;
 import vocalis.workbench.library.Library;
+import vocalis.workbench.library.LibraryEntry;
 import vocalis.workbench.library.PieceFiles;
 
 /** Sees to it that nothing is lost: the library with its logbook, ideas caught, the journal. */
 final class Keeping implements AutoCloseable {
+
+    private static final int OTHERS = 5;
 
     private static final DateTimeFormatter WHEN =
             DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
@@ -64,6 +69,30 @@ final class Keeping implements AutoCloseable {
     /** The folder of the logbook. */
     static Path riffs(Places places) {
         return places.data().resolve("riffs");
+    }
+
+    /** The logbook shows every riff that was opened or saved; written down off this thread. */
+    void know(Path file) {
+        background.run("remembering a file", () -> library.know(file), () -> {});
+    }
+
+    /** Riffs to go on with instead of beginning one: the newest of the logbook, else the demo's. */
+    List<BeginPane.Riffs> others() {
+        List<BeginPane.Riffs> all = new ArrayList<>();
+        library.remembered().stream()
+                .filter(LibraryEntry::readable)
+                .limit(OTHERS)
+                .forEach(
+                        e ->
+                                all.add(
+                                        new BeginPane.Riffs(
+                                                e.title(), () -> desk.open(library.file(e)))));
+        for (Piece p : Demo.pieces()) {
+            if (all.size() < OTHERS) {
+                all.add(new BeginPane.Riffs(p.title() + " (demo)", () -> desk.take(p)));
+            }
+        }
+        return all;
     }
 
     Library library() {

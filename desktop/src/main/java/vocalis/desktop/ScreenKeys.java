@@ -1,7 +1,7 @@
 package vocalis.desktop;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
+import java.util.ArrayList;
+import java.util.List;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -17,45 +17,48 @@ final class ScreenKeys extends HBox {
 
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
-    private final Map<Screen, Button> buttons = new LinkedHashMap<>();
-    private final Commands commands;
-    private final Whereabouts whereabouts;
+    /* Rows: command | name | what it is for. The logbook lies over the screen that is open. */
+    private static final String[][] ROWS = {
+        {"write", "Write", "Roots, rhythm and the shape of every chord"},
+        {"revoice", "Revoice", "The whole riff in every family, side by side"},
+        {"arrange", "Arrange", "Sections, a second guitar, the song"},
+        {"practise", "Practise", "A stretch round and round, slower, then faster"},
+        {"logbook", "Logbook", "All riffs and ideas that are kept"}
+    };
 
-    ScreenKeys(Commands commands, Models models) {
-        this.commands = commands;
-        whereabouts = models.whereabouts();
+    private final List<Button> buttons = new ArrayList<>();
+    private final Whereabouts whereabouts;
+    private final List<Screen> screens;
+
+    /**
+     * @param screens in the order of the rows
+     */
+    ScreenKeys(Commands commands, Whereabouts whereabouts, List<Screen> screens) {
+        this.whereabouts = whereabouts;
+        this.screens = screens;
         setAlignment(Pos.CENTER_LEFT);
         setSpacing(2);
         setId("screens");
-        add(models.write(), "Write", "write", "Roots, rhythm and the shape of every chord");
-        add(models.revoice(), "Revoice", "revoice", "The whole riff in every family, side by side");
-        add(models.arrange(), "Arrange", "arrange", "Sections, a second guitar, the song");
-        add(
-                models.practice(),
-                "Practise",
-                "practise",
-                "A stretch round and round, slower, then faster");
-        add(null, "Logbook", "logbook", "All riffs and ideas that are kept");
+        for (String[] row : ROWS) {
+            Command command = commands.get(row[0]);
+            Button b = new Button(row[1]);
+            b.setId("screen-" + row[0]);
+            b.getStyleClass().add("screen-key");
+            b.setFocusTraversable(false);
+            b.setMinWidth(USE_PREF_SIZE);
+            b.setOnAction(e -> command.action().run());
+            Explain.means(b, row[2] + " (" + command.printedKey() + ")");
+            getChildren().add(b);
+            buttons.add(b);
+        }
         whereabouts.screenProperty().addListener(o -> refresh());
         refresh();
     }
 
-    private void add(Screen screen, String name, String id, String what) {
-        Command command = commands.get(id);
-        Button b = new Button(name);
-        b.setId("screen-" + id);
-        b.getStyleClass().add("screen-key");
-        b.setFocusTraversable(false);
-        b.setMinWidth(USE_PREF_SIZE);
-        b.setOnAction(e -> command.action().run());
-        Explain.means(b, what + " (" + command.printedKey() + ")");
-        getChildren().add(b);
-        buttons.put(screen, b);
-    }
-
     private void refresh() {
-        buttons.forEach(
-                (s, b) ->
-                        b.pseudoClassStateChanged(CHOSEN, s != null && s == whereabouts.screen()));
+        for (int i = 0; i < screens.size(); i++) {
+            boolean open = screens.get(i) == whereabouts.screen();
+            buttons.get(i).pseudoClassStateChanged(CHOSEN, open);
+        }
     }
 }

@@ -1,25 +1,16 @@
 package vocalis.desktop;
 
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
-import javafx.geometry.Pos;
 import javafx.scene.Scene;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.stage.Stage;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Texts;
-import vocalis.desktop.begin.BeginPane;
 import vocalis.desktop.keys.CommandCounts;
 import vocalis.desktop.keys.CommandSearch;
 import vocalis.desktop.keys.Commands;
@@ -79,8 +70,6 @@ final class Shell {
         }
     }
 
-    private static final int OTHERS = 5;
-
     private final Stage stage;
     private final Background background;
     private final Workspace workspace;
@@ -98,9 +87,7 @@ final class Shell {
     private final FileDesk desk;
     private final ExchangeDesk exchange;
     private final Keeping keeping;
-    private final Label title = new Label();
-    private final Label state = new Label();
-    private final Button saveNow = new Button("Save");
+    private final Header header;
     private final Menus menus;
     private final Subscription told;
     private Theme theme;
@@ -125,7 +112,7 @@ final class Shell {
                         commands,
                         new CommandSearch(commands, OtherWords.ofProgram(), used.counts()),
                         this::host,
-                        this::others);
+                        () -> keeping().others());
         BorderPane root = new BorderPane(frame);
         root.getStyleClass().add("shell");
         host = new SheetHost(root);
@@ -138,7 +125,7 @@ final class Shell {
                         new Backups(prepared.places().data()),
                         Keeping.riffs(prepared.places()),
                         this::begin,
-                        this::know);
+                        f -> keeping().know(f));
         keeping = new Keeping(session, models.hearing(), host, desk, prepared.places());
         exchange =
                 new ExchangeDesk(
@@ -157,7 +144,14 @@ final class Shell {
                         models.whereabouts(),
                         desk,
                         () -> desk.leave(stage::close));
-        root.setTop(header());
+        header =
+                new Header(
+                        workspace,
+                        menus,
+                        new ScreenKeys(
+                                commands, models.whereabouts(), models.whereabouts().screens()),
+                        commands);
+        root.setTop(header);
         magnified = new Magnified(host);
         magnified.size(
                 preferences.number("text.size", Magnified.LEAST, Magnified.MOST, Magnified.LEAST));
@@ -170,7 +164,7 @@ final class Shell {
         keyboard =
                 new Keyboard(commands, models.whereabouts()::place, () -> host.top().isPresent());
         keyboard.watch(used::count);
-        frame.onAsked(used::count);
+        frame.finding().onAsked(used::count);
         frame.listen(scene);
         keyboard.install(scene);
         frame.install(scene, keyboard);
@@ -240,41 +234,11 @@ final class Shell {
         return host;
     }
 
-    /** The logbook shows every riff that was opened or saved; written down off this thread. */
-    private void know(Path file) {
-        Library library = keeping.library();
-        session.ask("remembering a file", () -> noted(library, file), done -> {});
-    }
-
-    private static Path noted(Library library, Path file) {
-        library.know(file);
-        return file;
-    }
-
     private void begin() {
         session.caret().moveTo(0);
         session.caret().goTo(0);
         frame.begin();
         frame.opened();
-    }
-
-    /** What the place to begin needs besides the Write screen. */
-    private List<BeginPane.Riffs> others() {
-        List<BeginPane.Riffs> all = new ArrayList<>();
-        Library library = keeping.library();
-        library.remembered().stream()
-                .limit(OTHERS)
-                .forEach(
-                        e ->
-                                all.add(
-                                        new BeginPane.Riffs(
-                                                e.title(), () -> desk.open(library.file(e)))));
-        for (Piece p : Demo.pieces()) {
-            if (all.size() < OTHERS) {
-                all.add(new BeginPane.Riffs(p.title() + " (demo)", () -> desk.take(p)));
-            }
-        }
-        return all;
     }
 
     private void addCommands() {
@@ -312,7 +276,7 @@ final class Shell {
                 .inSheets()
                 .does(() -> textSize(-Magnified.STEP));
         commands.add("instrument", "instrument and hand: tuning by notes, strings, frets")
-                .does(this::instrument);
+                .does(() -> InstrumentSheet.show(session, host));
         commands.add("menus", "the menus").keys("F10").does(() -> menus().show());
         commands.add("help", "help: the work, all keys, words")
                 .keys("F1")
@@ -329,75 +293,8 @@ final class Shell {
         return magnified;
     }
 
-    private HBox header() {
-        Label mark = new Label("Vocalis");
-        mark.getStyleClass().add("wordmark");
-        mark.setMinWidth(Region.USE_PREF_SIZE);
-        title.getStyleClass().add("title");
-        title.setId("title");
-        title.setMinWidth(60);
-        title.setOnMouseClicked(e -> rename());
-        Explain.means(title, "The working title; F2 or a click renames it");
-        state.getStyleClass().add("caption");
-        state.setId("saved-state");
-        state.setMinWidth(40);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        Button find = new Button("find a command");
-        find.getStyleClass().add("find-key");
-        find.setId("find-key");
-        find.setFocusTraversable(false);
-        find.setMinWidth(90);
-        find.setPrefWidth(170);
-        find.setOnAction(e -> frame.search());
-        Explain.means(find, "Search everything that the program does, by any word for it (F3)");
-        saveNow.getStyleClass().add("strip-button");
-        saveNow.setId("save-now");
-        saveNow.setFocusTraversable(false);
-        saveNow.setMinWidth(Region.USE_PREF_SIZE);
-        saveNow.setOnAction(e -> desk.save());
-        Explain.means(saveNow, "What you changed is not saved yet; this keeps it (Ctrl S)");
-        HBox header =
-                new HBox(
-                        title,
-                        state,
-                        saveNow,
-                        new ScreenKeys(commands, models),
-                        find,
-                        gap,
-                        menus.bar(),
-                        mark);
-        header.setAlignment(Pos.CENTER_LEFT);
-        header.getStyleClass().add("header");
-        return header;
-    }
-
-    private void instrument() {
-        InstrumentSheet.show(
-                host,
-                workspace.content().riff().ground().instrument(),
-                workspace.hand(),
-                (instrument, hand) -> {
-                    workspace.setHand(hand);
-                    session.apply(
-                            Edits.ground(
-                                    "instrument",
-                                    g ->
-                                            g.capo() > instrument.frets() - 12
-                                                    ? g.withCapo(0).withInstrument(instrument)
-                                                    : g.withInstrument(instrument)));
-                });
-    }
-
     private void refresh() {
-        title.setText(workspace.content().title());
-        saveNow.setVisible(workspace.changed());
-        saveNow.setManaged(workspace.changed());
-        state.setManaged(!workspace.changed());
-        state.setText(
-                workspace.changed()
-                        ? "changed, not saved"
-                        : workspace.file().isPresent() ? "saved" : "");
+        header.refresh();
         stage.setTitle(
                 (workspace.changed() ? "• " : "") + workspace.content().title() + " – Vocalis");
         menus.refresh();

@@ -262,11 +262,11 @@ class SongModelsTest {
     void clashesAreWalkedMeantAndMended() {
         List<Clash> all = get(() -> arrange().clashes());
         assertThat(all).isNotEmpty();
-        fx(() -> arrange().nextClash());
+        fx(() -> arrange().clash().next());
         Clash c = get(() -> arrange().clashNow().orElseThrow());
-        fx(() -> arrange().toggleMeant());
+        fx(() -> arrange().clash().toggleMeant());
         assertThat(piece().meant()).containsExactly(c.key());
-        fx(() -> arrange().toggleMeant());
+        fx(() -> arrange().clash().toggleMeant());
         assertThat(piece().meant()).isEmpty();
         List<Mend> mends = new ArrayList<>();
         played();

@@ -170,7 +170,7 @@ public final class ArrangeCommands {
         commands.add("clash-next", "next clash")
                 .in(STRIP)
                 .button("Next clash")
-                .does(model::nextClash);
+                .does(model.clash()::next);
         commands.add("clash-mend", "what would mend the clash")
                 .in(STRIP)
                 .button("Mend")
@@ -178,8 +178,8 @@ public final class ArrangeCommands {
         commands.add("clash-meant", "the clash is meant, or not")
                 .in(STRIP)
                 .button("Meant")
-                .lit(model::meantNow)
-                .does(model::toggleMeant);
+                .lit(model.clash()::meant)
+                .does(model.clash()::toggleMeant);
     }
 
     private void parts() {

@@ -235,18 +235,7 @@ public final class ArrangeModel implements Screen, SongHearing.Stage, AutoClosea
 
     @Override
     public String spoken(Place place) {
-        SectionField f = SectionField.values()[field.get()];
-        Section s = current();
-        return "section "
-                + (section.get() + 1)
-                + " of "
-                + piece().sections().size()
-                + ", "
-                + s.name()
-                + "; "
-                + f.words()
-                + ": "
-                + f.value(piece(), s);
+        return SectionField.values()[field.get()].spoken(piece(), section.get(), current());
     }
 
     @Override
@@ -288,29 +277,14 @@ public final class ArrangeModel implements Screen, SongHearing.Stage, AutoClosea
     // Clashes.
 
     /** The clash under the caret. */
+    /** The clash that is looked at. */
+    public ClashCaret clash() {
+        return clash;
+    }
+
     @Override
     public Optional<Clash> clashNow() {
         return clash.now();
-    }
-
-    /** Goes to the next clash that is not meant, and to its section. */
-    public void nextClash() {
-        clash.next();
-    }
-
-    /** Puts the caret on a clash. */
-    public void toClash(Clash c) {
-        clash.to(c);
-    }
-
-    /** Whether the clash under the caret is meant. */
-    public boolean meantNow() {
-        return clashNow().filter(c -> piece().meant().contains(c.key())).isPresent();
-    }
-
-    /** The clash under the caret is meant, or not any more. */
-    public void toggleMeant() {
-        clash.toggleMeant();
     }
 
     /** What would mend the clash under the caret, found on a worker. */

@@ -254,7 +254,7 @@ public final class ArrangePane extends VBox {
             l.setWrapText(false);
             l.setOnMousePressed(
                     e -> {
-                        arrange.toClash(c);
+                        arrange.clash().to(c);
                         strip.requestFocus();
                     });
             HoldToHear.mouse(l, () -> arrange.hearing().hearClash(), () -> arrange.endHearing());

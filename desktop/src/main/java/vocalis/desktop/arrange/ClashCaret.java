@@ -6,7 +6,7 @@ import vocalis.core.arrange.Clash;
 import vocalis.desktop.session.Session;
 
 /** Which clash is looked at, and whether it is meant. */
-final class ClashCaret {
+public final class ClashCaret {
 
     private final Session session;
     private final ArrangeModel arrange;
@@ -29,7 +29,7 @@ final class ClashCaret {
     }
 
     /** Goes to a clash, and to its section. */
-    void to(Clash c) {
+    public void to(Clash c) {
         int at = arrange.clashes().indexOf(c);
         if (at >= 0 && at != clash) {
             clash = at;
@@ -39,7 +39,7 @@ final class ClashCaret {
     }
 
     /** Goes to the next clash that is not meant, and to its section. */
-    void next() {
+    public void next() {
         List<Clash> all = arrange.clashes();
         for (int i = 1; i <= all.size(); i++) {
             int at = (clash + i) % all.size();
@@ -54,8 +54,13 @@ final class ClashCaret {
         session.say("No clash between the guitars, or with the bass.");
     }
 
+    /** Whether the clash under the caret is meant. */
+    public boolean meant() {
+        return now().filter(c -> session.piece().meant().contains(c.key())).isPresent();
+    }
+
     /** The clash under the caret is meant, or not any more. */
-    void toggleMeant() {
+    public void toggleMeant() {
         now().ifPresent(
                         c -> {
                             boolean on = !session.piece().meant().contains(c.key());

@@ -72,6 +72,20 @@ public enum SectionField {
         };
     }
 
+    /** A section and this line of it, for those who hear the screen. */
+    String spoken(Piece p, int index, Section s) {
+        return "section "
+                + (index + 1)
+                + " of "
+                + p.sections().size()
+                + ", "
+                + s.name()
+                + "; "
+                + words
+                + ": "
+                + value(p, s);
+    }
+
     private static String riffName(Piece p, String id) {
         int i = p.riffs().stream().map(PieceRiff::id).sorted().toList().indexOf(id);
         return "riff " + (char) ('A' + i);

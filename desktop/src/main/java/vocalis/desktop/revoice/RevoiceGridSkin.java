@@ -13,13 +13,11 @@ import vocalis.core.revoice.Row;
 import vocalis.core.revoice.Rub;
 import vocalis.core.riff.RootSpan;
 import vocalis.core.theory.Key;
-import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.HoldToHear;
-import vocalis.desktop.view.VoiceTick;
 import vocalis.sound.gain.Ghost;
 import vocalis.workbench.words.RevoiceWords;
 
@@ -37,10 +35,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
     private static final double LEAST_ROW = 27;
     private static final double MOST_ROW = 44;
 
-    /** Semitones under the lowest open string that ghosts are shown in. */
-    private static final int BELOW = 13;
-
-    /** Ghosts over this level against the strongest line are drawn taller. */
+    /** Added tones over this level against the strongest line are drawn taller. */
     private static final double LOUD_DB = -12;
 
     private final Session session;
@@ -305,11 +300,11 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
             text(g, shape, right, line, c.smallMonoFont(), c.dim(), TextAlignment.RIGHT);
         }
         double strip = y + rowHeight - (rowHeight > 34 ? 11 : 6.5);
-        paintStrip(g, v, at.root(), left, right, strip);
+        CellStrip.voices(g, getSkinnable(), half(), v, at.root(), left, right, strip);
         paintTies(g, r, chord, left, right, strip);
         String ghosts = paintGhosts(g, r, chord, left, right, strip);
         List<Rub> rubs = revoice.second().rubs(r, chord);
-        paintRubs(g, v, rubs, left, right, strip);
+        CellStrip.rubs(g, getSkinnable(), v, rubs, left, right, strip);
         means(
                 left,
                 y,
@@ -324,13 +319,6 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                                 : "")
                         + ghosts
                         + ". The bar shows its voices on one scale that all rows share, low at the left; what sounds on in the next chord is tied to it.");
-    }
-
-    /** Where a note lies between the edges of a cell: the same scale in all of them. */
-    private static double place(Fretboard b, double midi, double left, double right) {
-        int low = b.midi(0, 0) - BELOW;
-        int high = b.midi(b.strings() - 1, Math.min(20, b.frets())) + 1;
-        return left + Math.max(0, Math.min(1, (midi - low) / (high - low))) * (right - left);
     }
 
     private double half() {
@@ -353,8 +341,8 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
             if (!b.midi().contains(midi)) {
                 continue;
             }
-            double x1 = place(a.board(), midi, left, right);
-            double x2 = place(b.board(), midi, x(next) + 8, x(next + 1) - 12);
+            double x1 = CellStrip.place(a.board(), midi, left, right);
+            double x2 = CellStrip.place(b.board(), midi, x(next) + 8, x(next + 1) - 12);
             double from = y + half() + 0.5;
             g.beginPath();
             g.moveTo(x1, from);
@@ -374,7 +362,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         Fretboard b = session.now().ground().board();
         String said = "";
         for (Ghost ghost : ghosts) {
-            double x = place(b, ghost.midi() + ghost.cents() / 100, left, right);
+            double x = CellStrip.place(b, ghost.midi() + ghost.cents() / 100, left, right);
             boolean loud = ghost.db() > LOUD_DB;
             double tall = loud ? 2.5 : 1.5;
             Paint ink = loud ? getSkinnable().dim() : getSkinnable().line();
@@ -384,30 +372,6 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                             + session.key().note(ghost.midi()).symbol();
         }
         return said;
-    }
-
-    /** The voices from an octave under the lowest open string to the highest. */
-    private void paintStrip(
-            GraphicsContext g, Voicing v, int root, double left, double right, double y) {
-        RevoiceGrid c = getSkinnable();
-        Fretboard b = v.board();
-        stroke(g, c.faint(), 1, left, Math.round(y) + 0.5, right, Math.round(y) + 0.5);
-        double half = half();
-        for (Sounding s : v.soundings()) {
-            double x = place(b, s.midi(), left, right);
-            VoiceTick.paint(g, c, x, y, half, 3, s.pitchClass() == root, s.open());
-        }
-    }
-
-    /** Notes that rub against the first guitar: a hook over their mark. */
-    private void paintRubs(
-            GraphicsContext g, Voicing v, List<Rub> rubs, double left, double right, double y) {
-        RevoiceGrid c = getSkinnable();
-        Fretboard b = v.board();
-        for (Rub rub : rubs) {
-            double x = place(b, rub.two(), left, right);
-            stroke(g, c.ink(), 1.5, x - 3, y + 5.5, x + 3, y + 5.5);
-        }
     }
 
     /** A cell that is held sounds alone, a row by its name. */

@@ -101,6 +101,11 @@ public final class OpenDocument implements Session, AutoCloseable {
     }
 
     @Override
+    public boolean quiet() {
+        return saidProperty().get().isEmpty();
+    }
+
+    @Override
     public void say(String text) {
         said.set(text);
     }

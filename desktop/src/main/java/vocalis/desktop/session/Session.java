@@ -29,6 +29,9 @@ public interface Session extends Drawn {
     /** Says something short at the foot of the window. */
     void say(String text);
 
+    /** Whether nothing is said there now. */
+    boolean quiet();
+
     /**
      * Has a question answered on a worker; the answer comes back on the FX thread.
      *

@@ -39,6 +39,11 @@ public final class Whereabouts {
         screen.set(all.get(0));
     }
 
+    /** The screens in the order of the work. */
+    public List<Screen> screens() {
+        return all;
+    }
+
     public ObjectProperty<Place> placeProperty() {
         return place;
     }

@@ -17,8 +17,10 @@ import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.theory.Note;
 import vocalis.core.theory.Spelling;
+import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
+import vocalis.workbench.document.Edits;
 
 /** The instrument by its notes, scale and frets, and the player's hand, chosen or measured. */
 public final class InstrumentSheet {
@@ -61,8 +63,26 @@ public final class InstrumentSheet {
         trouble.setWrapText(true);
     }
 
+    /** Opens it for the riff and the hand as they are; what is taken changes both. */
+    public static void show(Session session, SheetHost host) {
+        show(
+                host,
+                session.now().ground().instrument(),
+                session.hand(),
+                (instrument, hand) -> {
+                    session.workspace().setHand(hand);
+                    session.apply(
+                            Edits.ground(
+                                    "instrument",
+                                    g ->
+                                            g.capo() > instrument.frets() - 12
+                                                    ? g.withCapo(0).withInstrument(instrument)
+                                                    : g.withInstrument(instrument)));
+                });
+    }
+
     /** Opens it; what is entered is given when the player takes it. */
-    public static void show(
+    private static void show(
             SheetHost host, Instrument instrument, Hand now, BiConsumer<Instrument, Hand> taken) {
         InstrumentSheet s = new InstrumentSheet(instrument, now);
         GridPane grid = Choices.grid();

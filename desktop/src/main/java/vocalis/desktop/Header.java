@@ -1,0 +1,67 @@
+package vocalis.desktop;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import vocalis.desktop.keys.Command;
+import vocalis.desktop.keys.Commands;
+import vocalis.desktop.view.Explain;
+import vocalis.workbench.document.Workspace;
+
+/** The first row of the window: the riff's name and state, the screens, the search, the menu. */
+final class Header extends HBox {
+
+    private final Workspace workspace;
+    private final Label title = new Label();
+    private final Label state = new Label();
+    private final Button save = new Button("Save");
+
+    Header(Workspace workspace, Menus menus, ScreenKeys screens, Commands commands) {
+        this.workspace = workspace;
+        title.getStyleClass().add("title");
+        title.setId("title");
+        title.setMinWidth(60);
+        title.setOnMouseClicked(e -> commands.get("rename").action().run());
+        Explain.means(title, "The working title; F2 or a click renames it");
+        state.getStyleClass().add("caption");
+        state.setId("saved-state");
+        state.setMinWidth(40);
+        does(save, "save-now", "strip-button", commands.get("save"));
+        Explain.means(save, "What you changed is not saved yet; this keeps it (Ctrl S)");
+        Button find = new Button("find a command");
+        does(find, "find-key", "find-key", commands.get("search"));
+        find.setMinWidth(90);
+        find.setPrefWidth(170);
+        Explain.means(find, "Search everything that the program does, by any word for it (F3)");
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Label mark = new Label("Vocalis");
+        mark.getStyleClass().add("wordmark");
+        mark.setMinWidth(Region.USE_PREF_SIZE);
+        getChildren().addAll(title, state, save, screens, find, gap, menus.bar(), mark);
+        setAlignment(Pos.CENTER_LEFT);
+        getStyleClass().add("header");
+    }
+
+    private static void does(Button b, String id, String style, Command command) {
+        b.setId(id);
+        b.getStyleClass().add(style);
+        b.setFocusTraversable(false);
+        b.setMinWidth(Region.USE_PREF_SIZE);
+        b.setOnAction(e -> command.action().run());
+    }
+
+    /** Shows the title, and whether all of it is saved. */
+    void refresh() {
+        boolean changed = workspace.changed();
+        title.setText(workspace.content().title());
+        save.setVisible(changed);
+        save.setManaged(changed);
+        state.setManaged(!changed);
+        state.setVisible(!changed);
+        state.setText(!changed && workspace.file().isPresent() ? "saved" : "");
+    }
+}
