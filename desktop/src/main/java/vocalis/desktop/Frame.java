@@ -21,6 +21,7 @@ import vocalis.desktop.begin.BeginDesk;
 import vocalis.desktop.begin.BeginModel;
 import vocalis.desktop.begin.BeginPane;
 import vocalis.desktop.begin.NextStep;
+import vocalis.desktop.frame.StatusLine;
 import vocalis.desktop.keys.ActionStrip;
 import vocalis.desktop.keys.CommandSearch;
 import vocalis.desktop.keys.Commands;

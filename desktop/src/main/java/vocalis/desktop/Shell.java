@@ -11,6 +11,15 @@ import javafx.stage.Stage;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Texts;
+import vocalis.desktop.desks.ExchangeDesk;
+import vocalis.desktop.desks.FileDesk;
+import vocalis.desktop.desks.Keeping;
+import vocalis.desktop.desks.Prompts;
+import vocalis.desktop.frame.Header;
+import vocalis.desktop.frame.Magnified;
+import vocalis.desktop.frame.Menus;
+import vocalis.desktop.frame.ScreenKeys;
+import vocalis.desktop.frame.WindowBounds;
 import vocalis.desktop.keys.CommandCounts;
 import vocalis.desktop.keys.CommandSearch;
 import vocalis.desktop.keys.Commands;
@@ -277,7 +286,7 @@ final class Shell {
                 .does(() -> textSize(-Magnified.STEP));
         commands.add("instrument", "instrument and hand: tuning by notes, strings, frets")
                 .does(() -> InstrumentSheet.show(session, host));
-        commands.add("menus", "the menus").keys("F10").does(() -> menus().show());
+        commands.add("menus", "the menus").keys("F10").does(() -> menus.show());
         commands.add("help", "help: the work, all keys, words")
                 .keys("F1")
                 .does(() -> HelpSheet.show(commands, host));
@@ -322,10 +331,6 @@ final class Shell {
 
     SheetHost sheets() {
         return host;
-    }
-
-    private Menus menus() {
-        return menus;
     }
 
     Keeping keeping() {

@@ -10,6 +10,7 @@ import javafx.stage.Stage;
 import javafx.util.Duration;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.piece.Piece;
+import vocalis.desktop.desks.Prompts;
 import vocalis.desktop.view.Background;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;

@@ -30,6 +30,7 @@ import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Sounding;
+import vocalis.desktop.desks.Prompts;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.sound.device.Clock;

@@ -59,7 +59,11 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         watch(revoice.changedProperty(), revoice.rowProperty(), revoice.columnProperty());
         grid.setOnMousePressed(this::pressed);
         grid.setOnScroll(e -> revoice.move(e.getDeltaY() > 0 ? -1 : 1, 0));
-        HoldToHear.mouse(grid, this::hearHeld, revoice::endHearing);
+        // A cell that is held sounds alone, a row by its name.
+        HoldToHear.mouse(
+                grid,
+                () -> onCell ? revoice.heard().hearCell() : revoice.heard().hearRow(),
+                revoice::endHearing);
     }
 
     @Override
@@ -372,11 +376,6 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                             + session.key().note(ghost.midi()).symbol();
         }
         return said;
-    }
-
-    /** A cell that is held sounds alone, a row by its name. */
-    private boolean hearHeld() {
-        return onCell ? revoice.heard().hearCell() : revoice.heard().hearRow();
     }
 
     private void pressed(MouseEvent e) {

@@ -1,4 +1,4 @@
-package vocalis.desktop;
+package vocalis.desktop.desks;
 
 import java.io.IOException;
 import java.nio.file.Path;
@@ -31,7 +31,7 @@ import vocalis.workbench.library.LibraryEntry;
 import vocalis.workbench.library.PieceFiles;
 
 /** Sees to it that nothing is lost: the library with its logbook, ideas caught, the journal. */
-final class Keeping implements AutoCloseable {
+public final class Keeping implements AutoCloseable {
 
     private static final int OTHERS = 5;
 
@@ -47,7 +47,7 @@ final class Keeping implements AutoCloseable {
     private final Background background = new Background("vocalis-library");
     private final Optional<Journal> journal;
 
-    Keeping(Session session, Hearing hearing, SheetHost host, FileDesk desk, Places places) {
+    public Keeping(Session session, Hearing hearing, SheetHost host, FileDesk desk, Places places) {
         this.session = session;
         this.hearing = hearing;
         this.workspace = session.workspace();
@@ -67,17 +67,17 @@ final class Keeping implements AutoCloseable {
     }
 
     /** The folder of the logbook. */
-    static Path riffs(Places places) {
+    public static Path riffs(Places places) {
         return places.data().resolve("riffs");
     }
 
     /** The logbook shows every riff that was opened or saved; written down off this thread. */
-    void know(Path file) {
+    public void know(Path file) {
         background.run("remembering a file", () -> library.know(file), () -> {});
     }
 
     /** Riffs to go on with instead of beginning one: the newest of the logbook, else the demo's. */
-    List<BeginPane.Riffs> others() {
+    public List<BeginPane.Riffs> others() {
         List<BeginPane.Riffs> all = new ArrayList<>();
         library.remembered().stream()
                 .filter(LibraryEntry::readable)
@@ -95,12 +95,12 @@ final class Keeping implements AutoCloseable {
         return all;
     }
 
-    Library library() {
+    public Library library() {
         return library;
     }
 
     /** Every change goes into the journal until it is saved. */
-    void changed() {
+    public void changed() {
         journal.ifPresent(
                 j -> {
                     if (workspace.changed()) {
@@ -116,7 +116,7 @@ final class Keeping implements AutoCloseable {
     }
 
     /** Offers what a window left behind that was ended before it was saved. */
-    void offerLeft() {
+    public void offerLeft() {
         journal.ifPresent(
                 j -> {
                     List<Journal.Left> left = new ArrayList<>();
@@ -170,7 +170,7 @@ final class Keeping implements AutoCloseable {
                                         "letting unsaved work go", () -> j.discard(l), () -> {})));
     }
 
-    void logbook() {
+    public void logbook() {
         LogbookSheet.show(
                 new LogbookModel(session, hearing, library, background),
                 host,
@@ -178,7 +178,7 @@ final class Keeping implements AutoCloseable {
     }
 
     /** Keeps the riff as it is as an idea of its own, and goes on. */
-    void catchIdea() {
+    public void catchIdea() {
         Piece now = workspace.content();
         String title = now.title() + ", " + WHEN.format(LocalDateTime.now());
         Piece idea =

@@ -1,4 +1,4 @@
-package vocalis.desktop;
+package vocalis.desktop.desks;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
@@ -46,7 +46,7 @@ import vocalis.workbench.library.Library;
 import vocalis.workbench.library.PieceFiles;
 
 /** Takes riffs away and brings them in: export, import, the clipboard, files dropped. */
-final class ExchangeDesk implements AutoCloseable {
+public final class ExchangeDesk implements AutoCloseable {
 
     private static final float PREVIEW_DPI = 110;
 
@@ -59,7 +59,7 @@ final class ExchangeDesk implements AutoCloseable {
     private final FileDesk files;
     private final Background background = new Background("vocalis-exchange");
 
-    ExchangeDesk(
+    public ExchangeDesk(
             Stage stage,
             Session session,
             Whereabouts whereabouts,
@@ -81,7 +81,7 @@ final class ExchangeDesk implements AutoCloseable {
     }
 
     /** What the riff can be taken away as. */
-    void export() {
+    public void export() {
         Piece piece = session.piece();
         boolean song = whereabouts.screen().ofSong();
         Supplier<Export> away = away(piece, song);
@@ -174,7 +174,7 @@ final class ExchangeDesk implements AutoCloseable {
     }
 
     /** The tab of the riff on the clipboard. */
-    void copyTab() {
+    public void copyTab() {
         Supplier<Export> away = away(session.piece(), whereabouts.screen().ofSong());
         background.ask(
                 "copying the riff as tab",
@@ -188,7 +188,7 @@ final class ExchangeDesk implements AutoCloseable {
     }
 
     /** Takes a tab from the clipboard apart. */
-    void pasteTab() {
+    public void pasteTab() {
         String text = Clipboard.getSystemClipboard().getString();
         if (text == null || text.isBlank()) {
             session.say("The clipboard holds no text.");
@@ -199,12 +199,12 @@ final class ExchangeDesk implements AutoCloseable {
                 () -> Exchange.read(text.getBytes(StandardCharsets.UTF_8)));
     }
 
-    void importFile() {
+    public void importFile() {
         prompts.fileToImport(stage).ifPresent(this::importFile);
     }
 
     /** Reads a file: a riff is opened, what others wrote is taken apart. */
-    void importFile(Path file) {
+    public void importFile(Path file) {
         if (file.getFileName().toString().endsWith(PieceFiles.ENDING)) {
             files.leave(() -> files.open(file));
             return;
@@ -235,7 +235,7 @@ final class ExchangeDesk implements AutoCloseable {
     }
 
     /** Files may be dropped on the window. */
-    void accept(Scene scene) {
+    public void accept(Scene scene) {
         scene.setOnDragOver(
                 e -> {
                     if (e.getGestureSource() == null

@@ -1,4 +1,4 @@
-package vocalis.desktop;
+package vocalis.desktop.frame;
 
 import javafx.geometry.Rectangle2D;
 import javafx.stage.Screen;
@@ -6,7 +6,7 @@ import javafx.stage.Stage;
 import vocalis.workbench.base.Preferences;
 
 /** How large the window is and where it stands: as it was left, and never too small to work in. */
-final class WindowBounds {
+public final class WindowBounds {
 
     static final double LEAST_WIDTH = 1040;
     static final double LEAST_HEIGHT = 700;
@@ -19,13 +19,13 @@ final class WindowBounds {
     private double wantedWidth;
     private double wantedHeight;
 
-    WindowBounds(Stage stage, Preferences preferences) {
+    public WindowBounds(Stage stage, Preferences preferences) {
         this.stage = stage;
         this.preferences = preferences;
     }
 
     /** A window as it was left, or the usual one; on a small screen filled out to the edges. */
-    void place() {
+    public void place() {
         Rectangle2D room = Screen.getPrimary().getVisualBounds();
         boolean small =
                 room.getWidth() < LEAST_WIDTH + FRAME || room.getHeight() < LEAST_HEIGHT + FRAME;
@@ -56,7 +56,7 @@ final class WindowBounds {
      * The window as large as it was asked to be, and how small it may become: some window managers
      * open it smaller, whatever it was asked before it was there.
      */
-    void least() {
+    public void least() {
         Rectangle2D room = Screen.getPrimary().getVisualBounds();
         if (!stage.isMaximized() && wantedWidth > 0) {
             stage.setWidth(wantedWidth);
@@ -67,7 +67,7 @@ final class WindowBounds {
     }
 
     /** Keeps them for the next start. */
-    void remember() {
+    public void remember() {
         preferences.set("window.maximized", String.valueOf(stage.isMaximized()));
         if (!stage.isMaximized()) {
             preferences.set("window.x", stage.getX());

@@ -1,4 +1,4 @@
-package vocalis.desktop;
+package vocalis.desktop.frame;
 
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.SimpleDoubleProperty;
@@ -12,13 +12,13 @@ import javafx.scene.transform.Scale;
  * The whole content of the window, larger: text, tab and neck grow alike. Where the window has no
  * room for all of it, bars at its edges move it.
  */
-final class Magnified extends Region {
+public final class Magnified extends Region {
 
     /** Sizes that are offered, in hundredths. */
-    static final int LEAST = 100;
+    public static final int LEAST = 100;
 
-    static final int MOST = 160;
-    static final int STEP = 10;
+    public static final int MOST = 160;
+    public static final int STEP = 10;
 
     /** Below this the screens overlap. */
     private static final double LEAST_WIDTH = 1000;
@@ -31,7 +31,7 @@ final class Magnified extends Region {
     private final ScrollBar across = new ScrollBar();
     private final ScrollBar down = new ScrollBar();
 
-    Magnified(Region content) {
+    public Magnified(Region content) {
         this.content = content;
         content.getTransforms().add(scale);
         down.setOrientation(Orientation.VERTICAL);
@@ -59,12 +59,12 @@ final class Magnified extends Region {
     }
 
     /** Hundredths of the usual size. */
-    double size() {
+    public double size() {
         return size.get();
     }
 
     /** Sets the size, as near as it is offered. */
-    void size(double hundredths) {
+    public void size(double hundredths) {
         double step = Math.round(hundredths / STEP) * STEP;
         size.set(Math.max(LEAST, Math.min(MOST, step)));
     }

@@ -1,4 +1,4 @@
-package vocalis.desktop;
+package vocalis.desktop.frame;
 
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -12,14 +12,14 @@ import vocalis.desktop.view.Explain;
 import vocalis.workbench.document.Workspace;
 
 /** The first row of the window: the riff's name and state, the screens, the search, the menu. */
-final class Header extends HBox {
+public final class Header extends HBox {
 
     private final Workspace workspace;
     private final Label title = new Label();
     private final Label state = new Label();
     private final Button save = new Button("Save");
 
-    Header(Workspace workspace, Menus menus, ScreenKeys screens, Commands commands) {
+    public Header(Workspace workspace, Menus menus, ScreenKeys screens, Commands commands) {
         this.workspace = workspace;
         title.getStyleClass().add("title");
         title.setId("title");
@@ -55,7 +55,7 @@ final class Header extends HBox {
     }
 
     /** Shows the title, and whether all of it is saved. */
-    void refresh() {
+    public void refresh() {
         boolean changed = workspace.changed();
         title.setText(workspace.content().title());
         save.setVisible(changed);

@@ -1,4 +1,4 @@
-package vocalis.desktop;
+package vocalis.desktop.frame;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -13,7 +13,7 @@ import vocalis.desktop.session.Whereabouts;
 import vocalis.desktop.view.Explain;
 
 /** The screens in the order of the work, always in sight: each a button, the open one lit. */
-final class ScreenKeys extends HBox {
+public final class ScreenKeys extends HBox {
 
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
@@ -33,7 +33,7 @@ final class ScreenKeys extends HBox {
     /**
      * @param screens in the order of the rows
      */
-    ScreenKeys(Commands commands, Whereabouts whereabouts, List<Screen> screens) {
+    public ScreenKeys(Commands commands, Whereabouts whereabouts, List<Screen> screens) {
         this.whereabouts = whereabouts;
         this.screens = screens;
         setAlignment(Pos.CENTER_LEFT);

@@ -1,4 +1,4 @@
-package vocalis.desktop;
+package vocalis.desktop.desks;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -8,7 +8,7 @@ import javafx.stage.Window;
 import vocalis.workbench.library.PieceFiles;
 
 /** Asks for files; tests answer without the system's dialogs. */
-interface Prompts {
+public interface Prompts {
 
     /** A riff's file, looked for in a folder first. */
     Optional<Path> fileToOpen(Window owner, Path folder);

@@ -1,4 +1,4 @@
-package vocalis.desktop;
+package vocalis.desktop.desks;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -28,7 +28,7 @@ import vocalis.workbench.library.Saver;
  * Opening, saving and leaving documents. Reading and writing happen off the FX thread; what ends
  * late counts for the document that it was begun for.
  */
-final class FileDesk implements AutoCloseable {
+public final class FileDesk implements AutoCloseable {
 
     private final Stage stage;
     private final Session session;
@@ -47,7 +47,7 @@ final class FileDesk implements AutoCloseable {
      * @param begin puts the caret to the beginning of a document just opened
      * @param known told of every file that was opened or saved
      */
-    FileDesk(
+    public FileDesk(
             Stage stage,
             Session session,
             SheetHost host,
@@ -68,16 +68,16 @@ final class FileDesk implements AutoCloseable {
     }
 
     /** Whether something is being written. */
-    boolean saving() {
+    public boolean saving() {
         return saves > 0;
     }
 
-    void newRiff() {
+    public void newRiff() {
         take(Demo.blank());
     }
 
     /** Takes a piece that would be lost if it were not saved, once the open one may be left. */
-    void takeUnsaved(Piece piece) {
+    public void takeUnsaved(Piece piece) {
         leave(
                 () -> {
                     session.player().stop();
@@ -87,7 +87,7 @@ final class FileDesk implements AutoCloseable {
     }
 
     /** Takes up what another window left behind, for the file that it was saved in. */
-    void takeUp(Journal.Left left) {
+    public void takeUp(Journal.Left left) {
         leave(
                 () -> {
                     session.player().stop();
@@ -101,7 +101,7 @@ final class FileDesk implements AutoCloseable {
     }
 
     /** Takes a piece that is kept nowhere, once the open one may be left. */
-    void take(Piece piece) {
+    public void take(Piece piece) {
         leave(
                 () -> {
                     session.player().stop();
@@ -111,7 +111,7 @@ final class FileDesk implements AutoCloseable {
     }
 
     /** Looks, when the player comes back to the window, whether somebody else wrote the file. */
-    void look() {
+    public void look() {
         Optional<Path> file = workspace.file();
         Optional<String> stamp = workspace.stamp();
         if (file.isEmpty() || stamp.isEmpty() || saving()) {
@@ -135,7 +135,7 @@ final class FileDesk implements AutoCloseable {
                 });
     }
 
-    void open() {
+    public void open() {
         leave(() -> prompts.fileToOpen(stage, home()).ifPresent(this::open));
     }
 
@@ -153,7 +153,7 @@ final class FileDesk implements AutoCloseable {
      * Reads a file and takes it; one that cannot be read leaves what is open as it is. What is
      * written meanwhile into the riff that is open is not lost: then it is asked.
      */
-    void open(Path file) {
+    public void open(Path file) {
         Piece before = workspace.content();
         long opened = workspace.session();
         session.say("opening " + file.getFileName() + " …");
@@ -203,7 +203,7 @@ final class FileDesk implements AutoCloseable {
         }
     }
 
-    void save() {
+    public void save() {
         save(() -> {});
     }
 
@@ -246,7 +246,7 @@ final class FileDesk implements AutoCloseable {
     }
 
     /** Writes the riff into a file elsewhere; the open one stays where it is. */
-    void saveCopy() {
+    public void saveCopy() {
         Optional<Path> chosen = prompts.fileToSave(stage, suggested(), elsewhere());
         if (chosen.isEmpty()) {
             return;
@@ -346,7 +346,7 @@ final class FileDesk implements AutoCloseable {
     }
 
     /** Leaves the open riff: at once when nothing would be lost, else as the player says. */
-    void leave(Runnable then) {
+    public void leave(Runnable then) {
         if (!workspace.changed()) {
             then.run();
             return;

@@ -1,4 +1,4 @@
-package vocalis.desktop;
+package vocalis.desktop.frame;
 
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
@@ -9,14 +9,14 @@ import javafx.scene.layout.Region;
 import vocalis.desktop.begin.NextStep;
 
 /** The foot of the window: what was said last, else the keys of the place; the next step. */
-final class StatusLine extends HBox {
+public final class StatusLine extends HBox {
 
     private final Label keys = new Label();
 
     /**
      * @param said what the program says, empty where it says nothing
      */
-    StatusLine(ObservableValue<String> said, NextStep next) {
+    public StatusLine(ObservableValue<String> said, NextStep next) {
         keys.getStyleClass().add("status");
         keys.setId("status");
         Label message = new Label();
@@ -39,7 +39,7 @@ final class StatusLine extends HBox {
     }
 
     /** Says the keys of a place that are no buttons. */
-    void keys(String text) {
+    public void keys(String text) {
         keys.setText(text);
     }
 }

@@ -1,4 +1,4 @@
-package vocalis.desktop;
+package vocalis.desktop.frame;
 
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuBar;
@@ -9,6 +9,7 @@ import vocalis.core.hands.Hand;
 import vocalis.core.piece.Piece;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
+import vocalis.desktop.desks.FileDesk;
 import vocalis.desktop.explore.Explore;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.session.Place;
@@ -20,7 +21,7 @@ import vocalis.workbench.document.Edits;
 import vocalis.workbench.document.Workspace;
 
 /** The menus: commands by theme, and what is set seldom. */
-final class Menus {
+public final class Menus {
 
     private final MenuBar bar = new MenuBar();
     private final MenuItem undo = new MenuItem();
@@ -35,7 +36,7 @@ final class Menus {
     /**
      * @param close closes the window, when that may be
      */
-    Menus(
+    public Menus(
             Commands commands,
             Session session,
             Whereabouts whereabouts,
@@ -57,7 +58,7 @@ final class Menus {
     }
 
     /** Closes what is open, the innermost first: a window that goes takes none of them along. */
-    void hide() {
+    public void hide() {
         bar.getMenus().forEach(Menus::hide);
     }
 
@@ -71,12 +72,12 @@ final class Menus {
     }
 
     /** Opens the first. */
-    void show() {
+    public void show() {
         bar.getMenus().get(0).show();
     }
 
     /** Says what undo and redo would do. */
-    void refresh() {
+    public void refresh() {
         undo.setText(workspace.undoLabel().map(l -> "Undo: " + l).orElse("Undo") + "\tCtrl Z");
         undo.setDisable(workspace.undoLabel().isEmpty());
         redo.setText(
