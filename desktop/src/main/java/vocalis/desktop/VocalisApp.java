@@ -67,6 +67,9 @@ public final class VocalisApp extends Application {
             shell.switchTheme();
         }
         stage.show();
+        if (args.contains("--demo")) {
+            shell.keeping().keepDemo();
+        }
         closeAfter(Integer.getInteger("vocalis.closeAfterSeconds", 0), stage);
         args.stream()
                 .filter(a -> !a.startsWith("--"))

@@ -1,6 +1,7 @@
 package vocalis.desktop.desks;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
@@ -69,6 +70,26 @@ public final class Keeping implements AutoCloseable {
     /** The folder of the logbook. */
     public static Path riffs(Places places) {
         return places.data().resolve("riffs");
+    }
+
+    /** Puts the demo riffs into the logbook, where they are not there yet, and says so. */
+    public void keepDemo() {
+        background.run(
+                "putting the demo riffs into the logbook",
+                () -> Demo.pieces().forEach(this::keepOnce),
+                () -> session.say("The demo riffs are in the logbook (F9). Space plays this one."));
+    }
+
+    private void keepOnce(Piece p) {
+        boolean there =
+                Files.exists(library.folder().resolve(Library.stem(p.title()) + PieceFiles.ENDING));
+        if (!there) {
+            try {
+                library.keep(p, Extras.NONE);
+            } catch (PieceFiles.PieceFileException e) {
+                Log.note("a demo riff is not in the logbook: " + e.getMessage());
+            }
+        }
     }
 
     /** The logbook shows every riff that was opened or saved; written down off this thread. */

@@ -103,7 +103,7 @@ public final class CommandSearch {
 
     private static List<String> words(String s) {
         List<String> all = new ArrayList<>();
-        for (String w : plain(s).split("[^a-z0-9♯♭#−+← →↑ ↓?/]+")) {
+        for (String w : plain(s).split("[^a-z0-9♯♭#−+\u2190-\u2193?/]+")) {
             if (!w.isEmpty()) {
                 all.add(w);
             }

@@ -72,7 +72,7 @@ public final class ReadoutPane extends VBox {
                             refreshPage();
                         });
         showPage();
-        getChildren().addAll(name, also, reason, fit, pages, notes, hand, gain, remarks);
+        getChildren().addAll(name, also, reason, why(), fit, pages, notes, hand, gain, remarks);
         model.shown().readoutProperty().addListener(o -> refresh());
         // The rows below are read off the voicing itself, which is set after what is said of it.
         model.shown().voicingProperty().addListener(o -> refresh());
@@ -80,6 +80,21 @@ public final class ReadoutPane extends VBox {
         model.supportProperty().addListener(o -> refresh());
         reason.setOnMouseClicked(e -> model.supportProperty().set(!model.supportProperty().get()));
         refresh();
+    }
+
+    /** Shows the numbers behind the sentence, or puts them away. */
+    private Button why() {
+        Button why = new Button("why");
+        why.setId("readout-why");
+        why.getStyleClass().addAll("quiet-button", "why");
+        why.setFocusTraversable(false);
+        why.setAccessibleText("Why it is heard so, in numbers");
+        Explain.means(why, "The numbers behind the heard root, and back");
+        why.setOnAction(e -> model.supportProperty().set(!model.supportProperty().get()));
+        model.supportProperty()
+                .addListener(
+                        o -> why.setText(model.supportProperty().get() ? "no numbers" : "why"));
+        return why;
     }
 
     /** In a scroll pane, for windows too low to show it all. */
@@ -97,7 +112,7 @@ public final class ReadoutPane extends VBox {
         head.getStyleClass().add("page-key");
         head.setId("page-" + page.name().toLowerCase(Locale.ROOT));
         head.setFocusTraversable(false);
-        Explain.means(head, "P shows the next page");
+        Explain.means(head, "Shows this page of figures");
         head.setOnAction(e -> model.pageProperty().set(page));
         pages.getChildren().add(head);
         figures.setUserData(page);
@@ -132,8 +147,8 @@ public final class ReadoutPane extends VBox {
         String both = fingered + (fingered.isEmpty() || !say ? "" : "; ") + besides;
         also.setText(both);
         also.setManaged(!both.isEmpty());
-        reason.setText(namedFrom(r) + RootWords.of(r.heard(), Optional.of(model.key())));
-        Explain.means(reason, "R shows the numbers behind it");
+        reason.setText(namedFrom(r) + RootWords.sentence(r.heard(), Optional.of(model.key())));
+        Explain.means(reason, "Why, below, shows the numbers behind it");
         fit.setText(fitInWords(r));
         notes.begin();
         if (model.supportProperty().get()) {
@@ -180,7 +195,12 @@ public final class ReadoutPane extends VBox {
                         .collect(Collectors.joining("\n"));
         boolean more = findings.size() > 2;
         remarks.setText(
-                said + (more ? "\nand " + (findings.size() - 2) + " more: G lists them." : ""));
+                said
+                        + (more
+                                ? "\nand "
+                                        + (findings.size() - 2)
+                                        + " more: the menu Versions and checks lists them."
+                                : ""));
         remarks.setManaged(!said.isEmpty());
     }
 

@@ -14,27 +14,25 @@ public final class RootWords {
 
     private RootWords() {}
 
-    /** Such as {@code D, clearly: it is the lowest note … (30 against 12 for G).} */
+    /** The sentence with its numbers: {@code D, clearly: … above it (30 against 12 for G).} */
     public static String of(HeardRoot h, Optional<Key> key) {
-        String name = spell(h.root(), key);
-        String rival = spell(h.next().pitchClass(), key);
         String figures = " (" + h.best().weight() + " against " + h.next().weight();
+        String rival = h.ambiguous() ? "" : " for " + spell(h.next().pitchClass(), key);
+        String said = sentence(h, key);
+        return said.substring(0, said.length() - 1) + figures + rival + ").";
+    }
+
+    /** Such as {@code D, clearly: it is the lowest note and its fifth sounds above it.} */
+    public static String sentence(HeardRoot h, Optional<Key> key) {
+        String name = spell(h.root(), key);
         if (h.ambiguous()) {
             return name
                     + " or "
-                    + rival
-                    + ": ambiguous, either can be heard as the root"
-                    + figures
-                    + ").";
+                    + spell(h.next().pitchClass(), key)
+                    + ": ambiguous, either can be heard as the root.";
         }
         List<String> facts = h.reasons().stream().map(r -> of(r, key)).toList();
-        return name
-                + (h.clearly() ? ", clearly: " : ", by a little: ")
-                + joined(facts)
-                + figures
-                + " for "
-                + rival
-                + ").";
+        return name + (h.clearly() ? ", clearly: " : ", by a little: ") + joined(facts) + ".";
     }
 
     private static String of(RootReason reason, Optional<Key> key) {

@@ -32,5 +32,8 @@ class RootWordsTest {
         Optional<Key> in = Optional.ofNullable(key).map(Key::parse);
         HeardRoot heard = HeardRoot.of(new Voicing(Shape.parse(shape), board, 0), in);
         assertThat(RootWords.of(heard, in)).isEqualTo(words);
+        assertThat(RootWords.sentence(heard, in))
+                .as("the sentence alone")
+                .isEqualTo(words.replaceFirst(" \\(.*\\)", ""));
     }
 }
