@@ -121,6 +121,7 @@ final class Frame extends BorderPane {
         setBottom(new VBox(strip, status));
         whereabouts.screenProperty().addListener(o -> showScreen());
         whereabouts.placeProperty().addListener(o -> focusPlace());
+        whereabouts.placeProperty().addListener(o -> write.fit(getWidth(), getHeight()));
         places.forEach(this::follow);
         widthProperty().addListener(o -> write.fit(getWidth(), getHeight()));
         heightProperty().addListener(o -> write.fit(getWidth(), getHeight()));

@@ -179,6 +179,9 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
                 String name = "added " + words.note(ghost.midi()).symbol();
                 // Above its line, unless the head stands there.
                 double at = y - 11 < BandGeometry.HEAD + 2 ? y + 10 : y - 11;
+                double wide = width(name, c.smallFont());
+                g.setFill(c.raised());
+                g.fillRect(right - wide - 3, at - 7, wide + 4, 14);
                 text(g, name, right, at, c.smallFont(), c.dim(), TextAlignment.RIGHT);
                 named = true;
             }

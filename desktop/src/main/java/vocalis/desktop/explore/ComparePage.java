@@ -34,6 +34,7 @@ import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.playing.GainReadings;
 import vocalis.workbench.words.HandWords;
 import vocalis.workbench.words.RootWords;
+import vocalis.workbench.words.ShapeWords;
 
 /**
  * Up to four voicings side by side, on one scale, row by row, with what each changes against the
@@ -169,7 +170,7 @@ final class ComparePage implements ExplorePage {
         Readout r = Readout.of(v, key);
         int x = i + 1;
         grid.add(name(i, v, r), x, 0);
-        grid.add(Choices.mono(v.shape().text()), x, 1);
+        grid.add(new HBox(12, Choices.mono(v.shape().text()), Choices.caption(apart(v, r))), x, 1);
         grid.add(strip(v, r), x, 2);
         add(x, 3, changes(r));
         HBox[] bars = {bar(0, "…"), bar(0, "…"), bar(0, "…")};
@@ -190,6 +191,17 @@ final class ComparePage implements ExplorePage {
         Optional<Fingering> hand = Fingering.of(v.board(), v.shape(), model.session().hand());
         add(x, 12, hand.map(ComparePage::held).orElse("out of reach"));
         add(x, 13, hand.map(f -> HandWords.of(Muting.of(v.shape(), f))).orElse(""));
+    }
+
+    /** What sets it apart from those of its name beside it. */
+    private String apart(Voicing v, Readout r) {
+        String name = r.name().symbol();
+        List<Voicing> others =
+                voicings.stream()
+                        .filter(o -> !o.shape().equals(v.shape()))
+                        .filter(o -> Readout.of(o, model.key()).name().symbol().equals(name))
+                        .toList();
+        return ShapeWords.apart(v, others);
     }
 
     private Button name(int i, Voicing v, Readout r) {

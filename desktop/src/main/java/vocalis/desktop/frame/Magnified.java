@@ -20,10 +20,10 @@ public final class Magnified extends Region {
     public static final int MOST = 160;
     public static final int STEP = 10;
 
-    /** Below this the screens overlap. */
-    private static final double LEAST_WIDTH = 1000;
+    /** In this every screen fits; a screen may do with less. */
+    private static final double MOST_WIDTH = 1040;
 
-    private static final double LEAST_HEIGHT = 640;
+    private static final double MOST_HEIGHT = 700;
 
     private final Region content;
     private final DoubleProperty size = new SimpleDoubleProperty(LEAST);
@@ -72,8 +72,10 @@ public final class Magnified extends Region {
     @Override
     protected void layoutChildren() {
         double s = size.get() / 100;
-        double w = s == 1 ? getWidth() : Math.max(getWidth() / s, LEAST_WIDTH);
-        double h = s == 1 ? getHeight() : Math.max(getHeight() / s, LEAST_HEIGHT);
+        double w = Math.max(getWidth() / s, Math.min(MOST_WIDTH, content.minWidth(-1)));
+        double h = Math.max(getHeight() / s, Math.min(MOST_HEIGHT, content.minHeight(w)));
+        w = s == 1 ? getWidth() : w;
+        h = s == 1 ? getHeight() : h;
         boolean wide = w * s > getWidth() + 1;
         boolean high = h * s > getHeight() + 1;
         place(across, wide, w * s - getWidth());

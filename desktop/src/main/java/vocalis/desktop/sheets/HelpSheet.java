@@ -111,10 +111,10 @@ public final class HelpSheet {
         meanings.put("J", "held: hear just this: the cell, the clash, the silent string ringing");
         FlowPane one = columns();
         List<Map.Entry<String, String>> all = new ArrayList<>(meanings.entrySet());
-        int third = (all.size() + 2) / 3;
-        for (int from = 0; from < all.size(); from += third) {
+        int half = (all.size() + 1) / 2;
+        for (int from = 0; from < all.size(); from += half) {
             GridPane grid = figures();
-            all.subList(from, Math.min(all.size(), from + third))
+            all.subList(from, Math.min(all.size(), from + half))
                     .forEach(e -> row(grid, e.getKey(), e.getValue()));
             one.getChildren().add(grid);
         }

@@ -16,6 +16,7 @@ import javafx.scene.shape.Line;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
+import javafx.scene.transform.Scale;
 
 /** A skin that paints on a canvas as large as its control, with a now-line above it. */
 // Its children are added while it is made, as in every skin; none of them calls back before a
@@ -24,6 +25,7 @@ import javafx.scene.text.TextAlignment;
 public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
 
     private final Canvas canvas = new Canvas();
+    private final Scale smaller = new Scale(1, 1);
     private final Line now = new Line();
     private final InvalidationListener repaint = o -> getSkinnable().requestLayout();
     private final List<Observable> watched = new ArrayList<>();
@@ -34,6 +36,7 @@ public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
         super(control);
         // Unmanaged: else the canvas as large as it was would keep its control from shrinking.
         canvas.setManaged(false);
+        canvas.getTransforms().add(smaller);
         now.getStyleClass().add("now-line");
         now.setManaged(false);
         now.setVisible(false);
@@ -59,10 +62,15 @@ public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
 
     @Override
     protected void layoutChildren(double x, double y, double w, double h) {
-        canvas.setWidth(w);
-        canvas.setHeight(h);
+        // Where the window is magnified, as many more pixels: else the picture would be blurred.
+        double sharp = Math.max(1, getSkinnable().getLocalToSceneTransform().getMxx());
+        canvas.setWidth(w * sharp);
+        canvas.setHeight(h * sharp);
+        smaller.setX(1 / sharp);
+        smaller.setY(1 / sharp);
         canvas.relocate(x, y);
         GraphicsContext g = canvas.getGraphicsContext2D();
+        g.setTransform(sharp, 0, 0, sharp, 0, 0);
         g.clearRect(0, 0, w, h);
         areas.clear();
         written.clear();

@@ -28,6 +28,11 @@ import vocalis.workbench.library.OwnFigures;
 /** The Write screen: voice band, lane, voicings with the neck, readout. */
 public final class WritePane extends VBox {
 
+    /** In a narrower frame the figures give way, in a lower one shapes and neck take turns. */
+    private static final double WIDE = 1000;
+
+    private static final double HIGH = 520;
+
     private final WriteModel model;
     private final Commands commands;
     private final VoiceBand band;
@@ -102,8 +107,19 @@ public final class WritePane extends VBox {
 
     /** Readout and neck get their share of a frame of this size. */
     public void fit(double width, double height) {
+        boolean wide = width >= WIDE;
+        boolean high = height >= HIGH;
+        boolean onNeck = model.whereabouts().place() == WritePlace.NECK;
+        shown(figures, wide);
+        shown(neck, high || onNeck);
+        shown(cards, high || !onNeck);
         figures.setPrefWidth(Math.max(310, Math.min(460, width * 0.27)));
         neck.setPrefHeight(Math.max(110, Math.min(230, height * 0.19)));
+    }
+
+    private static void shown(Node node, boolean now) {
+        node.setVisible(now);
+        node.setManaged(now);
     }
 
     /** The controls of its places. */

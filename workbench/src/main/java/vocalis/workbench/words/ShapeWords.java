@@ -1,23 +1,21 @@
 package vocalis.workbench.words;
 
-import java.util.ArrayList;
 import java.util.List;
 import vocalis.core.instrument.Shape;
 import vocalis.core.theory.Degree;
+import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
 
 /** What sets shapes of one name apart, in the words of a player who holds them. */
 public final class ShapeWords {
 
-    private static final int MOST_SAID = 2;
-
     private ShapeWords() {}
 
     /**
      * What one shape has that the others of its name have not: {@code two strings}, {@code with the
-     * octave}, {@code over its fifth}. Where nothing is its own, the two things that tell it from
-     * most.
+     * octave}, {@code over its fifth}. Where nothing is its own, two things that none of them has
+     * both; else its place.
      *
      * @param others shapes of the same name beside it, itself not among them
      * @return empty where there are no others
@@ -26,27 +24,29 @@ public final class ShapeWords {
         if (others.isEmpty()) {
             return "";
         }
-        List<Voicing> left = new ArrayList<>(others);
-        List<String> said = new ArrayList<>();
         List<String> own = features(v);
         List<List<String>> theirs = others.stream().map(ShapeWords::features).toList();
         for (int i = 0; i < own.size(); i++) {
-            int at = i;
-            boolean alone = theirs.stream().noneMatch(f -> f.get(at).equals(own.get(at)));
-            if (alone && !own.get(i).isEmpty()) {
+            if (tells(own, theirs, i, i)) {
                 return own.get(i);
             }
         }
-        for (int i = 0; i < own.size() && said.size() < MOST_SAID && !left.isEmpty(); i++) {
-            int at = i;
-            String mine = own.get(i);
-            boolean tells = left.stream().anyMatch(o -> !features(o).get(at).equals(mine));
-            if (tells && !mine.isEmpty()) {
-                said.add(mine);
-                left.removeIf(o -> !features(o).get(at).equals(mine));
+        for (int i = 0; i < own.size(); i++) {
+            for (int j = i + 1; j < own.size(); j++) {
+                if (tells(own, theirs, i, j)) {
+                    return own.get(i) + ", " + own.get(j);
+                }
             }
         }
-        return String.join(", ", said);
+        return own.get(own.size() - 1);
+    }
+
+    /** Whether no other shape has both of two things that can be said of this one. */
+    private static boolean tells(List<String> own, List<List<String>> theirs, int i, int j) {
+        return !own.get(i).isEmpty()
+                && !own.get(j).isEmpty()
+                && theirs.stream()
+                        .noneMatch(f -> f.get(i).equals(own.get(i)) && f.get(j).equals(own.get(j)));
     }
 
     /** What can be said of a shape, what is heard most first; nothing where it is as usual. */
@@ -57,6 +57,7 @@ public final class ShapeWords {
                 octave(v),
                 open(v),
                 skipped(v.shape()),
+                register(v),
                 top(v),
                 place(v.shape()));
     }
@@ -81,6 +82,13 @@ public final class ShapeWords {
     private static String octave(Voicing v) {
         long roots = v.soundings().stream().filter(s -> s.pitchClass() == v.root()).count();
         return roots > 2 ? "with two octaves" : roots == 2 ? "with the octave" : "no octave";
+    }
+
+    private static String register(Voicing v) {
+        return "from "
+                + Spelling.plain(Math.floorMod(v.bass(), 12)).symbol()
+                + (v.bass() / 12 - 1)
+                + " up";
     }
 
     private static String open(Voicing v) {
