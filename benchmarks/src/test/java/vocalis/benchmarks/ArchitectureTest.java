@@ -189,13 +189,17 @@ class ArchitectureTest {
                 "cards",
                 "neck",
                 "readout",
+                "explore",
+                "begin",
                 "sheets",
                 "exchange",
                 "revoice",
                 "arrange",
                 "practise",
                 "logbook",
-                "write");
+                "write",
+                "desks",
+                "frame");
         apart("vocalis.desktop.session", "javafx.scene..", "javafx.stage..");
         apart("vocalis.desktop.writing", "javafx.scene..", "javafx.stage..");
         // The screens do not know each other; the frame around them does. Practise plays what

@@ -21,7 +21,8 @@ import vocalis.core.theory.Mode;
 @Command(
         name = "drones",
         mixinStandardHelpOptions = true,
-        description = "Which open strings are root, fifth, colour or rub (R 5 + x) in which key.")
+        description =
+                "Which open strings are root, fifth, of the scale or outside it (R 5 + x) in which key.")
 final class DronesCommand implements Callable<Integer> {
 
     @CommandLine.Spec private CommandLine.Model.CommandSpec spec;

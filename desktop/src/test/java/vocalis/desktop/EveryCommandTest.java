@@ -204,6 +204,28 @@ class EveryCommandTest extends WindowDriver {
         return fx(() -> robot.lookup(id).tryQuery().filter(Node::isVisible).isPresent());
     }
 
+    /** What is marked has a few actions of its own; let go, the place has its own again. */
+    @Test
+    void whatIsMarkedHasItsOwnActions(FxRobot robot) {
+        fx(
+                () -> {
+                    shell.models().whereabouts().placeProperty().set(WritePlace.LANE);
+                    return null;
+                });
+        press(robot, KeyCode.HOME);
+        assertThat(visible(robot, "#strip-stroke")).isTrue();
+        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.RIGHT);
+        await("the actions of a mark", () -> visible(robot, "#strip-softer"));
+        assertThat(visible(robot, "#strip-stroke")).isFalse();
+        var before = fx(() -> model().lane().strokeAtCaret());
+        robot.clickOn("#strip-softer");
+        settle();
+        assertThat(fx(() -> model().lane().strokeAtCaret())).isNotEqualTo(before);
+        press(robot, KeyCode.ESCAPE);
+        press(robot, KeyCode.CONTROL, KeyCode.TAB);
+        await("the actions of the place", () -> visible(robot, "#strip-stroke"));
+    }
+
     /** F3, a word, Enter: done in its own place, and the key is told for the next time. */
     @Test
     void whatIsFoundIsDoneWhereItWorks(FxRobot robot) {

@@ -104,11 +104,11 @@ class GeometryTest {
     @Test
     void theLaneFindsStringsAndSteps() {
         TimeAxis axis = TimeAxis.of(1280, 0, 4 * BAR);
-        LaneGeometry lane = new LaneGeometry(axis, 7, LaneGeometry.TOP);
+        LaneGeometry lane = new LaneGeometry(axis, 7, LaneGeometry.TOP, LaneGeometry.GAP);
         for (int s = 0; s < 7; s++) {
             assertThat(lane.stringAt(lane.y(s) + 3)).isEqualTo(s);
         }
         assertThat(lane.stringAt(-30)).isEqualTo(-1);
-        assertThat(lane.words()).isLessThan(LaneGeometry.height(7));
+        assertThat(lane.words()).isLessThan(LaneGeometry.height(7, LaneGeometry.GAP));
     }
 }

@@ -86,35 +86,49 @@ public record Mend(How how, Optional<Shape> shape, Piece piece, int left) {
     }
 
     private static List<Mend> second(Song song, Clash clash, Hand hand, Catalogue catalogue) {
-        List<Mend> all = new ArrayList<>();
         Song.Passage p = song.passageAt(clash.from());
         String riffId = clash.key().riff();
         Riff own = song.piece().secondOf(riffId, Optional.empty());
         long tick = Math.min(own.length() - 1, clash.key().at());
         int chord = own.chordAt(tick);
         Derived now = p.second().orElse(p.first());
-        int note = clash.between() == Clash.Between.GUITARS ? clash.two() : clash.one();
         if (chord >= now.chords().size()) {
-            return all;
+            return List.of();
         }
-        boolean line = Strokes.at(own, tick).filter(e -> e instanceof LineNote).isPresent();
-        if (line) {
-            for (int by : new int[] {-1, 1, -2, 2}) {
-                Riff moved =
-                        Strokes.change(
-                                own,
-                                tick,
-                                e ->
-                                        e instanceof LineNote n
-                                                ? n.sounding(
-                                                        Lines.stepped(own.ground(), n.pitch(), by))
-                                                : e,
-                                Scope.THIS_PASS);
-                all.add(mend(How.LINE_STEP, Optional.empty(), song, riffId, moved));
-            }
-            return all;
+        if (Strokes.at(own, tick).filter(e -> e instanceof LineNote).isPresent()) {
+            return stepped(song, riffId, own, tick);
         }
+        int note = clash.between() == Clash.Between.GUITARS ? clash.two() : clash.one();
         Voicing held = now.chords().get(chord).candidate().voicing();
+        List<Mend> all = new ArrayList<>(thinner(song, riffId, own, chord, held, note));
+        int last = p.first().chords().size() - 1;
+        Voicing against = p.first().chords().get(Math.min(chord, last)).candidate().voicing();
+        all.addAll(otherShapes(song, riffId, own, chord, held, against, hand, catalogue));
+        return all;
+    }
+
+    /** A note of a line stepped along the scale, up and down. */
+    private static List<Mend> stepped(Song song, String riffId, Riff own, long tick) {
+        List<Mend> all = new ArrayList<>();
+        for (int by : new int[] {-1, 1, -2, 2}) {
+            Riff moved =
+                    Strokes.change(
+                            own,
+                            tick,
+                            e ->
+                                    e instanceof LineNote n
+                                            ? n.sounding(Lines.stepped(own.ground(), n.pitch(), by))
+                                            : e,
+                            Scope.THIS_PASS);
+            all.add(mend(How.LINE_STEP, Optional.empty(), song, riffId, moved));
+        }
+        return all;
+    }
+
+    /** The shape without the note that clashes. */
+    private static List<Mend> thinner(
+            Song song, String riffId, Riff own, int chord, Voicing held, int note) {
+        List<Mend> all = new ArrayList<>();
         Treatment t = own.treatments().get(chord);
         for (Sounding s : held.soundings()) {
             if (s.midi() == note && held.voices() > 1) {
@@ -124,26 +138,27 @@ public record Mend(How how, Optional<Shape> shape, Piece piece, int left) {
                 all.add(mend(How.THINNER, Optional.of(thin), song, riffId, thinner));
             }
         }
-        Voicing against =
-                p.first()
-                        .chords()
-                        .get(Math.min(chord, p.first().chords().size() - 1))
-                        .candidate()
-                        .voicing();
-        int tried = 0;
+        return all;
+    }
+
+    /** Other shapes of the family that do not clash with the first guitar's. */
+    private static List<Mend> otherShapes(
+            Song song,
+            String riffId,
+            Riff own,
+            int chord,
+            Voicing held,
+            Voicing against,
+            Hand hand,
+            Catalogue catalogue) {
+        List<Mend> all = new ArrayList<>();
+        Treatment t = own.treatments().get(chord);
         for (Candidate c : catalogue.leading(held.board(), hand, t.family(), held.root())) {
-            boolean quiet = Rub.between(against, c.voicing()).isEmpty();
-            if (quiet && !c.voicing().shape().equals(held.shape()) && tried < MOST_SHAPES) {
-                tried++;
-                Riff other =
-                        own.withTreatment(chord, t.with(t.family(), Member.Found.of(c.voicing())));
-                all.add(
-                        mend(
-                                How.OTHER_SHAPE,
-                                Optional.of(c.voicing().shape()),
-                                song,
-                                riffId,
-                                other));
+            Voicing v = c.voicing();
+            boolean quiet = Rub.between(against, v).isEmpty();
+            if (quiet && !v.shape().equals(held.shape()) && all.size() < MOST_SHAPES) {
+                Riff other = own.withTreatment(chord, t.with(t.family(), Member.Found.of(v)));
+                all.add(mend(How.OTHER_SHAPE, Optional.of(v.shape()), song, riffId, other));
             }
         }
         return all;

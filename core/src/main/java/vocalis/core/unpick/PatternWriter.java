@@ -243,56 +243,60 @@ final class PatternWriter {
         if (n.dynamics() != o.dynamics()) {
             done.add(new Touch.Level(a, n.dynamics()));
         }
+        List<Touch.Step> steps = techniques(n, a, done);
+        if (!steps.isEmpty()) {
+            int most = Math.min(steps.size(), Limits.MOST_STEPS);
+            done.add(new Touch.Legato(a, steps.subList(0, most)));
+        }
+    }
+
+    /** What is done to a note, in its order; gives the hammer-ons and pull-offs, one chain. */
+    private static List<Touch.Step> techniques(ScoreNote n, Anchor a, List<Touch> done) {
         int fret = n.fret();
         List<Touch.Step> steps = new ArrayList<>();
-        for (int i = 0; i < n.techniques().size(); i++) {
-            Technique t = n.techniques().get(i);
-            switch (t.kind()) {
-                case HAMMER, PULL -> {
-                    if (t.to() != fret) {
-                        steps.add(new Touch.Step(t.to() - fret, t.after()));
-                    }
-                    fret = t.to();
-                }
-                case SLIDE -> {
-                    if (t.to() != fret) {
-                        done.add(new Touch.Slide(a, t.to() - fret, t.after(), t.lasting()));
-                    }
-                    fret = t.to();
-                }
-                case BEND -> {
-                    OptionalLong back = OptionalLong.empty();
-                    for (Technique r : n.techniques()) {
-                        if (r.kind() == Technique.Kind.RELEASE && r.after() >= t.after()) {
-                            back = OptionalLong.of(r.after());
-                        }
-                    }
-                    if (t.to() >= 25 && t.to() <= 400) {
-                        done.add(new Touch.Bend(a, t.to(), t.after(), t.lasting(), back));
-                    }
-                }
-                case VIBRATO -> {
-                    int cents = Math.max(5, Math.min(200, t.to()));
-                    double hz = Math.max(2, Math.min(10, t.hz()));
-                    done.add(new Touch.Vibrato(a, cents, hz, t.after()));
-                }
-                case TREMOLO -> {
-                    if (t.to() >= 2 && t.to() <= 16) {
-                        done.add(new Touch.Tremolo(a, t.to()));
-                    }
-                }
-                case PINCH -> {
-                    if (t.to() >= 2 && t.to() <= 4) {
-                        done.add(new Touch.Pinch(a, t.to()));
-                    }
-                }
-                default -> {}
+        for (Technique t : n.techniques()) {
+            int by = t.kind().moves() ? t.to() - fret : 0;
+            if (by != 0 && t.kind() == Technique.Kind.SLIDE) {
+                done.add(new Touch.Slide(a, by, t.after(), t.lasting()));
+            } else if (by != 0) {
+                steps.add(new Touch.Step(by, t.after()));
             }
+            fret += by;
+            still(n, t, a).ifPresent(done::add);
         }
-        if (!steps.isEmpty()) {
-            done.add(
-                    new Touch.Legato(
-                            a, steps.subList(0, Math.min(steps.size(), Limits.MOST_STEPS))));
-        }
+        return steps;
+    }
+
+    /** What is done without leaving the fret; nothing for what no touch says. */
+    private static Optional<Touch> still(ScoreNote n, Technique t, Anchor a) {
+        return switch (t.kind()) {
+            case BEND ->
+                    t.to() >= 25 && t.to() <= 400
+                            ? Optional.of(
+                                    new Touch.Bend(a, t.to(), t.after(), t.lasting(), back(n, t)))
+                            : Optional.empty();
+            case VIBRATO -> {
+                int cents = Math.max(5, Math.min(200, t.to()));
+                double hz = Math.max(2, Math.min(10, t.hz()));
+                yield Optional.of(new Touch.Vibrato(a, cents, hz, t.after()));
+            }
+            case TREMOLO ->
+                    t.to() >= 2 && t.to() <= 16
+                            ? Optional.of(new Touch.Tremolo(a, t.to()))
+                            : Optional.empty();
+            case PINCH ->
+                    t.to() >= 2 && t.to() <= 4
+                            ? Optional.of(new Touch.Pinch(a, t.to()))
+                            : Optional.empty();
+            case HAMMER, PULL, SLIDE, RELEASE -> Optional.empty();
+        };
+    }
+
+    /** When a bend is let back. */
+    private static OptionalLong back(ScoreNote n, Technique bend) {
+        return n.techniques().stream()
+                .filter(r -> r.kind() == Technique.Kind.RELEASE && r.after() >= bend.after())
+                .mapToLong(Technique::after)
+                .reduce((before, last) -> last);
     }
 }

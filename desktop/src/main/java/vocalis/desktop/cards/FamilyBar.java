@@ -54,39 +54,58 @@ public final class FamilyBar extends VBox {
         this.model = model;
         this.toCards = toCards;
         getStyleClass().add("family-bar");
-        HBox top = new HBox(2);
-        top.setAlignment(Pos.CENTER_LEFT);
-        for (Family f : Family.values()) {
-            Button key = new Button(f.digit() + " " + f.shortLabel());
-            key.getStyleClass().add("family-key");
-            key.setFocusTraversable(false);
-            key.setId("family-" + f.digit());
-            key.setOnAction(e -> model.browse(f));
-            Explain.means(key, f.label() + ": " + f.effect());
-            keys.put(f, key);
-        }
-        top.getChildren().addAll(keys.values());
-        Button own = new Button("0 Own");
-        own.getStyleClass().add("family-key");
-        own.setFocusTraversable(false);
-        own.setId("family-0");
-        Explain.means(own, "Your own shapes on this root; Ctrl B keeps the one shown");
-        own.setOnAction(e -> browseOwn());
-        top.getChildren().add(own);
         whole.getStyleClass().add("quiet-button");
         whole.setFocusTraversable(false);
-        Explain.means(
-                whole,
-                "Voice every chord of the riff in this family (Ctrl and the digit; V for the next)");
+        Explain.means(whole, "Voice every chord of the riff in this family (Ctrl and the digit)");
         whole.setOnAction(e -> model.chords().voiceAll(model.shown().familyProperty().get()));
         use.getStyleClass().add("use-button");
         use.setId("use-voicing");
         use.setFocusTraversable(false);
         use.setOnAction(e -> model.useShown());
         count.getStyleClass().add("caption");
+        finding();
+        getChildren().addAll(families(), row());
+        setSpacing(3);
+        model.shown().familyProperty().addListener(o -> refresh());
+        model.shown().cardsProperty().addListener(o -> refresh());
+        model.derivedProperty().addListener(o -> refresh());
+        model.shown().voicingProperty().addListener(o -> refresh());
+        model.offer().lookingProperty().addListener(o -> refresh());
+        model.caret().chordProperty().addListener(o -> refresh());
+        refresh();
+    }
+
+    private HBox families() {
+        HBox top = new HBox(2);
+        top.setAlignment(Pos.CENTER_LEFT);
+        for (Family f : Family.values()) {
+            Button key = familyKey(f.digit() + " " + f.shortLabel(), f.digit());
+            key.setOnAction(e -> model.browse(f));
+            Explain.means(key, f.label() + ": " + f.effect());
+            keys.put(f, key);
+        }
+        top.getChildren().addAll(keys.values());
+        Button own = familyKey("0 Own", 0);
+        Explain.means(own, "Your own shapes on this root; Ctrl B keeps the one shown");
+        own.setOnAction(e -> browseOwn());
+        top.getChildren().add(own);
+        return top;
+    }
+
+    private static Button familyKey(String words, int digit) {
+        Button key = new Button(words);
+        key.getStyleClass().add("family-key");
+        key.setFocusTraversable(false);
+        key.setId("family-" + digit);
+        return key;
+    }
+
+    /** The field finds a little after the last letter, and at once with Enter. */
+    private void finding() {
         find.setPromptText("find a shape, a name or notes");
         find.setId("find");
         find.getStyleClass().add("find");
+        find.setPrefWidth(200);
         Explain.means(find, "x-9-11-11-0-0, F#7sus4, or F# C# B E (Ctrl F)");
         PauseTransition pause = new PauseTransition(Duration.millis(160));
         find.setOnAction(
@@ -99,25 +118,19 @@ public final class FamilyBar extends VBox {
                 });
         pause.setOnFinished(e -> search());
         find.textProperty().addListener(o -> pause.playFromStart());
-        find.setPrefWidth(200);
+    }
+
+    /** Where there is little room the count gives way, not the buttons. */
+    private HBox row() {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox row = new HBox(10, count, gap, whole, filters(), find, use);
-        // Where there is little room the count gives way, not the buttons.
         count.setMinWidth(0);
         for (Region kept : List.of(whole, filters, use)) {
             kept.setMinWidth(Region.USE_PREF_SIZE);
         }
         row.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(top, row);
-        setSpacing(3);
-        model.shown().familyProperty().addListener(o -> refresh());
-        model.shown().cardsProperty().addListener(o -> refresh());
-        model.derivedProperty().addListener(o -> refresh());
-        model.shown().voicingProperty().addListener(o -> refresh());
-        model.offer().lookingProperty().addListener(o -> refresh());
-        model.caret().chordProperty().addListener(o -> refresh());
-        refresh();
+        return row;
     }
 
     /** Says something in the place of the count. */

@@ -142,6 +142,15 @@ public final class DronePage implements ExplorePage {
         return grid;
     }
 
+    private static String words(DroneMap.Role role) {
+        return switch (role) {
+            case ROOT -> "root";
+            case FIFTH -> "fifth";
+            case COLOUR -> "in the scale";
+            case RUB -> "clashes";
+        };
+    }
+
     private static Button droneCell(DroneMap.Cell cell, boolean now) {
         HBox bars = new HBox(2);
         bars.setAlignment(Pos.BOTTOM_CENTER);
@@ -156,9 +165,7 @@ public final class DronePage implements ExplorePage {
         b.getStyleClass().add("drone-cell");
         b.pseudoClassStateChanged(NOW, now);
         String words =
-                cell.roles().stream()
-                        .map(r -> r.name().toLowerCase(Locale.ROOT))
-                        .collect(Collectors.joining(", "));
+                cell.roles().stream().map(DronePage::words).collect(Collectors.joining(", "));
         Explain.means(
                 b, cell.key() + " under capo " + cell.capo() + ": from the lowest string " + words);
         b.setAccessibleText(cell.key() + ", capo " + cell.capo() + ": " + words);

@@ -30,13 +30,19 @@ public final class ActionStrip extends Region {
         /** Puts the keys back on the place. */
         void keysTo(Place place);
 
+        /** What is said besides the name of the place; empty where nothing is. */
+        String detail(Place place);
+
+        /** Whether several things are marked there. */
+        boolean marked(Place place);
+
         /** Shows all that can be done there. */
         void all(Place place);
     }
 
     private static final PseudoClass LIT = PseudoClass.getPseudoClass("lit");
     private static final double GAP = 6;
-    private static final double NAME_WIDTH = 78;
+    private static final double NAME_WIDTH = 96;
 
     private final Commands commands;
     private final Window window;
@@ -46,6 +52,7 @@ public final class ActionStrip extends Region {
     private final List<Command> shown = new ArrayList<>();
     private final Button all = new Button("All …");
     private Place place;
+    private boolean marked;
 
     /**
      * @param asked told of every command that a button asked for
@@ -66,14 +73,17 @@ public final class ActionStrip extends Region {
 
     /** Shows what a place has. */
     public void show(Place to) {
-        if (to == place) {
+        boolean now = window.marked(to);
+        if (to == place && now == marked) {
             return;
         }
         place = to;
+        marked = now;
         buttons.clear();
         shown.clear();
         name.setText(to.words());
-        List<Command> own = commands.strip(to);
+        List<Command> several = now ? commands.markedStrip(to) : List.of();
+        List<Command> own = several.isEmpty() ? commands.strip(to) : several;
         if (!own.isEmpty() && to.canBeHeard()) {
             buttons.add(hear(to));
         }
@@ -91,6 +101,12 @@ public final class ActionStrip extends Region {
 
     /** Shows what is on now. */
     public void refresh() {
+        if (place != null && window.marked(place) != marked) {
+            show(place);
+            return;
+        }
+        String detail = window.detail(place);
+        name.setText(place.words() + (detail.isEmpty() ? "" : "\n" + detail));
         int first = buttons.size() - shown.size();
         for (int i = 0; i < shown.size(); i++) {
             buttons.get(first + i).pseudoClassStateChanged(LIT, shown.get(i).lit().getAsBoolean());
@@ -107,7 +123,8 @@ public final class ActionStrip extends Region {
     }
 
     private Button button(Command c, Place of) {
-        Button b = plain(c.label().orElseThrow(), c.printedKey());
+        String words = marked ? c.marked().or(c::label).orElseThrow() : c.label().orElseThrow();
+        Button b = plain(words, c.printedKey());
         b.setId("strip-" + c.id());
         String key = c.printedKey();
         Explain.means(b, Commands.capital(c.words()) + (key.isEmpty() ? "" : " (" + key + ")"));
@@ -140,7 +157,7 @@ public final class ActionStrip extends Region {
 
     @Override
     protected double computePrefHeight(double width) {
-        return snappedTopInset() + snappedBottomInset() + Math.max(24, all.prefHeight(-1));
+        return snappedTopInset() + snappedBottomInset() + Math.max(30, all.prefHeight(-1));
     }
 
     @Override
@@ -164,6 +181,8 @@ public final class ActionStrip extends Region {
                 javafx.geometry.HPos.LEFT,
                 javafx.geometry.VPos.CENTER);
         x += NAME_WIDTH + GAP;
+        double high = Math.min(h, Math.ceil(all.prefHeight(-1)));
+        double top = y + Math.round((h - high) / 2);
         double last = right - Math.ceil(all.prefWidth(h)) - GAP;
         boolean room = true;
         for (Button b : buttons) {
@@ -171,10 +190,10 @@ public final class ActionStrip extends Region {
             room &= x + w <= last;
             b.setVisible(room);
             if (room) {
-                b.resizeRelocate(x, y, w, h);
+                b.resizeRelocate(x, top, w, high);
                 x += w + GAP;
             }
         }
-        all.resizeRelocate(x, y, Math.ceil(all.prefWidth(h)), h);
+        all.resizeRelocate(x, top, Math.ceil(all.prefWidth(h)), high);
     }
 }

@@ -17,6 +17,7 @@ import vocalis.desktop.session.Place;
  * @param keys that ask for it, the first one shown
  * @param meaning what its keys mean wherever they hold
  * @param label its button in the strip of its place; empty where it has none there
+ * @param marked its button while something is marked; empty where it has none then
  * @param brief how the status line says keys that are no button, such as arrows
  * @param lit whether what it turns on is on
  * @param repeats whether a held key does it again and again
@@ -31,6 +32,7 @@ public record Command(
         List<Combo> keys,
         String meaning,
         Optional<String> label,
+        Optional<String> marked,
         Optional<String> brief,
         BooleanSupplier lit,
         boolean repeats,

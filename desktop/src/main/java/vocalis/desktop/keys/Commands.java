@@ -33,6 +33,7 @@ public final class Commands {
         private List<Combo> keys = List.of();
         private String meaning;
         private String label;
+        private String marked;
         private String brief;
         private BooleanSupplier lit = () -> false;
         private boolean repeats;
@@ -71,6 +72,12 @@ public final class Commands {
         /** Its button in the strip of its place. */
         public Builder button(String text) {
             label = text;
+            return this;
+        }
+
+        /** Its button while something is marked. */
+        public Builder marked(String text) {
+            marked = text;
             return this;
         }
 
@@ -114,6 +121,7 @@ public final class Commands {
                             keys,
                             meaning,
                             Optional.ofNullable(label),
+                            Optional.ofNullable(marked),
                             Optional.ofNullable(brief),
                             lit,
                             repeats,
@@ -226,6 +234,13 @@ public final class Commands {
     public List<Command> strip(Place place) {
         return all.stream()
                 .filter(c -> c.places().contains(place) && c.label().isPresent())
+                .toList();
+    }
+
+    /** What stands there while something is marked, in order. */
+    public List<Command> markedStrip(Place place) {
+        return all.stream()
+                .filter(c -> c.places().contains(place) && c.marked().isPresent())
                 .toList();
     }
 

@@ -97,6 +97,16 @@ public final class Finding implements ActionStrip.Window {
     }
 
     @Override
+    public boolean marked(Place place) {
+        return whereabouts.screen().marked(place);
+    }
+
+    @Override
+    public String detail(Place place) {
+        return whereabouts.screen().detail(place);
+    }
+
+    @Override
     public void keysTo(Place place) {
         session.say("");
         go.accept(place);

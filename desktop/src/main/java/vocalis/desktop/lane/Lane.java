@@ -1,5 +1,7 @@
 package vocalis.desktop.lane;
 
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.SimpleDoubleProperty;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
 import vocalis.desktop.view.PaintedControl;
@@ -8,11 +10,13 @@ import vocalis.desktop.writing.WriteModel;
 /** Tab with its rhythm and the stroke pattern; the caret is a step in time. */
 public final class Lane extends PaintedControl {
 
+    private final DoubleProperty gap = new SimpleDoubleProperty(LaneGeometry.GAP);
     private final WriteModel model;
 
     public Lane(WriteModel model) {
         super("lane");
         this.model = model;
+        gap.addListener(o -> requestLayout());
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.LIST_VIEW);
         setAccessibleText("Lane: tab and stroke pattern");
@@ -34,6 +38,17 @@ public final class Lane extends PaintedControl {
         if (getSkin() instanceof LaneSkin skin) {
             skin.embellish();
         }
+    }
+
+    /** Distance of the strings in pixels: more in a large window. */
+    double gap() {
+        return gap.get();
+    }
+
+    /** Sets the distance of the strings, within what can be read. */
+    public void gap(double pixels) {
+        double inside = Math.max(LaneGeometry.GAP, Math.min(LaneGeometry.MOST_GAP, pixels));
+        gap.set(Math.round(inside));
     }
 
     @Override

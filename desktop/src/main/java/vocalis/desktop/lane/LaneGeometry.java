@@ -8,11 +8,15 @@ import vocalis.desktop.view.TimeAxis;
  * @param axis time
  * @param strings number of strings
  * @param top y of the highest string
+ * @param gap distance of strings
  */
-public record LaneGeometry(TimeAxis axis, int strings, double top) {
+public record LaneGeometry(TimeAxis axis, int strings, double top, double gap) {
 
-    /** Distance of strings. */
+    /** Distance of strings where there is little room. */
     public static final double GAP = 13;
+
+    /** Distance of strings in a large window. */
+    public static final double MOST_GAP = 20;
 
     /** Height of the rhythm under the strings. */
     public static final double STEMS = 24;
@@ -21,13 +25,13 @@ public record LaneGeometry(TimeAxis axis, int strings, double top) {
     public static final double TOP = 26;
 
     /** Height that a lane needs. */
-    public static double height(int strings) {
-        return TOP + (strings - 1) * GAP + 10 + STEMS + 26;
+    public static double height(int strings, double gap) {
+        return TOP + (strings - 1) * gap + 10 + STEMS + 26;
     }
 
     /** y of a string, 0 the lowest: as in any tab, the highest string is on top. */
     public double y(int string) {
-        return top + (strings - 1 - string) * GAP;
+        return top + (strings - 1 - string) * gap;
     }
 
     /** y under the strings where stems begin. */
@@ -49,12 +53,12 @@ public record LaneGeometry(TimeAxis axis, int strings, double top) {
 
     /** What is painted at a y. */
     Zone zone(double y) {
-        return y < y(strings - 1) - GAP / 2 ? Zone.ACCENTS : y > stemTop() ? Zone.PALM : Zone.TAB;
+        return y < y(strings - 1) - gap / 2 ? Zone.ACCENTS : y > stemTop() ? Zone.PALM : Zone.TAB;
     }
 
     /** The string at a y, or -1 when it is off the strings. */
     public int stringAt(double y) {
-        int s = strings - 1 - (int) Math.round((y - top) / GAP);
-        return s >= 0 && s < strings && Math.abs(y - y(s)) <= GAP / 2 + 1 ? s : -1;
+        int s = strings - 1 - (int) Math.round((y - top) / gap);
+        return s >= 0 && s < strings && Math.abs(y - y(s)) <= gap / 2 + 1 ? s : -1;
     }
 }

@@ -72,7 +72,10 @@ final class LaneMouse {
         }
     }
 
-    /** What is dragged over is marked; above the tab it is accented, under it palm muted. */
+    /**
+     * What is dragged over is marked; above the tab it is accented, with Ctrl softer, under it palm
+     * muted.
+     */
     private void dragged(MouseEvent e) {
         if (skin.geometry() == null || !e.isPrimaryButtonDown() || e.isStillSincePress()) {
             return;
@@ -86,7 +89,13 @@ final class LaneMouse {
             return;
         }
         switch (painting) {
-            case ACCENTS -> model.lane().strokes().toggleAccent();
+            case ACCENTS -> {
+                if (e.isControlDown()) {
+                    model.lane().strokes().cycleDynamics(-1);
+                } else {
+                    model.lane().strokes().toggleAccent();
+                }
+            }
             case PALM -> model.lane().strokes().toggleMute();
             default -> {
                 return;

@@ -28,6 +28,12 @@ final class LaneSkin extends CanvasSkin<Lane> {
     private final LaneMouse mouse;
     private final LaneWords words;
     private final RhythmPainter rhythm = new RhythmPainter();
+
+    /** From this distance of strings on the digits are larger. */
+    private static final double LARGE_GAP = 16;
+
+    private static final double LARGE_DIGITS = 16;
+
     private LaneGeometry geometry;
 
     LaneSkin(Lane lane) {
@@ -74,12 +80,12 @@ final class LaneSkin extends CanvasSkin<Lane> {
 
     @Override
     protected double computePrefHeight(double w, double t, double r, double b, double l) {
-        return LaneGeometry.height(strings());
+        return LaneGeometry.height(strings(), getSkinnable().gap());
     }
 
     @Override
     protected double computeMinHeight(double w, double t, double r, double b, double l) {
-        return LaneGeometry.height(strings());
+        return LaneGeometry.height(strings(), getSkinnable().gap());
     }
 
     void showNow(boolean playing, double tick) {
@@ -98,7 +104,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
     @Override
     protected void paint(GraphicsContext g, double w, double h) {
         TimeAxis axis = model.caret().view().axis(w);
-        geometry = new LaneGeometry(axis, strings(), LaneGeometry.TOP);
+        geometry = new LaneGeometry(axis, strings(), LaneGeometry.TOP, getSkinnable().gap());
         paintStrings(g);
         paintMark(g);
         paintBars(g);
@@ -297,7 +303,10 @@ final class LaneSkin extends CanvasSkin<Lane> {
     private Font digits() {
         Lane c = getSkinnable();
         boolean tight = geometry.axis().width(vocalis.core.rhythm.Ticks.SIXTEENTH) < 16;
-        return tight ? Font.font(PaintedControl.MONO, 11) : c.monoFont();
+        boolean large = geometry.gap() >= LARGE_GAP;
+        return tight
+                ? Font.font(PaintedControl.MONO, 11)
+                : large ? Font.font(PaintedControl.MONO, LARGE_DIGITS) : c.monoFont();
     }
 
     private double nextX(Onset o) {
@@ -317,7 +326,8 @@ final class LaneSkin extends CanvasSkin<Lane> {
         double w = width(head.fret(), digits()) + 3;
         double before = head.sign().isEmpty() ? 0 : width(head.sign(), c.smallMonoFont()) + 1;
         g.setFill(atCaret ? c.raised() : c.back());
-        g.fillRect(x - w / 2 - before, y - 6, w + before, 12);
+        double high = geometry.gap() - 1;
+        g.fillRect(x - w / 2 - before, y - high / 2, w + before, high);
         int fret = head.fret().matches("\\d+") ? Integer.parseInt(head.fret()) : n.fret();
         int midi = model.riff().ground().board().midi(n.string(), fret);
         Paint paint =
@@ -348,7 +358,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
         String words =
                 (typing ? model.typing().inWords() + " · " : "") + model.lane().scopeInWords();
         if (c.isFocused()) {
-            double y = LaneGeometry.height(geometry.strings()) - 6;
+            double y = LaneGeometry.height(geometry.strings(), geometry.gap()) - 6;
             double wide = width(words, c.smallFont());
             g.setFill(c.back());
             g.fillRect(w - 20 - wide, 0, wide + 14, 13);

@@ -249,69 +249,70 @@ public final class NeckSkin extends CanvasSkin<Neck> {
     }
 
     private void paintGrip(GraphicsContext g) {
-        Neck c = getSkinnable();
         Voicing v = model.shown().voicing();
-        Readout r = model.shown().readoutProperty().get();
         if (v.shape().strings() != geometry.board().strings()) {
             return;
         }
         model.shown().fingering().ifPresent(f -> paintBarres(g, f));
-        for (int s = 0; s < geometry.board().strings(); s++) {
+        paintSilent(g, v);
+        for (Readout.Voice voice : model.shown().readoutProperty().get().voices()) {
+            paintVoice(g, voice);
+        }
+    }
+
+    /** A cross for each silent string, and what silences it. */
+    private void paintSilent(GraphicsContext g, Voicing v) {
+        Neck c = getSkinnable();
+        double x = geometry.mark(0);
+        for (int s = 0; s < v.shape().strings(); s++) {
             if (!v.shape().sounds(s)) {
-                text(
-                        g,
-                        "×",
-                        geometry.mark(0),
-                        geometry.y(s),
-                        c.boldFont(),
-                        c.dim(),
-                        TextAlignment.CENTER);
+                text(g, "×", x, geometry.y(s), c.boldFont(), c.dim(), TextAlignment.CENTER);
             }
         }
-        int strings = geometry.board().strings();
         model.shown()
                 .fingering()
                 .ifPresent(
                         f -> {
                             for (Muting.Silence q : Muting.of(v.shape(), f).silences()) {
                                 means(
-                                        geometry.mark(0) - 12,
+                                        x - 12,
                                         geometry.y(q.string()) - 9,
                                         24,
                                         18,
                                         "string "
-                                                + (strings - q.string())
+                                                + (v.shape().strings() - q.string())
                                                 + " is silent: "
                                                 + by(q.by()));
                             }
                         });
-        for (Readout.Voice voice : r.voices()) {
-            means(
-                    geometry.mark(voice.source().fret()) - 10,
-                    geometry.y(voice.source().string()) - 9,
-                    20,
-                    18,
-                    voice.note().symbol()
-                            + ": "
-                            + voice.ofChord().symbol()
-                            + " of the chord, "
-                            + voice.ofKey().symbol()
-                            + " of the key, on string "
-                            + (strings - voice.source().string()));
-            int string = voice.source().string();
-            String label =
-                    model.noteNamesProperty().get()
-                            ? voice.note().spelling().symbol()
-                            : voice.ofChord().symbol();
-            boolean root = voice.ofChord().semitones() == 0;
-            double x = geometry.mark(voice.source().fret());
-            double y = geometry.y(string);
-            Paint paint = root ? c.rootPaint() : voice.source().open() ? c.openPaint() : c.ink();
-            if (voice.source().open()) {
-                paintOpen(g, x, y, paint, label);
-            } else {
-                paintFretted(g, x, y, paint, root, label);
-            }
+    }
+
+    private void paintVoice(GraphicsContext g, Readout.Voice voice) {
+        Neck c = getSkinnable();
+        double x = geometry.mark(voice.source().fret());
+        double y = geometry.y(voice.source().string());
+        means(
+                x - 10,
+                y - 9,
+                20,
+                18,
+                voice.note().symbol()
+                        + ": "
+                        + voice.ofChord().symbol()
+                        + " of the chord, "
+                        + voice.ofKey().symbol()
+                        + " of the key, on string "
+                        + (geometry.board().strings() - voice.source().string()));
+        String label =
+                model.noteNamesProperty().get()
+                        ? voice.note().spelling().symbol()
+                        : voice.ofChord().symbol();
+        boolean root = voice.ofChord().semitones() == 0;
+        Paint paint = root ? c.rootPaint() : voice.source().open() ? c.openPaint() : c.ink();
+        if (voice.source().open()) {
+            paintOpen(g, x, y, paint, label);
+        } else {
+            paintFretted(g, x, y, paint, root, label);
         }
     }
 

@@ -2,6 +2,8 @@ package vocalis.desktop.practise;
 
 import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Paint;
+import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.arrange.Song;
 import vocalis.core.practice.Counting;
@@ -28,64 +30,56 @@ final class CountLights {
         Meter meter = meters.meter(Math.max(0, meters.bar((long) at)));
         List<String> all = Counting.bar(meter, practice.settings().finest());
         long part = Math.min(practice.settings().finest(), meter.beatTicks());
-        int now =
-                !playing
-                        ? -1
-                        : in
-                                ? (practice.beatCountedIn(nowTick) - 1)
-                                        * (int) (meter.beatTicks() / part)
-                                : (int) ((at - meters.start(meters.bar((long) at))) / part);
+        int now = !playing ? -1 : in ? countedIn(meter, part, nowTick) : inBar(meters, at, part);
         boolean heard = playing && practice.clickHeard(nowTick);
         double x = PracticeSkin.LEFT + 26;
         double room = c.getWidth() - 60 - x;
         double step = Math.min(56, room / Math.max(1, all.size()));
         for (int i = 0; i < all.size(); i++) {
             boolean beat = i * part % meter.beatTicks() == 0;
-            boolean on = i == now;
-            double cx = x + i * step + 12;
-            double size = beat ? 9 : 5;
-            if (beat) {
-                g.setStroke(c.line());
-                g.setLineWidth(1.2);
-                g.strokeOval(cx - size, 20 - size, 2 * size, 2 * size);
-            }
-            if (on && (heard || !beat)) {
-                g.setFill(i == 0 ? c.ink() : c.dim());
-                g.fillOval(cx - size, 20 - size, 2 * size, 2 * size);
-            }
-            skin.text(
-                    g,
-                    all.get(i),
-                    cx,
-                    48,
-                    on || beat ? c.boldFont() : c.textFont(),
-                    on ? c.ink() : c.dim(),
-                    TextAlignment.CENTER);
+            light(g, all.get(i), x + i * step + 12, beat, i == now, i == 0, heard);
         }
-        if (in) {
-            skin.text(
-                    g,
-                    "counting in",
-                    x + all.size() * step + 18,
-                    48,
-                    c.textFont(),
-                    c.ink(),
-                    TextAlignment.LEFT);
-        } else if (playing && practice.settings().click() && !heard) {
-            skin.text(
-                    g,
-                    "the click is out",
-                    x + all.size() * step + 18,
-                    48,
-                    c.textFont(),
-                    c.dim(),
-                    TextAlignment.LEFT);
+        if (in || playing && practice.settings().click() && !heard) {
+            String words = in ? "counting in" : "the click is out";
+            double after = x + all.size() * step + 18;
+            Paint ink = in ? c.ink() : c.dim();
+            skin.text(g, words, after, 48, c.textFont(), ink, TextAlignment.LEFT);
         }
         skin.means(
                 x,
                 6,
                 all.size() * step,
                 52,
-                "The beats of the bar as they are counted; O counts finer or not");
+                "The beats of the bar as they are counted; All … below counts finer or not");
+    }
+
+    private int countedIn(Meter meter, long part, double nowTick) {
+        return (practice.beatCountedIn(nowTick) - 1) * (int) (meter.beatTicks() / part);
+    }
+
+    private static int inBar(MeterMap meters, double at, long part) {
+        return (int) ((at - meters.start(meters.bar((long) at))) / part);
+    }
+
+    private void light(
+            GraphicsContext g,
+            String word,
+            double x,
+            boolean beat,
+            boolean on,
+            boolean one,
+            boolean heard) {
+        double size = beat ? 9 : 5;
+        if (beat) {
+            g.setStroke(c.line());
+            g.setLineWidth(1.2);
+            g.strokeOval(x - size, 20 - size, 2 * size, 2 * size);
+        }
+        if (on && (heard || !beat)) {
+            g.setFill(one ? c.ink() : c.dim());
+            g.fillOval(x - size, 20 - size, 2 * size, 2 * size);
+        }
+        Font font = on || beat ? c.boldFont() : c.textFont();
+        skin.text(g, word, x, 48, font, on ? c.ink() : c.dim(), TextAlignment.CENTER);
     }
 }

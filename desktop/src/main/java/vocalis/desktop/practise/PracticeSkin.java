@@ -14,6 +14,7 @@ import vocalis.core.score.Harmony;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
+import vocalis.core.theory.Key;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.PaintedControl;
 import vocalis.desktop.view.RhythmPainter;
@@ -151,61 +152,19 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
             double size) {
         PracticePage c = getSkinnable();
         TimeAxis axis = axis(s, line);
-        MeterMap meters = s.score().time().meters();
         int strings = score.board().strings();
         double first = top + NAMES + WORDS;
-        double gap =
-                Math.min(
-                        size * 1.5,
-                        (height - NAMES - WORDS - 8 - RhythmPainter.HEIGHT)
-                                / Math.max(1, strings - 1));
-        Font font =
-                Font.font(
-                        PaintedControl.MONO,
-                        FontWeight.BOLD,
-                        Math.max(11, Math.min(size, gap * 0.95)));
-        for (int i = 0; i < strings; i++) {
-            double y = Math.round(first + i * gap) + 0.5;
-            stroke(g, c.line(), 1, axis.left() - BAR_BEFORE, y, axis.right(), y);
-            String name =
-                    s.passages()
-                            .get(0)
-                            .turn()
-                            .riff()
-                            .ground()
-                            .key()
-                            .note(score.board().midi(strings - 1 - i, 0))
-                            .spelling()
-                            .symbol();
-            text(
-                    g,
-                    name,
-                    axis.left() - BAR_BEFORE - 14,
-                    y,
-                    c.smallMonoFont(),
-                    c.dim(),
-                    TextAlignment.CENTER);
-        }
+        double room = height - NAMES - WORDS - 8 - RhythmPainter.HEIGHT;
+        double gap = Math.min(size * 1.5, room / Math.max(1, strings - 1));
+        double digits = Math.max(11, Math.min(size, gap * 0.95));
+        Font font = Font.font(PaintedControl.MONO, FontWeight.BOLD, digits);
+        strings(g, s, score, axis, first, gap);
         double bottom = first + (strings - 1) * gap;
         if (size > NEXT_SIZE) {
             tabTop = first - 8;
             tabBottom = bottom + 8;
         }
-        for (int bar = meters.bar(axis.from()); meters.start(bar) <= axis.to(); bar++) {
-            double x = Math.round(axis.x(meters.start(bar))) + 0.5 - BAR_BEFORE;
-            stroke(g, c.line(), 1, x, first, x, bottom);
-            if (meters.start(bar) < axis.to()) {
-                text(
-                        g,
-                        String.valueOf(bar + 1),
-                        x + 3,
-                        top + 8,
-                        c.smallFont(),
-                        c.dim(),
-                        TextAlignment.LEFT);
-                words(g, s, bar, x + 24, top + 8);
-            }
-        }
+        bars(g, s, axis, top, first, bottom);
         names(g, score, axis, top + 32);
         for (ScoreNote n : score.notes()) {
             if (n.end() <= axis.from() || n.at() >= axis.to()) {
@@ -220,6 +179,35 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
         accents(g, score, axis, first - font.getSize() / 2 - 5);
         rhythm.paint(g, c, axis, under + 2, score);
         muted(g, score, axis, under + RhythmPainter.HEIGHT + 6);
+    }
+
+    private void strings(
+            GraphicsContext g, Song s, Score score, TimeAxis axis, double first, double gap) {
+        PracticePage c = getSkinnable();
+        Key key = s.passages().get(0).turn().riff().ground().key();
+        int strings = score.board().strings();
+        double left = axis.left() - BAR_BEFORE;
+        for (int i = 0; i < strings; i++) {
+            double y = Math.round(first + i * gap) + 0.5;
+            stroke(g, c.line(), 1, left, y, axis.right(), y);
+            String name = key.note(score.board().midi(strings - 1 - i, 0)).spelling().symbol();
+            text(g, name, left - 14, y, c.smallMonoFont(), c.dim(), TextAlignment.CENTER);
+        }
+    }
+
+    private void bars(
+            GraphicsContext g, Song s, TimeAxis axis, double top, double first, double bottom) {
+        PracticePage c = getSkinnable();
+        MeterMap meters = s.score().time().meters();
+        for (int bar = meters.bar(axis.from()); meters.start(bar) <= axis.to(); bar++) {
+            double x = Math.round(axis.x(meters.start(bar))) + 0.5 - BAR_BEFORE;
+            stroke(g, c.line(), 1, x, first, x, bottom);
+            if (meters.start(bar) < axis.to()) {
+                String number = String.valueOf(bar + 1);
+                text(g, number, x + 3, top + 8, c.smallFont(), c.dim(), TextAlignment.LEFT);
+                words(g, s, bar, x + 24, top + 8);
+            }
+        }
     }
 
     /** The chords, each as large as there is room until the next. */

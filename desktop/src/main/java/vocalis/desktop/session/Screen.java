@@ -49,6 +49,16 @@ public interface Screen {
 
     void endHearing();
 
+    /** Whether several things are marked in a place, to be changed together. */
+    default boolean marked(Place place) {
+        return false;
+    }
+
+    /** What the strip of a place says besides its name, such as the step of the caret. */
+    default String detail(Place place) {
+        return "";
+    }
+
     /** What the caret is on, in words: for those who hear the screen instead of seeing it. */
     String spoken(Place place);
 }

@@ -59,10 +59,16 @@ public final class AlongSheet {
     }
 
     private void rows() {
+        guitarAndBass();
+        kitAndClick();
+        hands();
+        timing();
+    }
+
+    private void guitarAndBass() {
         BiFunction<Mix, Fader, Mix> second =
                 (m, f) -> m.withSecond(f, m.secondTone(), m.secondControls(), m.spread());
         BiFunction<Mix, Fader, Mix> bass = (m, f) -> m.withBass(f, m.bassLine());
-        BiFunction<Mix, Fader, Mix> kit = (m, f) -> m.withKit(f, m.feel());
         Choices.row(
                 grid,
                 "second guitar",
@@ -81,6 +87,10 @@ public final class AlongSheet {
                         mix().bassLine(),
                         Mix.BassLine::label,
                         l -> change("bass", m -> m.withBass(m.bass(), l))));
+    }
+
+    private void kitAndClick() {
+        BiFunction<Mix, Fader, Mix> kit = (m, f) -> m.withKit(f, m.feel());
         Choices.row(
                 grid,
                 "kit",
@@ -97,6 +107,9 @@ public final class AlongSheet {
                 "click",
                 on("click", Mix::click, Mix::withClick),
                 level("click", Mix::click, Mix::withClick));
+    }
+
+    private void hands() {
         Choices.row(
                 grid,
                 "hands",
@@ -107,6 +120,9 @@ public final class AlongSheet {
                         10,
                         mix().hands(),
                         v -> change("hands", m -> m.withHands(v, m.room()))));
+    }
+
+    private void timing() {
         Choices.row(
                 grid,
                 "swing",
@@ -116,15 +132,7 @@ public final class AlongSheet {
                         50,
                         75,
                         mix().timing().swing(),
-                        v ->
-                                change(
-                                        "swing",
-                                        m ->
-                                                m.timed(
-                                                        new Timing(
-                                                                m.hands(),
-                                                                v,
-                                                                m.timing().behind())))));
+                        v -> timed("swing", m -> new Timing(m.hands(), v, m.timing().behind()))));
         Choices.row(
                 grid,
                 "guitars behind",
@@ -135,14 +143,9 @@ public final class AlongSheet {
                         30,
                         mix().timing().behind(),
                         v ->
-                                change(
+                                timed(
                                         "push and pull",
-                                        m ->
-                                                m.timed(
-                                                        new Timing(
-                                                                m.hands(),
-                                                                m.timing().swing(),
-                                                                v)))));
+                                        m -> new Timing(m.hands(), m.timing().swing(), v))));
         Choices.row(
                 grid,
                 "room",
@@ -153,6 +156,10 @@ public final class AlongSheet {
                         10,
                         mix().room(),
                         v -> change("room", m -> m.withHands(m.hands(), v))));
+    }
+
+    private void timed(String what, Function<Mix, Timing> timing) {
+        change(what, m -> m.timed(timing.apply(m)));
     }
 
     private javafx.scene.Node families() {

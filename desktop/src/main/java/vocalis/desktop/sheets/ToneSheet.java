@@ -2,6 +2,7 @@ package vocalis.desktop.sheets;
 
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -75,11 +76,9 @@ public final class ToneSheet {
     }
 
     private static GridPane controls(
-            String id,
-            Controls now,
-            Consumer<Controls> set,
-            java.util.function.Supplier<Controls> current) {
+            String id, Controls now, Consumer<Controls> set, Supplier<Controls> current) {
         GridPane grid = Choices.grid();
+        Consumer<UnaryOperator<Controls>> change = c -> set.accept(c.apply(current.get()));
         for (int i = 0; i < AMP.length; i++) {
             int which = i;
             Choices.row(
@@ -90,8 +89,15 @@ public final class ToneSheet {
                             -5,
                             5,
                             now.steps()[i],
-                            v -> set.accept(current.get().turned(which, v))));
+                            v -> change.accept(c -> c.turned(which, v))));
         }
+        guitar(grid, id, now, change);
+        cabinet(grid, id, now, change);
+        return grid;
+    }
+
+    private static void guitar(
+            GridPane grid, String id, Controls now, Consumer<UnaryOperator<Controls>> change) {
         Choices.row(
                 grid,
                 "pickup",
@@ -100,7 +106,7 @@ public final class ToneSheet {
                         List.of(false, true),
                         now.neckPickup(),
                         n -> n ? "at the neck" : "at the bridge",
-                        n -> set.accept(current.get().withPickup(n))));
+                        n -> change.accept(c -> c.withPickup(n))));
         Choices.row(
                 grid,
                 "pick",
@@ -109,7 +115,7 @@ public final class ToneSheet {
                         0,
                         10,
                         now.pick(),
-                        v -> set.accept(current.get().withPick(v, current.get().hardness()))));
+                        v -> change.accept(c -> c.withPick(v, c.hardness()))));
         Choices.row(
                 grid,
                 "hardness",
@@ -118,7 +124,11 @@ public final class ToneSheet {
                         0,
                         10,
                         now.hardness(),
-                        v -> set.accept(current.get().withPick(current.get().pick(), v))));
+                        v -> change.accept(c -> c.withPick(c.pick(), v))));
+    }
+
+    private static void cabinet(
+            GridPane grid, String id, Controls now, Consumer<UnaryOperator<Controls>> change) {
         Choices.row(
                 grid,
                 "cabinet",
@@ -127,10 +137,7 @@ public final class ToneSheet {
                         List.of(false, true),
                         now.closedCabinet(),
                         closed -> closed ? "closed, darker" : "open, brighter",
-                        closed ->
-                                set.accept(
-                                        current.get()
-                                                .withCabinet(closed, current.get().microphone()))));
+                        closed -> change.accept(c -> c.withCabinet(closed, c.microphone()))));
         Choices.row(
                 grid,
                 "microphone",
@@ -139,10 +146,7 @@ public final class ToneSheet {
                         0,
                         10,
                         now.microphone(),
-                        v ->
-                                set.accept(
-                                        current.get()
-                                                .withCabinet(current.get().closedCabinet(), v))));
+                        v -> change.accept(c -> c.withCabinet(c.closedCabinet(), v))));
         Choices.row(
                 grid,
                 "feedback",
@@ -151,8 +155,7 @@ public final class ToneSheet {
                         List.of(false, true),
                         now.feedback(),
                         asked -> asked ? "held notes come back" : "none",
-                        asked -> set.accept(current.get().withFeedback(asked))));
-        return grid;
+                        asked -> change.accept(c -> c.withFeedback(asked))));
     }
 
     private static void setTone(Session session, Tone tone) {

@@ -86,62 +86,70 @@ public final class GroundBar extends HBox {
                         TempoMap.SLOWEST, TempoMap.FASTEST, 100, 2));
         tempo.setEditable(true);
         tempo.getValueFactory().setConverter(tempoConverter());
-        getChildren()
-                .addAll(
-                        field(
-                                "tuning",
-                                "tuning",
-                                tuning,
-                                new double[] {92, 158},
-                                "The open strings, lowest first; Instrument and hand, in the menu, sets them by their notes."),
-                        field(
-                                "capo",
-                                "capo",
-                                capo,
-                                new double[] {58, 84},
-                                "Fret of the capo; frets are counted from it."),
-                        field(
-                                "key",
-                                "key-tonic",
-                                tonic,
-                                new double[] {52, 66},
-                                "The tonic. Roots are steps of the key and move with it; Explore reads the riff"
-                                        + " in another key without moving a note."),
-                        field(
-                                "mode",
-                                "key-mode",
-                                mode,
-                                new double[] {98, 152},
-                                "The scale over the tonic."),
-                        field(
-                                "tempo",
-                                "tempo",
-                                tempo,
-                                new double[] {62, 78},
-                                "Quarter notes a minute, 20 to 400."),
-                        field(
-                                "meter",
-                                "meter",
-                                meter,
-                                new double[] {54, 68},
-                                "Beats in a bar. Chords and figures of whole bars keep their bars."),
-                        field(
-                                "tone",
-                                "tone",
-                                tone,
-                                new double[] {60, 78},
-                                "The amplifier: clean, edge or gain; Tone, in the menu Sound, turns its controls."),
-                        field(
-                                "band",
-                                "along",
-                                band,
-                                new double[] {64, 120},
-                                "Second guitar, bass, kit and click (W)."));
+        getChildren().addAll(pitches());
+        getChildren().addAll(times());
         band.getStyleClass().add("band-button");
         band.setOnAction(e -> openBand.run());
         wire();
         refresh();
         listening = session.workspace().onChange(this::refresh);
+    }
+
+    private List<Node> pitches() {
+        return List.of(
+                field(
+                        "tuning",
+                        "tuning",
+                        tuning,
+                        new double[] {92, 158},
+                        "The open strings, lowest first; Instrument and hand, in the menu, sets them by their notes."),
+                field(
+                        "capo",
+                        "capo",
+                        capo,
+                        new double[] {58, 84},
+                        "Fret of the capo; frets are counted from it."),
+                field(
+                        "key",
+                        "key-tonic",
+                        tonic,
+                        new double[] {52, 66},
+                        "The tonic. Roots are steps of the key and move with it; Explore reads the riff"
+                                + " in another key without moving a note."),
+                field(
+                        "mode",
+                        "key-mode",
+                        mode,
+                        new double[] {98, 152},
+                        "The scale over the tonic."));
+    }
+
+    private List<Node> times() {
+        return List.of(
+                field(
+                        "tempo",
+                        "tempo",
+                        tempo,
+                        new double[] {62, 78},
+                        "Quarter notes a minute, 20 to 400."),
+                field(
+                        "meter",
+                        "meter",
+                        meter,
+                        new double[] {54, 68},
+                        "Beats in a bar. Chords and figures of whole bars keep their bars."),
+                field(
+                        "tone",
+                        "tone",
+                        tone,
+                        new double[] {60, 78},
+                        "The amplifier: clean, edge or gain; Tone, in the menu Sound, turns its controls."),
+                field(
+                        "band",
+                        "along",
+                        band,
+                        new double[] {64, 120},
+                        "Second guitar, bass, kit and click (W)."));
     }
 
     /** Ends listening to the document. */

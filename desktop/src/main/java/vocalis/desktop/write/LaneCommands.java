@@ -49,23 +49,27 @@ final class LaneCommands {
         commands.add("delete-stroke", "delete the strokes marked")
                 .in(LANE)
                 .keys("DELETE", "BACK_SPACE")
+                .marked("Delete")
                 .does(lane::deleteStroke);
         commands.add("palm", "palm mute")
                 .in(LANE)
                 .keys("M")
                 .button("Palm mute")
+                .marked("Palm mute")
                 .lit(() -> stroke().filter(s -> s.manner().palm()).isPresent())
                 .does(lane.strokes()::toggleMute);
         commands.add("accent", "accent")
                 .in(LANE)
                 .keys("A")
                 .button("Accent")
+                .marked("Accent")
                 .lit(() -> stroke().filter(s -> s.dynamics() == Dynamics.ACCENT).isPresent())
                 .does(lane.strokes()::toggleAccent);
         commands.add("dead", "dead note")
                 .in(LANE)
                 .keys("X")
                 .button("Dead")
+                .marked("Dead")
                 .lit(() -> stroke().filter(s -> s.manner() == Manner.DEAD).isPresent())
                 .does(() -> lane.strokes().play(Manner.DEAD));
         commands.add("embellish", "embellish: hammer-on, pull-off, slide, bend, let ring …")
@@ -116,11 +120,13 @@ final class LaneCommands {
                 .in(LANE)
                 .keys("ctrl C")
                 .means("copy")
+                .marked("Copy")
                 .does(lane::copy);
         commands.add("lane-paste", "paste it here")
                 .in(LANE)
                 .keys("ctrl V")
                 .means("paste")
+                .marked("Paste")
                 .does(lane::paste);
     }
 
@@ -155,14 +161,18 @@ final class LaneCommands {
                 "shorten the stroke",
                 "shift LEFT",
                 () -> lane.strokes().lengthenStroke(-1));
-        commands.walk(
-                LANE,
-                "harder",
-                "harder: ghosted, soft, plain, accented",
-                "shift UP",
-                () -> lane.strokes().cycleDynamics(1));
-        commands.walk(
-                LANE, "softer", "softer", "shift DOWN", () -> lane.strokes().cycleDynamics(-1));
+        commands.add("harder", "harder: ghosted, soft, plain, accented")
+                .in(LANE)
+                .keys("shift UP")
+                .marked("Harder")
+                .repeats()
+                .does(() -> lane.strokes().cycleDynamics(1));
+        commands.add("softer", "softer")
+                .in(LANE)
+                .keys("shift DOWN")
+                .marked("Softer")
+                .repeats()
+                .does(() -> lane.strokes().cycleDynamics(-1));
         commands.once(
                 LANE,
                 "direction",

@@ -85,6 +85,14 @@ public final class Transport extends HBox {
         this.followers = followers;
         getStyleClass().add("transport");
         setAlignment(Pos.CENTER_RIGHT);
+        VBox where = new VBox(0, position);
+        where.setAlignment(Pos.CENTER_LEFT);
+        where.setMinWidth(88);
+        getChildren().addAll(loudness(), output(showOutput), where, playing());
+        looking.scheduleWithFixedDelay(this::look, 0, LOOK_MILLIS, TimeUnit.MILLISECONDS);
+    }
+
+    private Button playing() {
         play.setGraphic(icon);
         play.setId("play");
         play.getStyleClass().add("play-button");
@@ -99,21 +107,32 @@ public final class Transport extends HBox {
         position.getStyleClass().add("position");
         position.setId("position");
         position.setMinWidth(USE_PREF_SIZE);
+        return play;
+    }
+
+    private VBox output(Runnable show) {
         sink.getStyleClass().add("caption");
         sink.setId("sink");
+        sink.setOnMouseClicked(e -> show.run());
+        Explain.means(
+                sink,
+                "Where the sound goes. Without an output, or with one that does not answer, the riff"
+                        + " plays on silently; after a change of device the output is muted until"
+                        + " Ctrl M.");
         for (int i = 0; i < SEGMENTS; i++) {
             Region r = new Region();
             r.getStyleClass().add("meter-segment");
             meter.getChildren().add(r);
         }
-        sink.setOnMouseClicked(e -> showOutput.run());
-        Explain.means(
-                sink,
-                "Where the sound goes. Without an output, or with one that does not answer, the riff plays on"
-                        + " silently; after a change of device the output is muted until Ctrl M.");
         meter.setAlignment(Pos.CENTER_LEFT);
         meter.setId("meter");
         Explain.means(meter, "How loud the output is, up to full scale");
+        VBox out = new VBox(3, sink, meter);
+        out.setAlignment(Pos.CENTER_LEFT);
+        return out;
+    }
+
+    private VBox loudness() {
         volume.setPrefWidth(84);
         volume.setMinWidth(46);
         volume.setId("volume");
@@ -122,17 +141,11 @@ public final class Transport extends HBox {
         volume.setBlockIncrement(3);
         volume.valueProperty()
                 .addListener(o -> session.player().volume(Math.pow(10, volume.getValue() / 20)));
-        VBox out = new VBox(3, sink, meter);
-        out.setAlignment(Pos.CENTER_LEFT);
         Label caption = new Label("volume");
         caption.getStyleClass().add("caption");
         VBox loud = new VBox(3, caption, volume);
         loud.setAlignment(Pos.CENTER_LEFT);
-        VBox where = new VBox(0, position);
-        where.setAlignment(Pos.CENTER_LEFT);
-        where.setMinWidth(88);
-        getChildren().addAll(loud, out, where, play);
-        looking.scheduleWithFixedDelay(this::look, 0, LOOK_MILLIS, TimeUnit.MILLISECONDS);
+        return loud;
     }
 
     /** Volume in decibels. */

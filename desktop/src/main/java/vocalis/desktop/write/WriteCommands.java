@@ -155,12 +155,14 @@ public final class WriteCommands {
                 .in(WritePlace.BAND)
                 .keys("shift RIGHT")
                 .button("Longer")
+                .marked("Longer")
                 .repeats()
                 .does(() -> c.lengthenChord(1));
         commands.add("shorter", "shorten the chord")
                 .in(WritePlace.BAND)
                 .keys("shift LEFT")
                 .button("Shorter")
+                .marked("Shorter")
                 .repeats()
                 .does(() -> c.lengthenChord(-1));
         commands.add("copy-chord", "another chord after this one, like it")
@@ -177,6 +179,7 @@ public final class WriteCommands {
                 .in(WritePlace.BAND)
                 .keys("DELETE", "BACK_SPACE")
                 .button("Delete")
+                .marked("Delete")
                 .does(c::deleteChord);
         band("chord-earlier", "move the chord earlier", "alt LEFT", () -> c.moveChord(-1));
         band("chord-later", "move the chord later", "alt RIGHT", () -> c.moveChord(1));
@@ -184,11 +187,13 @@ public final class WriteCommands {
                 .in(WritePlace.BAND)
                 .keys("ctrl C")
                 .means("copy")
+                .marked("Copy")
                 .does(c::copy);
         commands.add("paste", "paste chords after this one")
                 .in(WritePlace.BAND)
                 .keys("ctrl V")
                 .means("paste")
+                .marked("Paste")
                 .does(c::paste);
     }
 

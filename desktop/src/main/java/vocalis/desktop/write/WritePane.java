@@ -16,6 +16,7 @@ import vocalis.desktop.cards.FamilyBar;
 import vocalis.desktop.keys.Command;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.lane.Lane;
+import vocalis.desktop.lane.LaneGeometry;
 import vocalis.desktop.lane.Overview;
 import vocalis.desktop.neck.Neck;
 import vocalis.desktop.readout.ReadoutPane;
@@ -32,6 +33,9 @@ public final class WritePane extends VBox {
     private static final double WIDE = 1000;
 
     private static final double HIGH = 520;
+
+    /** A higher frame gives the tab more room. */
+    private static final double ROOMY = 800;
 
     private final WriteModel model;
     private final Commands commands;
@@ -113,6 +117,7 @@ public final class WritePane extends VBox {
         shown(figures, wide);
         shown(neck, high || onNeck);
         shown(cards, high || !onNeck);
+        lane.gap(LaneGeometry.GAP + (height - ROOMY) / 50);
         figures.setPrefWidth(Math.max(310, Math.min(460, width * 0.27)));
         neck.setPrefHeight(Math.max(110, Math.min(230, height * 0.19)));
     }

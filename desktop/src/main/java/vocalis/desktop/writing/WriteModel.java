@@ -262,6 +262,17 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     }
 
     @Override
+    public boolean marked(Place place) {
+        return place == WritePlace.LANE && lane.markProperty().get().isPresent()
+                || place == WritePlace.BAND && chords.markProperty().get() >= 0;
+    }
+
+    @Override
+    public String detail(Place place) {
+        return place == WritePlace.LANE || place == WritePlace.TYPING ? lane.grainInWords() : "";
+    }
+
+    @Override
     public String spoken(Place place) {
         return place instanceof WritePlace p ? new Spoken(this).of(p) : "";
     }

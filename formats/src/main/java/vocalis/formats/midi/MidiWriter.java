@@ -207,76 +207,105 @@ final class MidiWriter {
 
     private static void string(Track t, Score score, List<ScoreNote> chain, int channel)
             throws InvalidMidiDataException {
-        ScoreNote first = chain.get(0);
-        long end = Math.min(score.length(), chain.get(chain.size() - 1).end());
-        if (first.manner() == Manner.DEAD) {
-            end = first.at() + Math.max(1, Math.min(Ticks.SIXTEENTH / 4, end - first.at()));
-        } else if (first.manner().palm() || first.manner() == Manner.STACCATO) {
-            end = first.at() + Math.max(1, (long) (SHORTENED * (end - first.at())));
+        new Sounded(t, score, chain, channel).write();
+    }
+
+    /** Notes of one string tied to each other, as the notes and bends that they are in MIDI. */
+    private static final class Sounded {
+
+        private final Track track;
+        private final Score score;
+        private final List<ScoreNote> chain;
+        private final int channel;
+        private final ScoreNote first;
+        private final long end;
+        private int fret;
+        private long at;
+        private int velocity;
+        private boolean bent;
+
+        Sounded(Track track, Score score, List<ScoreNote> chain, int channel) {
+            this.track = track;
+            this.score = score;
+            this.chain = chain;
+            this.channel = channel;
+            first = chain.get(0);
+            end = end(Math.min(score.length(), chain.get(chain.size() - 1).end()));
+            fret = first.fret();
+            at = first.at();
+            velocity = MidiWriter.velocity(first);
         }
-        int fret = first.fret();
-        long at = first.at();
-        int velocity = velocity(first);
-        boolean bent = false;
-        for (ScoreNote n : chain) {
-            for (Technique k : n.techniques()) {
-                long when = n.at() + k.after();
-                if (k.kind() == Technique.Kind.PINCH && k.to() < TO_PARTIAL.length) {
-                    fret += TO_PARTIAL[k.to()];
-                }
-                if (when >= end) {
-                    continue;
-                }
-                switch (k.kind()) {
-                    case HAMMER, PULL, SLIDE -> {
-                        long arrives = Math.min(end, when + k.lasting());
-                        if (k.lasting() > 0) {
-                            ramp(t, channel, when, arrives, 0, 100 * (k.to() - fret));
-                        }
-                        if (arrives > at) {
-                            sound(t, score, n, channel, fret, at, arrives, velocity);
-                        }
-                        if (k.lasting() > 0) {
-                            bend(t, channel, arrives, 0);
-                        }
-                        at = arrives;
-                        fret = k.to();
-                        velocity = Math.max(1, (int) (LEGATO * velocity(first)));
+
+        private long end(long written) {
+            if (first.manner() == Manner.DEAD) {
+                return first.at()
+                        + Math.max(1, Math.min(Ticks.SIXTEENTH / 4, written - first.at()));
+            }
+            boolean cut = first.manner().palm() || first.manner() == Manner.STACCATO;
+            return cut
+                    ? first.at() + Math.max(1, (long) (SHORTENED * (written - first.at())))
+                    : written;
+        }
+
+        void write() throws InvalidMidiDataException {
+            for (ScoreNote n : chain) {
+                for (Technique k : n.techniques()) {
+                    if (k.kind() == Technique.Kind.PINCH && k.to() < TO_PARTIAL.length) {
+                        fret += TO_PARTIAL[k.to()];
                     }
-                    case BEND -> {
-                        ramp(t, channel, when, Math.min(end, when + k.lasting()), 0, k.to());
-                        bent = true;
+                    if (n.at() + k.after() < end) {
+                        done(n, k, n.at() + k.after());
                     }
-                    case RELEASE -> {
-                        int from = up(n);
-                        ramp(t, channel, when, Math.min(end, when + k.lasting()), from, k.to());
-                    }
-                    case VIBRATO -> {
-                        message(
-                                t,
-                                when,
-                                ShortMessage.CONTROL_CHANGE,
-                                channel,
-                                1,
-                                Math.min(127, 2 * k.to()));
-                        message(t, end, ShortMessage.CONTROL_CHANGE, channel, 1, 0);
-                    }
-                    case TREMOLO -> {
-                        long every = Ticks.QUARTER / k.to();
-                        while (at + every < end) {
-                            sound(t, score, n, channel, fret, at, at + every, velocity);
-                            at += every;
-                        }
-                    }
-                    default -> {}
                 }
             }
+            if (end > at) {
+                sound(track, score, first, channel, fret, at, end, velocity);
+            }
+            if (bent) {
+                bend(track, channel, end, 0);
+            }
         }
-        if (end > at) {
-            sound(t, score, first, channel, fret, at, end, velocity);
+
+        private void done(ScoreNote n, Technique k, long when) throws InvalidMidiDataException {
+            long arrives = Math.min(end, when + k.lasting());
+            switch (k.kind()) {
+                case HAMMER, PULL, SLIDE -> arrive(n, k, when, arrives);
+                case BEND -> {
+                    ramp(track, channel, when, arrives, 0, k.to());
+                    bent = true;
+                }
+                case RELEASE -> ramp(track, channel, when, arrives, up(n), k.to());
+                case VIBRATO -> {
+                    int depth = Math.min(127, 2 * k.to());
+                    message(track, when, ShortMessage.CONTROL_CHANGE, channel, 1, depth);
+                    message(track, end, ShortMessage.CONTROL_CHANGE, channel, 1, 0);
+                }
+                case TREMOLO -> {
+                    long every = Ticks.QUARTER / k.to();
+                    while (at + every < end) {
+                        sound(track, score, n, channel, fret, at, at + every, velocity);
+                        at += every;
+                    }
+                }
+                case PINCH -> {}
+            }
         }
-        if (bent) {
-            bend(t, channel, end, 0);
+
+        /** Another fret without another stroke: bent there, and a softer note from then on. */
+        private void arrive(ScoreNote n, Technique k, long when, long arrives)
+                throws InvalidMidiDataException {
+            if (k.lasting() > 0) {
+                ramp(track, channel, when, arrives, 0, 100 * (k.to() - fret));
+            }
+            if (arrives > at) {
+                sound(track, score, n, channel, fret, at, arrives, velocity);
+            }
+            if (k.lasting() > 0) {
+                bend(track, channel, arrives, 0);
+            }
+            at = arrives;
+            fret = k.to();
+            velocity = Math.max(1, (int) (LEGATO * MidiWriter.velocity(first)));
         }
     }
 

@@ -59,19 +59,8 @@ final class MusicXmlReader {
         if (!root.name().equals("score-partwise")) {
             throw root.wrong("is no score; a MusicXML file begins with <score-partwise>");
         }
-        for (XmlElement misc : root.all("identification")) {
-            for (XmlElement m : misc.all("miscellaneous")) {
-                for (XmlElement f : m.all("miscellaneous-field")) {
-                    f.attribute("name").ifPresent(n -> fields.put(n, f.text()));
-                }
-            }
-        }
-        Map<String, String> names = new LinkedHashMap<>();
-        for (XmlElement p :
-                root.find("part-list").map(l -> l.all("score-part")).orElse(List.of())) {
-            String id = p.attribute("id").orElse("");
-            names.put(id, p.find("part-name").map(XmlElement::text).orElse(id));
-        }
+        readFields();
+        Map<String, String> names = names();
         List<Sheet.Guitar> guitars = new ArrayList<>();
         Ground ground = null;
         for (XmlElement p : root.all("part")) {
@@ -80,25 +69,9 @@ final class MusicXmlReader {
             if (empty || guitars.size() == Sheet.MOST_GUITARS) {
                 continue;
             }
-            if (part.notes().size() > MOST_NOTES) {
-                throw p.wrong("has more than " + MOST_NOTES + " notes");
-            }
-            if (key == null) {
-                key = key(part);
-            }
-            Score score = score(p, part);
-            String id = p.attribute("id").orElse("");
-            if (!names.containsKey(id)) {
-                remarks.add(
-                        "The part \""
-                                + id
-                                + "\" does not stand in the file's list of parts; it was read.");
-            }
-            String name = names.getOrDefault(id, "");
-            guitars.add(
-                    new Sheet.Guitar(
-                            name.isBlank() ? "Guitar " + (guitars.size() + 1) : name, score));
-            ground = ground == null ? ground(p, score.board()) : ground;
+            guitars.add(guitar(p, part, names, guitars.size() + 1));
+            Fretboard board = guitars.get(guitars.size() - 1).score().board();
+            ground = ground == null ? ground(p, board) : ground;
         }
         if (guitars.isEmpty()) {
             throw root.wrong("holds no part with notes");
@@ -108,6 +81,48 @@ final class MusicXmlReader {
             remarks.add("The file has no tab: strings and frets were chosen here.");
         }
         return new Imported(sheet, List.copyOf(remarks), fingered, harmonies, keyed);
+    }
+
+    private void readFields() throws FormatException {
+        for (XmlElement misc : root.all("identification")) {
+            for (XmlElement m : misc.all("miscellaneous")) {
+                for (XmlElement f : m.all("miscellaneous-field")) {
+                    f.attribute("name").ifPresent(n -> fields.put(n, f.text()));
+                }
+            }
+        }
+    }
+
+    /** The names of the parts by their ids, as the file lists them. */
+    private Map<String, String> names() throws FormatException {
+        Map<String, String> names = new LinkedHashMap<>();
+        for (XmlElement p :
+                root.find("part-list").map(l -> l.all("score-part")).orElse(List.of())) {
+            String id = p.attribute("id").orElse("");
+            names.put(id, p.find("part-name").map(XmlElement::text).orElse(id));
+        }
+        return names;
+    }
+
+    private Sheet.Guitar guitar(
+            XmlElement p, MusicXmlPart part, Map<String, String> names, int number)
+            throws FormatException {
+        if (part.notes().size() > MOST_NOTES) {
+            throw p.wrong("has more than " + MOST_NOTES + " notes");
+        }
+        if (key == null) {
+            key = key(part);
+        }
+        Score score = score(p, part);
+        String id = p.attribute("id").orElse("");
+        if (!names.containsKey(id)) {
+            remarks.add(
+                    "The part \""
+                            + id
+                            + "\" does not stand in the file's list of parts; it was read.");
+        }
+        String name = names.getOrDefault(id, "");
+        return new Sheet.Guitar(name.isBlank() ? "Guitar " + number : name, score);
     }
 
     private String title() {

@@ -55,6 +55,11 @@ public final class FindingWords {
                     + (f.chord() + 1)
                     + ") in this tuning under this capo; the chord is silent.";
         }
+        return ofPattern(finding, riff);
+    }
+
+    /** The same of what belongs to strokes and lines. */
+    private static String ofPattern(Finding finding, Riff riff) {
         if (finding instanceof Finding.TouchUnplaced f) {
             String why =
                     switch (f.why()) {
