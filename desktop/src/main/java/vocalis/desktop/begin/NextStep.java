@@ -48,7 +48,8 @@ public final class NextStep extends HBox {
         setManaged(step.isPresent());
         step.ifPresent(
                 s -> {
-                    go.setText("Next: " + s.question());
+                    go.setText("Next: " + s.question().split("(?<=[?:])")[0]);
+                    Explain.means(go, s.question());
                     go.setAccessibleText("Next: " + s.question());
                 });
     }

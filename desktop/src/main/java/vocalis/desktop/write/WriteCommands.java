@@ -199,9 +199,15 @@ public final class WriteCommands {
 
     private void offers() {
         commands.add("next-root", "what could stand here, and why")
-                .in(WritePlace.BAND, WritePlace.LANE, WritePlace.CARDS, WritePlace.NECK)
+                .in(WritePlace.BAND)
                 .keys("Q")
                 .button("What could stand here")
+                .does(screen::nextRoot);
+        commands.add("next-root-here", "what could stand here, from the other places")
+                .in(WritePlace.LANE, WritePlace.CARDS, WritePlace.NECK)
+                .keys("Q")
+                .means("what could stand here, and why")
+                .partOf("next-root")
                 .does(screen::nextRoot);
         commands.add("roots", "type the roots of the riff").keys("ctrl R").does(screen::roots);
         commands.add("to-voicings", "go in to its shapes")
