@@ -105,6 +105,10 @@ class BeginWindowTest extends WindowDriver {
         assertThat(begins(robot)).isFalse();
         int low = riff().ground().board().midi(0, 0) % 12;
         assertThat(riff().roots()).allMatch(r -> r.root().pitchClass(riff().ground().key()) == low);
+        // One step for the string, one for the figure.
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(riff()).isEqualTo(Demo.blank("begin").riff());
     }
 
     @Test

@@ -276,12 +276,12 @@ public final class ArrangeModel implements Screen, SongHearing.Stage, AutoClosea
 
     // Clashes.
 
-    /** The clash under the caret. */
     /** The clash that is looked at. */
     public ClashCaret clash() {
         return clash;
     }
 
+    /** The clash under the caret. */
     @Override
     public Optional<Clash> clashNow() {
         return clash.now();

@@ -6,9 +6,11 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import vocalis.core.edit.Chords;
 import vocalis.core.edit.GroundText;
 import vocalis.core.edit.Progression;
 import vocalis.core.riff.Riff;
+import vocalis.core.riff.Root;
 import vocalis.core.riff.RootSpan;
 import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
@@ -103,14 +105,18 @@ public final class BeginModel {
 
     /** The lowest open string goes through, for a rhythm that comes before its chords. */
     public void openString() {
-        int low = Math.floorMod(session.now().ground().board().midi(0, 0), 12);
-        int chords = session.now().roots().size();
-        for (int i = 0; i < chords; i++) {
-            session.apply(Edits.setRoot(i, low));
-        }
-        session.apply(Edits.familyOfAll(Family.POWER));
+        session.apply(Edits.riff("the lowest open string", BeginModel::onLowest));
         next.set(Optional.of(Step.STRUCK));
         leave();
+    }
+
+    private static Riff onLowest(Riff riff) {
+        Root low = Root.of(riff.ground().key(), riff.ground().board().midi(0, 0) % 12);
+        Riff r = riff;
+        for (int i = 0; i < riff.roots().size(); i++) {
+            r = Chords.root(r, i, low);
+        }
+        return Chords.familyOfAll(r, Family.POWER);
     }
 
     /** Open strings ring through every chord. */
