@@ -334,7 +334,7 @@ public final class SongHearing {
         session.say(
                 looping
                         ? (stretchEnd.isPresent() ? "The stretch" : arrange.current().name())
-                                + " comes round: four rounds, the fill on the fourth. K holds guitar one."
+                                + " comes round: four rounds, the fill on the fourth."
                         : "The whole song again.");
         arrange.tell();
     }

@@ -213,7 +213,7 @@ public final class Keeping implements AutoCloseable {
     private String caught(Piece idea) {
         try {
             Path file = library.keep(idea, Extras.NONE);
-            return "Caught as " + file.getFileName() + "; Ctrl Shift O shows the logbook.";
+            return "Caught as " + file.getFileName() + "; F9 shows the logbook.";
         } catch (PieceFiles.PieceFileException e) {
             return e.getMessage();
         }

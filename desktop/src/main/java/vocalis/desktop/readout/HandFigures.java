@@ -37,7 +37,7 @@ public final class HandFigures {
                     "unplayable: "
                             + Fingering.refusal(v.board(), v.shape(), model.session().hand())
                                     .orElse(""),
-                    "No fingering was found. Instrument and hand (F3) holds the size of the hand.");
+                    "No fingering was found. Instrument and hand, in the menu Change, holds the size of the hand.");
             return;
         }
         figures.row(

@@ -179,7 +179,7 @@ public final class WritingSheets {
                 "Versions and endings",
                 "↑ ↓ choose, hold H to hear, Enter works on it, C compares, Delete forgets a version. F8 keeps the"
                         + " riff as it stands.",
-                "Nothing is kept yet: F8 keeps the riff as it stands.",
+                "Nothing is kept yet: the menu Versions and checks keeps the riff as it stands.",
                 rows,
                 model.hearing()::endPreview);
     }
@@ -239,7 +239,8 @@ public final class WritingSheets {
 
     private static void keep(WriteModel model, String name, String note) {
         if (model.session().apply(Edits.keepVersion(name, note))) {
-            model.session().say("Kept as " + name + ". F9 shows what is kept.");
+            model.session()
+                    .say("Kept as " + name + ". The menu Versions and checks shows what is kept.");
         }
     }
 

@@ -189,7 +189,7 @@ public final class StrokeEdits {
             toggleStruckString(string);
         } else {
             session.say(
-                    "The shape does not sound that string; B strikes by string whatever the shape.");
+                    "The shape does not sound that string. Strike by string, in All … below, does.");
         }
     }
 
