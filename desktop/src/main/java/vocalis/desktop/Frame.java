@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -78,7 +79,7 @@ final class Frame extends BorderPane {
      * @param commands takes what the screens do
      * @param search finds what they do
      * @param host shows their sheets, when it is there
-     * @param others riffs that can be gone on with instead of beginning one
+     * @param others finds riffs that can be gone on with instead of beginning one
      */
     Frame(
             Models models,
@@ -87,7 +88,7 @@ final class Frame extends BorderPane {
             Commands commands,
             CommandSearch search,
             Supplier<SheetHost> host,
-            Supplier<List<BeginPane.Riffs>> others) {
+            Consumer<Consumer<List<BeginPane.Riffs>>> others) {
         this.models = models;
         this.commands = commands;
         this.host = host;
@@ -275,6 +276,9 @@ final class Frame extends BorderPane {
 
     /** Puts the keys on a place that a command works in; writing begins where it is one. */
     private void lead(Place place) {
+        if (beginning()) {
+            beginning.leave();
+        }
         if (place == WritePlace.TYPING) {
             models.write().typing().begin();
         } else {
@@ -294,7 +298,7 @@ final class Frame extends BorderPane {
 
     /** To a place. */
     void to(Place place) {
-        go(place);
+        lead(place);
     }
 
     /** To the first field of the ground. */

@@ -113,15 +113,16 @@ final class Shell {
         models = new Models(workspace, player, background, new OwnShapes(data));
         session = models.session();
         models.practice().keepIn(new PracticeLog(data, Demo.practice()));
+        Library library = new Library(Keeping.riffs(prepared.places()), data);
         frame =
                 new Frame(
                         models,
-                        new Library(Keeping.riffs(prepared.places()), data),
+                        library,
                         new OwnFigures(data),
                         commands,
                         new CommandSearch(commands, OtherWords.ofProgram(), used.counts()),
                         this::host,
-                        () -> keeping().others());
+                        then -> keeping().others(then));
         BorderPane root = new BorderPane(frame);
         root.getStyleClass().add("shell");
         host = new SheetHost(root);
@@ -132,10 +133,10 @@ final class Shell {
                         host,
                         prompts,
                         new Backups(prepared.places().data()),
-                        Keeping.riffs(prepared.places()),
+                        library,
                         this::begin,
                         f -> keeping().know(f));
-        keeping = new Keeping(session, models.hearing(), host, desk, prepared.places());
+        keeping = new Keeping(session, models.hearing(), host, desk, library, data);
         exchange =
                 new ExchangeDesk(
                         stage,

@@ -19,20 +19,20 @@ public final class BeginDesk implements BeginPane.Window {
     private final Supplier<SheetHost> host;
     private final Consumer<Place> go;
     private final Consumer<String> run;
-    private final Supplier<List<BeginPane.Riffs>> others;
+    private final Consumer<Consumer<List<BeginPane.Riffs>>> others;
 
     /**
      * @param host shows sheets, when it is there
      * @param go puts the keys on a place
      * @param run does a command by its id
-     * @param others riffs that can be gone on with
+     * @param others finds riffs that can be gone on with
      */
     public BeginDesk(
             WriteModel write,
             Supplier<SheetHost> host,
             Consumer<Place> go,
             Consumer<String> run,
-            Supplier<List<BeginPane.Riffs>> others) {
+            Consumer<Consumer<List<BeginPane.Riffs>>> others) {
         this.write = write;
         this.host = host;
         this.go = go;
@@ -85,7 +85,7 @@ public final class BeginDesk implements BeginPane.Window {
     }
 
     @Override
-    public List<BeginPane.Riffs> others() {
-        return others.get();
+    public void others(Consumer<List<BeginPane.Riffs>> then) {
+        others.accept(then);
     }
 }

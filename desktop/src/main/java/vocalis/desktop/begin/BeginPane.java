@@ -43,8 +43,8 @@ public final class BeginPane extends StackPane {
         /** Puts the keys on the chords. */
         void chords();
 
-        /** Riffs that can be gone on with. */
-        List<Riffs> others();
+        /** Finds riffs that can be gone on with; tells them when they are found. */
+        void others(Consumer<List<Riffs>> then);
     }
 
     /** A riff to go on with. */
@@ -264,7 +264,12 @@ public final class BeginPane extends StackPane {
 
     private void fillOthers() {
         others.getChildren().clear();
-        for (Riffs r : window.others()) {
+        window.others(this::offer);
+    }
+
+    private void offer(List<Riffs> all) {
+        others.getChildren().clear();
+        for (Riffs r : all) {
             Button b = new Button(r.title());
             b.getStyleClass().add("quiet-button");
             b.setOnAction(e -> r.open().run());

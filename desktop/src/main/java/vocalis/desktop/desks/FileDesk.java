@@ -1,6 +1,5 @@
 package vocalis.desktop.desks;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -13,7 +12,6 @@ import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.SheetHost;
 import vocalis.formats.json.Extras;
-import vocalis.workbench.base.Log;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.document.SettledShapes;
@@ -39,11 +37,11 @@ public final class FileDesk implements AutoCloseable {
     private final Consumer<Path> known;
     private final Saver saver = new Saver(Background.HOME);
     private final Backups backups;
-    private final Path library;
+    private final Library library;
     private int saves;
 
     /**
-     * @param library the folder of the logbook, where a riff is saved unless it is put elsewhere
+     * @param library the logbook, where a riff is saved under its name
      * @param begin puts the caret to the beginning of a document just opened
      * @param known told of every file that was opened or saved
      */
@@ -53,7 +51,7 @@ public final class FileDesk implements AutoCloseable {
             SheetHost host,
             Prompts prompts,
             Backups backups,
-            Path library,
+            Library library,
             Runnable begin,
             Consumer<Path> known) {
         this.known = known;
@@ -146,7 +144,7 @@ public final class FileDesk implements AutoCloseable {
                 .map(Path::toAbsolutePath)
                 .map(Path::getParent)
                 .filter(Files::isDirectory)
-                .orElse(library);
+                .orElse(library.folder());
     }
 
     /**
@@ -226,23 +224,20 @@ public final class FileDesk implements AutoCloseable {
                     if (!named.equals(title)) {
                         session.apply(Edits.rename(named));
                     }
-                    write(free(named), null, then);
+                    session.attempt(
+                            "looking for a free file",
+                            () -> {
+                                Files.createDirectories(library.folder());
+                                return library.free(named);
+                            },
+                            file -> write(file, null, then),
+                            why -> Ask.tell(host, "This riff was not saved", why));
                 });
     }
 
     /** What a riff without a name can be called until it has a better one. */
     private String byItsGround() {
         return session.now().ground().key().symbol() + " at " + session.now().tempo();
-    }
-
-    /** A file of the logbook that no riff has yet. */
-    private Path free(String title) {
-        Path in = library();
-        Path file = in.resolve(Library.stem(title) + PieceFiles.ENDING);
-        for (int n = 2; Files.exists(file); n++) {
-            file = in.resolve(Library.stem(title) + "-" + n + PieceFiles.ENDING);
-        }
-        return file;
     }
 
     /** Writes the riff into a file elsewhere; the open one stays where it is. */
@@ -266,19 +261,14 @@ public final class FileDesk implements AutoCloseable {
     }
 
     private void copyTo(Path file) {
-        Piece snapshot = workspace.content();
-        SettledShapes resting = workspace.resting();
-        saves++;
-        saver.save(
-                () -> {
-                    backups.before(file);
-                    return resting.settled(snapshot);
-                },
-                workspace.extras(),
+        if (workspace.file().filter(file::equals).isPresent()) {
+            save();
+            return;
+        }
+        put(
                 file,
                 null,
                 outcome -> {
-                    saves--;
                     if (outcome instanceof Saver.Outcome.Saved s) {
                         session.say("A copy lies in " + s.file() + ".");
                     } else if (outcome instanceof Saver.Outcome.Failed f) {
@@ -296,19 +286,15 @@ public final class FileDesk implements AutoCloseable {
         return Library.stem(workspace.content().title()) + PieceFiles.ENDING;
     }
 
-    /** The logbook's folder, made now if it was not there. */
-    private Path library() {
-        try {
-            Files.createDirectories(library);
-        } catch (IOException e) {
-            Log.note("the logbook's folder cannot be made: " + e.getMessage());
-        }
-        return library;
-    }
-
     private void write(Path file, String known, Runnable then) {
         Piece snapshot = workspace.content();
         long opened = workspace.session();
+        put(file, known, outcome -> told(outcome, opened, snapshot, then));
+    }
+
+    /** Writes the riff as it is now on the saver's thread; what came of it is told on this one. */
+    private void put(Path file, String known, Consumer<Saver.Outcome> told) {
+        Piece snapshot = workspace.content();
         SettledShapes resting = workspace.resting();
         saves++;
         session.say("saving …");
@@ -323,7 +309,7 @@ public final class FileDesk implements AutoCloseable {
                 outcome -> {
                     saves--;
                     session.say("");
-                    told(outcome, opened, snapshot, then);
+                    told.accept(outcome);
                 });
     }
 

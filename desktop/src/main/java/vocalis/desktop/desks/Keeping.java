@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Consumer;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Standing;
 import vocalis.desktop.begin.BeginPane;
@@ -48,14 +49,20 @@ public final class Keeping implements AutoCloseable {
     private final Background background = new Background("vocalis-library");
     private final Optional<Journal> journal;
 
-    public Keeping(Session session, Hearing hearing, SheetHost host, FileDesk desk, Places places) {
+    public Keeping(
+            Session session,
+            Hearing hearing,
+            SheetHost host,
+            FileDesk desk,
+            Library library,
+            Path data) {
         this.session = session;
         this.hearing = hearing;
         this.workspace = session.workspace();
         this.host = host;
         this.desk = desk;
-        this.library = new Library(riffs(places), places.data());
-        this.journal = journal(places.data().resolve("journal"));
+        this.library = library;
+        this.journal = journal(data.resolve("journal"));
     }
 
     private static Optional<Journal> journal(Path folder) {
@@ -98,10 +105,16 @@ public final class Keeping implements AutoCloseable {
     }
 
     /** Riffs to go on with instead of beginning one: the newest of the logbook, else the demo's. */
-    public List<BeginPane.Riffs> others() {
+    public void others(Consumer<List<BeginPane.Riffs>> then) {
+        session.ask(
+                "looking for riffs to go on with",
+                () -> library.remembered().stream().filter(LibraryEntry::readable).toList(),
+                known -> then.accept(others(known)));
+    }
+
+    private List<BeginPane.Riffs> others(List<LibraryEntry> known) {
         List<BeginPane.Riffs> all = new ArrayList<>();
-        library.remembered().stream()
-                .filter(LibraryEntry::readable)
+        known.stream()
                 .limit(OTHERS)
                 .forEach(
                         e ->

@@ -101,7 +101,7 @@ public final class ActionStrip extends Region {
 
     /** Shows what is on now. */
     public void refresh() {
-        if (place != null && window.marked(place) != marked) {
+        if (window.marked(place) != marked) {
             show(place);
             return;
         }

@@ -5,11 +5,11 @@ import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.HoldToHear;
 import vocalis.desktop.view.SheetHost;
 
 /**
@@ -95,14 +95,8 @@ public final class PickSheet {
                         sheet.close();
                         r.take().run();
                     });
+            HoldToHear.at(b, () -> hear(r), this::letGo);
             b.addEventHandler(KeyEvent.KEY_PRESSED, e -> pressed(e, r, b, sheet));
-            b.addEventHandler(
-                    KeyEvent.KEY_RELEASED,
-                    e -> {
-                        if (e.getCode() == KeyCode.H) {
-                            letGo();
-                        }
-                    });
             b.focusedProperty().addListener(o -> reveal(scroll, grid, b));
             boolean steps = r.what().matches("[aAm♪–· ]+");
             Label what = steps ? Choices.mono(r.what()) : Choices.caption(r.what());
@@ -123,12 +117,6 @@ public final class PickSheet {
             case HOME -> buttons.get(0).requestFocus();
             case END -> buttons.get(buttons.size() - 1).requestFocus();
             case ENTER -> b.fire();
-            case H -> {
-                if (!held) {
-                    held = true;
-                    r.hear().run();
-                }
-            }
             case DELETE -> {
                 if (r.drop() != null) {
                     sheet.close();
@@ -147,6 +135,12 @@ public final class PickSheet {
         e.consume();
     }
 
+    private boolean hear(Row r) {
+        held = true;
+        r.hear().run();
+        return true;
+    }
+
     private void letGo() {
         if (held) {
             held = false;
@@ -155,7 +149,6 @@ public final class PickSheet {
     }
 
     private void reveal(ScrollPane scroll, GridPane grid, Button b) {
-        letGo();
         double height = grid.getHeight() - scroll.getViewportBounds().getHeight();
         if (b.isFocused() && height > 0) {
             double top = b.getBoundsInParent().getMinY() - 60;

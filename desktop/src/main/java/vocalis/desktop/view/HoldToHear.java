@@ -24,6 +24,9 @@ public final class HoldToHear {
     private final PauseTransition pause = new PauseTransition(HOLD);
     private boolean sounds;
 
+    /** Whether the press was a hold, and no click, until what its release does is through. */
+    private boolean held;
+
     private HoldToHear(BooleanSupplier begin, Runnable end) {
         this.begin = begin;
         this.end = end;
@@ -36,8 +39,8 @@ public final class HoldToHear {
      * @param begin begins the sound; says whether it did
      * @param end ends it
      */
-    public static HoldToHear at(Node node, BooleanSupplier begin, Runnable end) {
-        HoldToHear h = mouse(node, begin, end);
+    public static void at(Node node, BooleanSupplier begin, Runnable end) {
+        HoldToHear h = onMouse(node, begin, end);
         node.addEventHandler(
                 KeyEvent.KEY_PRESSED,
                 e -> {
@@ -55,12 +58,22 @@ public final class HoldToHear {
                         h.letGo();
                     }
                 });
-        node.focusedProperty().addListener(o -> h.letGo());
-        return h;
+        // A press gives a button the keys: that begins a hold, and ends none.
+        node.focusedProperty()
+                .addListener(
+                        (o, was, is) -> {
+                            if (!is) {
+                                h.letGo();
+                            }
+                        });
     }
 
     /** The same by the mouse alone: where the keys of the window already hear. */
-    public static HoldToHear mouse(Node node, BooleanSupplier begin, Runnable end) {
+    public static void mouse(Node node, BooleanSupplier begin, Runnable end) {
+        onMouse(node, begin, end);
+    }
+
+    private static HoldToHear onMouse(Node node, BooleanSupplier begin, Runnable end) {
         HoldToHear h = new HoldToHear(begin, end);
         node.addEventHandler(
                 MouseEvent.MOUSE_PRESSED,
@@ -86,13 +99,6 @@ public final class HoldToHear {
                     }
                 });
         return h;
-    }
-
-    private boolean held;
-
-    /** Whether the press that has just ended was a hold, and no click. */
-    public boolean wasHeld() {
-        return held;
     }
 
     private void begin() {
