@@ -78,6 +78,7 @@ class ArchitectureTest {
     void packagesOfTheCoreHaveAnOrder() {
         inOrder(
                 "vocalis.core",
+                "memory",
                 "theory",
                 "instrument",
                 "voicing",

@@ -46,6 +46,7 @@ import vocalis.workbench.library.Library;
 import vocalis.workbench.library.OwnFigures;
 import vocalis.workbench.library.OwnShapes;
 import vocalis.workbench.library.PracticeLog;
+import vocalis.workbench.playing.Measured;
 import vocalis.workbench.playing.Player;
 
 /** The window: title, menus, the Write screen with its sheets; starting and closing. */
@@ -61,9 +62,11 @@ final class Shell {
 
         /**
          * @param catalogue remembers voicings; one may serve several windows
+         * @param measured remembers what they sound like; the same
          */
         static Prepared of(
                 Catalogue catalogue,
+                Measured measured,
                 Piece first,
                 OutputLine.Opener opener,
                 Clock clock,
@@ -74,7 +77,7 @@ final class Shell {
             Background background = new Background("vocalis-work");
             Workspace workspace =
                     new Workspace(catalogue, first, preferences.hand(), background.worker(), home);
-            Player player = new Player(workspace.heard(), opener, clock, seed);
+            Player player = new Player(workspace.heard(), opener, clock, seed, measured);
             return new Prepared(workspace, player, background, places, preferences);
         }
     }

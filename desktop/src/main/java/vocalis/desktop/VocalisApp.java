@@ -17,6 +17,7 @@ import vocalis.sound.device.OutputLine;
 import vocalis.workbench.base.Log;
 import vocalis.workbench.base.Places;
 import vocalis.workbench.demo.Demo;
+import vocalis.workbench.playing.Measured;
 
 /** The desktop program: {@code [FILE]} opens a riff, {@code --demo} the demo library's first. */
 public final class VocalisApp extends Application {
@@ -48,6 +49,7 @@ public final class VocalisApp extends Application {
                         () ->
                                 Shell.Prepared.of(
                                         new Catalogue(),
+                                        new Measured(),
                                         first,
                                         OutputLine.system(),
                                         Clock.system(),

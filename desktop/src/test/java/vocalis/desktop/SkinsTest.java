@@ -47,6 +47,7 @@ class SkinsTest {
         prepared =
                 Shell.Prepared.of(
                         WindowDriver.CATALOGUE,
+                        WindowDriver.MEASURED,
                         Demo.pieces().get(0),
                         tap,
                         Clock.system(),

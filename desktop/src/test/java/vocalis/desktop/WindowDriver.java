@@ -37,12 +37,16 @@ import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
 import vocalis.workbench.base.Places;
 import vocalis.workbench.demo.Demo;
+import vocalis.workbench.playing.Measured;
 
 /** Opens the real window with a tapped sound device, and presses and reads what a user would. */
 abstract class WindowDriver {
 
     /** Voicings searched once for all windows of a run; the search has tests of its own. */
     static final Catalogue CATALOGUE = new Catalogue();
+
+    /** What voicings sound like, measured once for all windows of a run. */
+    static final Measured MEASURED = new Measured();
 
     static final double SETTLE = 0.6;
 
@@ -109,6 +113,7 @@ abstract class WindowDriver {
         Shell.Prepared prepared =
                 Shell.Prepared.of(
                         CATALOGUE,
+                        MEASURED,
                         first(),
                         device(),
                         Clock.system(),

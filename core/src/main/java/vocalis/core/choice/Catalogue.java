@@ -3,14 +3,12 @@ package vocalis.core.choice;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
-import java.util.Iterator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
+import vocalis.core.memory.Memory;
 import vocalis.core.names.HeardRoot;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.BareVoicing;
@@ -38,24 +36,18 @@ public final class Catalogue {
 
     private record Held(Fretboard board, Hand hand) {}
 
-    private final Map<Held, Families> necks =
-            new LinkedHashMap<>(4, 0.75f, true) {
-                @Override
-                protected boolean removeEldestEntry(Map.Entry<Held, Families> eldest) {
-                    return size() > NECKS;
-                }
-            };
+    private final Memory<Held, Families> necks = new Memory<>(NECKS);
 
     private record Asked(Query query, Key key) {}
 
     /** Best first by effort and by what the family is for. */
-    private final Shelf<Query> all = new Shelf<>();
+    private final Memory<Query, List<Candidate>> all = new Memory<>(REMEMBERED, List::size);
 
     /** The first of each position: few enough that those of all twelve roots stay. */
-    private final Shelf<Query> leading = new Shelf<>();
+    private final Memory<Query, List<Candidate>> leading = new Memory<>(REMEMBERED, List::size);
 
     /** The first few of each position in a key. */
-    private final Shelf<Asked> likeliest = new Shelf<>();
+    private final Memory<Asked, List<Candidate>> likeliest = new Memory<>(REMEMBERED, List::size);
 
     /**
      * Every playable voicing of a family on a root (pitch class 0 to 11), best first by effort and
@@ -130,13 +122,12 @@ public final class Catalogue {
     }
 
     private VoicingSearch search(Fretboard board, Hand hand, Family family) {
-        Families families;
-        synchronized (necks) {
-            families =
-                    necks.computeIfAbsent(
-                            new Held(board, hand), h -> new Families(h.board, h.hand));
-        }
-        return families.search(family);
+        return families(board, hand).search(family);
+    }
+
+    /** One for all who ask: what a neck offers is found under its own lock. */
+    private synchronized Families families(Fretboard board, Hand hand) {
+        return necks.of(new Held(board, hand), h -> new Families(h.board, h.hand));
     }
 
     /** What a hand holds on a neck, found once for all roots. */
@@ -204,27 +195,6 @@ public final class Catalogue {
         @Override
         public double leastPastOpenPosition() {
             return Purpose.leastPastOpenPosition(family, knownRings);
-        }
-    }
-
-    /** Answers remembered, those not asked for longest given up first. */
-    private static final class Shelf<Q> {
-        private final Map<Q, List<Candidate>> found = new LinkedHashMap<>(64, 0.75f, true);
-        private int remembered;
-
-        synchronized Optional<List<Candidate>> get(Q q) {
-            return Optional.ofNullable(found.get(q));
-        }
-
-        synchronized void put(Q q, List<Candidate> candidates) {
-            if (found.put(q, candidates) == null) {
-                remembered += candidates.size();
-            }
-            Iterator<List<Candidate>> oldest = found.values().iterator();
-            while (remembered > REMEMBERED && found.size() > 1) {
-                remembered -= oldest.next().size();
-                oldest.remove();
-            }
         }
     }
 }

@@ -1,9 +1,7 @@
 package vocalis.core.derive;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
@@ -16,6 +14,7 @@ import vocalis.core.hands.Hand;
 import vocalis.core.hands.LoopPath;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
+import vocalis.core.memory.Memory;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Treatment;
@@ -93,31 +92,16 @@ public final class Voicer {
     }
 
     private final Catalogue catalogue;
-    private final Map<Ask, Options> known = remembering(REMEMBERED);
-    private final Map<List<Ask>, List<Voiced>> ways = remembering(REMEMBERED_WAYS);
+    private final Memory<Ask, Options> known = new Memory<>(REMEMBERED);
+    private final Memory<List<Ask>, List<Voiced>> ways = new Memory<>(REMEMBERED_WAYS);
 
     Voicer(Catalogue catalogue) {
         this.catalogue = catalogue;
     }
 
-    private static <K, V> Map<K, V> remembering(int most) {
-        return new LinkedHashMap<>(64, 0.75f, true) {
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
-                return size() > most;
-            }
-        };
-    }
-
     /** The voicings of a riff's chords, in their order. */
     List<Voiced> voiced(Riff riff, Hand hand) {
-        List<Ask> asks = asks(riff, hand);
-        List<Voiced> before = ways.get(asks);
-        if (before == null) {
-            before = walked(asks, Change.USUAL, Filter.NONE);
-            ways.put(asks, before);
-        }
-        return before;
+        return ways.of(asks(riff, hand), asks -> walked(asks, Change.USUAL, Filter.NONE));
     }
 
     /**
@@ -175,12 +159,7 @@ public final class Voicer {
     }
 
     private Options options(Ask ask) {
-        Options o = known.get(ask);
-        if (o == null) {
-            o = new VoicingChoice(catalogue, ask).options();
-            known.put(ask, o);
-        }
-        return o;
+        return known.of(ask, a -> new VoicingChoice(catalogue, a).options());
     }
 
     /**

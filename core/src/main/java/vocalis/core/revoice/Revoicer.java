@@ -1,13 +1,10 @@
 package vocalis.core.revoice;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.concurrent.ConcurrentHashMap;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Ranking;
@@ -17,6 +14,7 @@ import vocalis.core.hands.Hand;
 import vocalis.core.hands.LoopPath;
 import vocalis.core.harmony.Context;
 import vocalis.core.instrument.Fretboard;
+import vocalis.core.memory.Memory;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Treatment;
@@ -96,13 +94,7 @@ public final class Revoicer {
 
     private record Ask(Fretboard board, Key key, int root) {}
 
-    private final Map<Ask, List<Cell>> known =
-            new LinkedHashMap<>(64, 0.75f, true) {
-                @Override
-                protected boolean removeEldestEntry(Map.Entry<Ask, List<Cell>> eldest) {
-                    return size() > REMEMBERED;
-                }
-            };
+    private final Memory<Ask, List<Cell>> known = new Memory<>(REMEMBERED);
 
     /** What a chord can take over all families: the likeliest of each. */
     List<Cell> cells(Derived derived, int chord) {
@@ -111,16 +103,7 @@ public final class Revoicer {
                         derived.riff().ground().board(),
                         derived.riff().ground().key(),
                         derived.chords().get(chord).root());
-        List<Cell> all;
-        synchronized (known) {
-            all = known.get(ask);
-        }
-        if (all == null) {
-            all = search(ask);
-            synchronized (known) {
-                known.put(ask, all);
-            }
-        }
+        List<Cell> all = known.of(ask, this::search);
         return all.isEmpty() ? List.of(own(derived, chord)) : all;
     }
 
@@ -245,13 +228,10 @@ public final class Revoicer {
             }
         }
 
-        private final Map<Pair, double[][]> known = new ConcurrentHashMap<>();
+        private final Memory<Pair, double[][]> known = new Memory<>(KEPT);
 
         double[][] of(List<Cell> from, List<Cell> to) {
-            if (known.size() > KEPT) {
-                known.clear();
-            }
-            return known.computeIfAbsent(new Pair(from, to), Moves::costs);
+            return known.of(new Pair(from, to), Moves::costs);
         }
 
         private static double[][] costs(Pair pair) {

@@ -28,7 +28,7 @@ public final class GainModel implements AutoCloseable {
 
     private final Session session;
     private final ShownChord of;
-    private final GainReadings readings = new GainReadings();
+    private final GainReadings readings;
     private final Background background = new Background("vocalis-gain");
     private final Background.Channel<Optional<ChordGain>> shownChannel;
     private final Background.Channel<List<ChordGain>> chordsChannel;
@@ -41,6 +41,7 @@ public final class GainModel implements AutoCloseable {
     GainModel(Session session, ShownChord of) {
         this.session = session;
         this.of = of;
+        readings = session.player().measured().gain();
         shownChannel = background.channel("reckoning gain", shown::set);
         chordsChannel = background.channel("reckoning gain", chords::set);
         pure.addListener(o -> refresh());

@@ -1,18 +1,20 @@
 package vocalis.workbench.playing;
 
+import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import vocalis.core.choice.PlainPower;
 import vocalis.core.instrument.Shape;
+import vocalis.core.memory.Memory;
 import vocalis.core.mix.Controls;
 import vocalis.core.riff.Ground;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
+import vocalis.sound.amp.AmpSettings;
 import vocalis.sound.engine.StringBank;
 import vocalis.sound.gain.GainAnalysis;
 import vocalis.sound.gain.GainReading;
+import vocalis.sound.strings.Guitar;
 
 /**
  * What gain makes of voicings, beside the plain power chord on the same root. Remembers what it
@@ -20,7 +22,8 @@ import vocalis.sound.gain.GainReading;
  */
 public final class GainReadings {
 
-    private static final int REMEMBERED = 500;
+    private static final int REMEMBERED = 1000;
+    private static final int BANKS = 4;
 
     /** A just major third over an equal-tempered one, and a minor third, in cents. */
     public static final double PURE_MAJOR = 1200 * Math.log(5 / 4.0) / Math.log(2) - 400;
@@ -36,10 +39,11 @@ public final class GainReadings {
      */
     public record Against(GainReading reading, GainReading plain, double growl) {}
 
-    private record Key(Voicing voicing, int root, Object sound, List<Double> cents) {}
+    private record Key(
+            Shape shape, Object strings, List<Double> cents, AmpSettings amp, double a4Hz) {}
 
-    private final Map<Key, Against> known = new ConcurrentHashMap<>();
-    private final Map<Object, StringBank> banks = new ConcurrentHashMap<>();
+    private final Memory<Key, GainReading> known = new Memory<>(REMEMBERED);
+    private final Memory<Object, StringBank> banks = new Memory<>(BANKS);
 
     /** Cents per string that make thirds above a root pure; empty where there are none. */
     public static double[] pure(Voicing v, int root) {
@@ -61,53 +65,34 @@ public final class GainReadings {
      * @param cents per string; empty for equal temperament
      */
     public Against of(Voicing v, int root, Ground ground, Controls controls, double[] cents) {
-        if (known.size() > REMEMBERED) {
-            known.clear();
-        }
-        List<Double> listed = java.util.Arrays.stream(cents).boxed().toList();
-        Object sound = List.of(ground.tone(), controls, ground.a4Hz(), ground.instrument().gauge());
-        return known.computeIfAbsent(
-                new Key(v, root, sound, listed), k -> reckon(v, root, ground, controls, cents));
-    }
-
-    private Against reckon(Voicing v, int root, Ground ground, Controls controls, double[] cents) {
-        StringBank bank = bank(ground, controls);
-        GainReading reading = read(bank, v.shape(), cents, ground, controls);
+        GainReading reading = read(v.shape(), cents, ground, controls);
         Optional<Voicing> plain = PlainPower.against(v, root);
         GainReading against =
-                plain.map(p -> read(bank, p.shape(), new double[0], ground, controls))
-                        .orElse(reading);
+                plain.map(p -> read(p.shape(), new double[0], ground, controls)).orElse(reading);
         return new Against(reading, against, reading.growl(against));
     }
 
-    private StringBank bank(Ground ground, Controls controls) {
-        if (banks.size() > 4) {
-            banks.clear();
-        }
-        double[] hz = Gear.openHz(ground);
-        Object key =
-                List.of(
-                        java.util.Arrays.stream(hz).boxed().toList(),
-                        ground.board().frets(),
-                        Gear.guitar(controls, ground));
-        return banks.computeIfAbsent(
-                key,
+    private GainReading read(Shape shape, double[] cents, Ground ground, Controls controls) {
+        double[] openHz = Gear.openHz(ground);
+        Guitar guitar = Gear.guitar(controls, ground);
+        int frets = ground.board().frets();
+        Object strings = List.of(listed(openHz), frets, guitar);
+        AmpSettings amp = Gear.amp(ground.tone(), controls);
+        return known.of(
+                new Key(shape, strings, listed(cents), amp, ground.a4Hz()),
                 k ->
-                        StringBank.of(
-                                hz,
-                                ground.board().frets(),
-                                Gear.guitar(controls, ground),
+                        GainAnalysis.of(
+                                banks.of(
+                                        strings,
+                                        s -> StringBank.of(openHz, frets, guitar, Player.RATE)),
+                                shape.toArray(),
+                                cents,
+                                amp,
+                                ground.a4Hz(),
                                 Player.RATE));
     }
 
-    private static GainReading read(
-            StringBank bank, Shape shape, double[] cents, Ground ground, Controls controls) {
-        return GainAnalysis.of(
-                bank,
-                shape.toArray(),
-                cents,
-                Gear.amp(ground.tone(), controls),
-                ground.a4Hz(),
-                Player.RATE);
+    private static List<Double> listed(double[] values) {
+        return Arrays.stream(values).boxed().toList();
     }
 }

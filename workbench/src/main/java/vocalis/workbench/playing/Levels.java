@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import vocalis.core.arrange.Stretch;
+import vocalis.core.memory.Memory;
 import vocalis.core.mix.Controls;
 import vocalis.core.mix.Fader;
 import vocalis.core.mix.Mix;
@@ -81,20 +81,17 @@ public final class Levels {
         return hz;
     }
 
-    private final Map<Key, Double> gains = new ConcurrentHashMap<>();
-    private final Map<RiffKey, Double> riffs = new ConcurrentHashMap<>();
+    private final Memory<Key, Double> gains = new Memory<>(REMEMBERED);
+    private final Memory<RiffKey, Double> riffs = new Memory<>(RIFFS_REMEMBERED);
 
     /** The gain of a voicing where it is known already, otherwise 1. */
     public double known(Rig rig, Sample sample) {
-        return gains.getOrDefault(Key.of(rig, sample), 1.0);
+        return gains.get(Key.of(rig, sample)).orElse(1.0);
     }
 
     /** The gain of a voicing, rendered when it is not known yet (tens of milliseconds). */
     public double gain(Rig rig, Sample sample) {
-        if (gains.size() > REMEMBERED) {
-            gains.clear();
-        }
-        return gains.computeIfAbsent(Key.of(rig, sample), k -> measured(rig, sample));
+        return gains.of(Key.of(rig, sample), k -> measured(rig, sample));
     }
 
     private static double measured(Rig rig, Sample sample) {
@@ -110,12 +107,9 @@ public final class Levels {
 
     /** The gain of a whole riff, its first guitar alone, over at most sixteen seconds. */
     double gain(Rigs rigs, Heard heard) {
-        if (riffs.size() > RIFFS_REMEMBERED) {
-            riffs.clear();
-        }
         Rig rig = rigs.settings(heard.ground(), heard.mix(), tempo(heard), 1, 1).first();
         RiffKey key = new RiffKey(heard.score(), open(rig.bank()), rig.amp(), rig.bank().guitar());
-        return riffs.computeIfAbsent(key, k -> measured(rig, heard));
+        return riffs.of(key, k -> measured(rig, heard));
     }
 
     /**

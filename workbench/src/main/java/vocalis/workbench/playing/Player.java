@@ -34,7 +34,8 @@ public final class Player implements AutoCloseable {
 
     private final ExecutorService worker = single("vocalis-strings");
     private final ExecutorService leveller = single("vocalis-levels");
-    private final Levels levels = new Levels();
+    private final Measured measured;
+    private final Levels levels;
     private final Engine engine;
     private final AudioOutput output;
     private final AtomicReference<Runnable> toPrepare = new AtomicReference<>();
@@ -47,6 +48,18 @@ public final class Player implements AutoCloseable {
 
     /** A player of a riff; {@link #start} makes it sound. */
     public Player(Heard first, OutputLine.Opener opener, Clock clock, long seed) {
+        this(first, opener, clock, seed, new Measured());
+    }
+
+    /**
+     * The same.
+     *
+     * @param measured what was measured already
+     */
+    public Player(
+            Heard first, OutputLine.Opener opener, Clock clock, long seed, Measured measured) {
+        this.measured = measured;
+        levels = measured.levels();
         heard = first;
         rigs = Rigs.of(first.ground(), first.mix());
         settings = settings(1);
@@ -83,6 +96,11 @@ public final class Player implements AutoCloseable {
             // The player is closing: nobody will hear it.
             return;
         }
+    }
+
+    /** What was measured of voicings and riffs so far. */
+    public Measured measured() {
+        return measured;
     }
 
     /** Starts sounding, or passing silently. */

@@ -1,12 +1,11 @@
 package vocalis.workbench.playing;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
 import vocalis.core.arrange.Song;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.derive.Derived;
 import vocalis.core.derive.Deriver;
 import vocalis.core.hands.Hand;
+import vocalis.core.memory.Memory;
 import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
 
@@ -19,13 +18,7 @@ public final class Songs {
     private static final int REMEMBERED = 64;
 
     private final Deriver deriver;
-    private final Map<Riff, Derived> known =
-            new LinkedHashMap<>(REMEMBERED, 0.75f, true) {
-                @Override
-                protected boolean removeEldestEntry(Map.Entry<Riff, Derived> eldest) {
-                    return size() > REMEMBERED;
-                }
-            };
+    private final Memory<Riff, Derived> known = new Memory<>(REMEMBERED);
     private Hand hand;
 
     public Songs(Catalogue catalogue) {
@@ -46,11 +39,6 @@ public final class Songs {
     }
 
     private Derived derived(Riff riff) {
-        Derived d = known.get(riff);
-        if (d == null) {
-            d = deriver.derive(riff, hand);
-            known.put(riff, d);
-        }
-        return d;
+        return known.of(riff, r -> deriver.derive(r, hand));
     }
 }

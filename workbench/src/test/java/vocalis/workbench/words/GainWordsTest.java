@@ -87,8 +87,9 @@ class GainWordsTest {
         assertThat(words.origin(difference))
                 .isEqualTo("2f2 − 2f1 of A and C♯, 67 ¢ sharp of its just A2");
         assertThat(words.place(difference)).startsWith("B♭2").contains("¢");
-        assertThat(readings.of(third, 9, ground(Tone.GAIN), Controls.USUAL, new double[0]))
-                .isSameAs(a);
+        var again = readings.of(third, 9, ground(Tone.GAIN), Controls.USUAL, new double[0]);
+        assertThat(again.reading()).as("remembered").isSameAs(a.reading());
+        assertThat(again.plain()).isSameAs(a.plain());
     }
 
     @Test
