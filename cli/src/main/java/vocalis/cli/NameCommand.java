@@ -35,6 +35,7 @@ import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
+import vocalis.workbench.words.ReadingWords;
 import vocalis.workbench.words.RootWords;
 
 /** Names shapes: readings and the heard root. */
@@ -143,6 +144,11 @@ final class NameCommand implements Callable<Integer> {
         ChordNamer.ofFingering(v, Around.NOTHING).ifPresent(f -> n.put("fingeredAs", f.ascii()));
         Hands.put(n, v, hand.hand());
         overPedal(v).ifPresent(p -> n.put("overPedal", p));
+        readings(n, v, key);
+        return MAPPER.writeValueAsString(n);
+    }
+
+    private void readings(ObjectNode n, Voicing v, Optional<Key> key) {
         ArrayNode readings = n.putArray("readings");
         for (Reading r : Reading.all(v, key)) {
             ObjectNode o = readings.addObject();
@@ -155,7 +161,6 @@ final class NameCommand implements Callable<Integer> {
             ArrayNode omitted = o.putArray("omitted");
             r.omitted().forEach(d -> omitted.add(d.ascii()));
         }
-        return MAPPER.writeValueAsString(n);
     }
 
     private static Spelling spell(int pitchClass, Optional<Key> key) {
@@ -193,7 +198,7 @@ final class NameCommand implements Callable<Integer> {
                             + "  ("
                             + degrees
                             + "), "
-                            + r.reason());
+                            + ReadingWords.reason(r));
         }
         overPedal(v).ifPresent(p -> lines.add("  over " + pedal + ": " + p));
         return String.join(System.lineSeparator(), lines);

@@ -90,22 +90,7 @@ final class RevoiceCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
-        boolean one = family != null || intent != null;
-        if (family != null && intent != null) {
-            throw new IllegalArgumentException("name a row or an intent, not both");
-        }
-        if (out != null && !one) {
-            throw new IllegalArgumentException("-o writes one row: name it with --row or --intent");
-        }
-        if (seed != null && intent != null && intent != Intent.SURPRISE
-                || seed != null && family != null) {
-            throw new IllegalArgumentException(
-                    "--seed does nothing here; it belongs to the surprise");
-        }
-        if (out != null && !Standard.is(out) && Files.exists(PieceFiles.withEnding(out))) {
-            throw new IllegalArgumentException(
-                    PieceFiles.withEnding(out) + " is there already; name another file");
-        }
+        check();
         Catalogue catalogue = new Catalogue();
         SettledShapes resting = new SettledShapes(catalogue, hand.hand());
         PieceFiles.Opened opened = Standard.read(file);
@@ -132,6 +117,25 @@ final class RevoiceCommand implements Callable<Integer> {
         }
         print(rows);
         return 0;
+    }
+
+    private void check() {
+        boolean one = family != null || intent != null;
+        if (family != null && intent != null) {
+            throw new IllegalArgumentException("name a row or an intent, not both");
+        }
+        if (out != null && !one) {
+            throw new IllegalArgumentException("-o writes one row: name it with --row or --intent");
+        }
+        if (seed != null && intent != null && intent != Intent.SURPRISE
+                || seed != null && family != null) {
+            throw new IllegalArgumentException(
+                    "--seed does nothing here; it belongs to the surprise");
+        }
+        if (out != null && !Standard.is(out) && Files.exists(PieceFiles.withEnding(out))) {
+            throw new IllegalArgumentException(
+                    PieceFiles.withEnding(out) + " is there already; name another file");
+        }
     }
 
     /** The row of an intent. */

@@ -75,14 +75,7 @@ final class VoicingsCommand implements Callable<Integer> {
         List<Candidate> all =
                 new Catalogue().candidates(neck.board(), player, family, spelled.pitchClass());
         if (!json.on()) {
-            out.printf(
-                    "%d voicings of %s, %s, in %s%s, a %s hand%n",
-                    all.size(),
-                    spelled.symbol(),
-                    family.label(),
-                    key.symbol(),
-                    keyed.key().isEmpty() ? " (assumed)" : "",
-                    player.name());
+            head(out, all.size(), spelled, key, player);
         }
         ObjectMapper mapper = new ObjectMapper();
         int printed = 0;
@@ -106,5 +99,16 @@ final class VoicingsCommand implements Callable<Integer> {
         }
         out.flush();
         return all.isEmpty() ? 1 : 0;
+    }
+
+    private void head(PrintWriter out, int found, Spelling spelled, Key key, Hand player) {
+        out.printf(
+                "%d voicings of %s, %s, in %s%s, a %s hand%n",
+                found,
+                spelled.symbol(),
+                family.label(),
+                key.symbol(),
+                keyed.key().isEmpty() ? " (assumed)" : "",
+                player.name());
     }
 }

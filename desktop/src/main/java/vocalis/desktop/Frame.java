@@ -43,7 +43,6 @@ import vocalis.desktop.sheets.AlongSheet;
 import vocalis.desktop.sheets.ExplainSheet;
 import vocalis.desktop.sheets.ListenSheets;
 import vocalis.desktop.sheets.OutputSheet;
-import vocalis.desktop.sheets.ToneSheet;
 import vocalis.desktop.view.SheetHost;
 import vocalis.desktop.write.GroundBar;
 import vocalis.desktop.write.Transport;
@@ -120,15 +119,19 @@ final class Frame extends BorderPane {
         NextStep next = new NextStep(beginning, x -> finding.run(x.command()));
         status = new StatusLine(session.saidProperty(), next);
         setBottom(new VBox(strip, status));
+        followAll();
+        showScreen();
+        showStatus();
+    }
+
+    /** Shows what has become of screen, place and size. */
+    private void followAll() {
         whereabouts.screenProperty().addListener(o -> showScreen());
         whereabouts.placeProperty().addListener(o -> focusPlace());
         whereabouts.placeProperty().addListener(o -> write.fit(getWidth(), getHeight()));
         places.forEach(this::follow);
-        widthProperty().addListener(o -> write.fit(getWidth(), getHeight()));
-        heightProperty().addListener(o -> write.fit(getWidth(), getHeight()));
+        layoutBoundsProperty().addListener(o -> write.fit(getWidth(), getHeight()));
         beginning.openProperty().addListener(o -> showScreen());
-        showScreen();
-        showStatus();
     }
 
     private void addRevoice() {
@@ -360,10 +363,6 @@ final class Frame extends BorderPane {
         ExplainSheet.show(host.get(), node, write.readout());
     }
 
-    void tone() {
-        ToneSheet.show(session, host.get());
-    }
-
     void along() {
         AlongSheet.show(session, host.get());
     }
@@ -376,17 +375,19 @@ final class Frame extends BorderPane {
         ListenSheets.tune(models.write(), host.get());
     }
 
-    /** Puts the caret on the chords. */
+    SheetHost host() {
+        return host.get();
+    }
+
     void begin() {
         go(WritePlace.BAND);
     }
 
-    /** Volume in decibels. */
+    /** In decibels. */
     double volume() {
         return transport.volumeProperty().get();
     }
 
-    /** Sets the volume in decibels. */
     void volume(double db) {
         transport.volumeProperty().set(db);
     }

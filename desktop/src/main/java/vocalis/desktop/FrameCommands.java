@@ -7,6 +7,7 @@ import vocalis.desktop.keys.Keyboard;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.session.Viewport;
 import vocalis.desktop.session.Whereabouts;
+import vocalis.desktop.sheets.ToneSheet;
 import vocalis.desktop.writing.WritePlace;
 import vocalis.sound.device.AudioOutput;
 
@@ -81,7 +82,8 @@ final class FrameCommands {
                 .keys("ctrl M")
                 .inSheets()
                 .does(() -> output.mute(!output.muted()));
-        commands.add("tone", "tone: amplifier, pickup, pick").does(frame::tone);
+        commands.add("tone", "tone: amplifier, pickup, pick")
+                .does(() -> ToneSheet.show(session, frame.host()));
         commands.add("along", "the band: second guitar, bass, kit, click")
                 .keys("W")
                 .does(frame::along);

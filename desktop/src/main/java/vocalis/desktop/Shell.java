@@ -27,8 +27,6 @@ import vocalis.desktop.keys.Keyboard;
 import vocalis.desktop.keys.OtherWords;
 import vocalis.desktop.session.OpenDocument;
 import vocalis.desktop.sheets.Ask;
-import vocalis.desktop.sheets.HelpSheet;
-import vocalis.desktop.sheets.InstrumentSheet;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.SheetHost;
@@ -149,7 +147,7 @@ final class Shell {
                         host,
                         prompts,
                         desk);
-        addCommands();
+        new ShellCommands(this, commands, session, host, desk, exchange, keeping).add();
         menus =
                 new Menus(
                         commands,
@@ -174,15 +172,7 @@ final class Shell {
                         ? Theme.LIGHT
                         : Theme.DARK;
         theme.apply(scene);
-        keyboard =
-                new Keyboard(commands, models.whereabouts()::place, () -> host.top().isPresent());
-        keyboard.watch(used::count);
-        frame.finding().onAsked(used::count);
-        frame.listen(scene);
-        keyboard.install(scene);
-        frame.install(scene, keyboard);
-        new Explain(scene);
-        exchange.accept(scene);
+        keyboard = listening();
         told = Log.tell(text -> Background.HOME.execute(() -> session.say(text)));
         workspace.onChange(this::refresh);
         workspace.onChange(keeping::changed);
@@ -190,6 +180,28 @@ final class Shell {
         stage.setScene(scene);
         bounds = new WindowBounds(stage, preferences);
         bounds.place();
+        watch();
+        frame.begin();
+        frame.opened();
+        stage.setOnShown(e -> Background.HOME.execute(this::shown));
+    }
+
+    /** The keys and all that is told to the parts of the window. */
+    private Keyboard listening() {
+        Keyboard keys =
+                new Keyboard(commands, models.whereabouts()::place, () -> host.top().isPresent());
+        keys.watch(used::count);
+        frame.finding().onAsked(used::count);
+        frame.listen(scene);
+        keys.install(scene);
+        frame.install(scene, keys);
+        new Explain(scene);
+        exchange.accept(scene);
+        return keys;
+    }
+
+    /** What closing, leaving and coming back to the window do. */
+    private void watch() {
         stage.setOnCloseRequest(
                 e -> {
                     if (workspace.changed() || desk.saving()) {
@@ -217,9 +229,6 @@ final class Shell {
                                 keyboard.windowLeft();
                             }
                         });
-        frame.begin();
-        frame.opened();
-        stage.setOnShown(e -> Background.HOME.execute(this::shown));
     }
 
     private void shown() {
@@ -254,49 +263,7 @@ final class Shell {
         frame.opened();
     }
 
-    private void addCommands() {
-        commands.add("save", "save").keys("ctrl S").inSheets().does(desk::save);
-        commands.add("save-copy", "save a copy in a file elsewhere")
-                .keys("ctrl shift S")
-                .does(desk::saveCopy);
-        commands.add("open", "open a file").keys("ctrl O").does(desk::open);
-        commands.add("new", "new riff").keys("ctrl N").does(desk::newRiff);
-        commands.add("export", "export: tab, MusicXML, MIDI, sound, a sheet to print")
-                .keys("ctrl E")
-                .does(exchange::export);
-        commands.add("import", "import: MusicXML, MIDI, text tab")
-                .keys("ctrl I")
-                .does(exchange::importFile);
-        commands.add("logbook", "Logbook: all riffs and ideas").keys("F9").does(keeping::logbook);
-        commands.add("catch", "catch this as an idea in the logbook")
-                .keys("ctrl J")
-                .inSheets()
-                .does(keeping::catchIdea);
-        commands.add("copy-tab", "copy the riff as tab")
-                .keys("ctrl shift C")
-                .does(exchange::copyTab);
-        commands.add("paste-tab", "unpick the tab on the clipboard")
-                .keys("ctrl shift V")
-                .does(exchange::pasteTab);
-        commands.add("rename", "rename the riff").keys("F2").does(this::rename);
-        commands.add("theme", "dark or light").keys("ctrl T").inSheets().does(this::switchTheme);
-        commands.add("text-larger", "larger text, tab and neck")
-                .keys("ctrl shift PLUS", "ctrl shift EQUALS")
-                .inSheets()
-                .does(() -> textSize(Magnified.STEP));
-        commands.add("text-smaller", "smaller text, tab and neck")
-                .keys("ctrl shift MINUS")
-                .inSheets()
-                .does(() -> textSize(-Magnified.STEP));
-        commands.add("instrument", "instrument and hand: tuning by notes, strings, frets")
-                .does(() -> InstrumentSheet.show(session, host));
-        commands.add("menus", "the menus").keys("F10").does(() -> menus.show());
-        commands.add("help", "help: the work, all keys, words")
-                .keys("F1")
-                .does(() -> HelpSheet.show(commands, host));
-    }
-
-    private void textSize(int by) {
+    void textSize(int by) {
         magnified.size(magnified.size() + by);
         session.say("Text at " + Math.round(magnified.size()) + " per cent.");
     }
@@ -364,7 +331,11 @@ final class Shell {
         return preferences.text("file.last").map(Path::of);
     }
 
-    private void rename() {
+    void showMenus() {
+        menus.show();
+    }
+
+    void rename() {
         Ask.line(
                 host,
                 "Working title of the riff",

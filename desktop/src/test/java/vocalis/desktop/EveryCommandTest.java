@@ -49,6 +49,11 @@ class EveryCommandTest extends WindowDriver {
         SCREENS.put(PractisePlace.PAGE, "practise");
     }
 
+    @Override
+    boolean small() {
+        return true;
+    }
+
     @Start
     void start(Stage stage) {
         open(stage);
@@ -292,12 +297,7 @@ class EveryCommandTest extends WindowDriver {
     @Test
     void largerTextFits() {
         for (double[] size : new double[][] {{1040, 700}, {1280, 800}, {1920, 1080}}) {
-            fx(
-                    () -> {
-                        stage.setWidth(size[0]);
-                        stage.setHeight(size[1]);
-                        return null;
-                    });
+            size(size[0], size[1]);
             for (int percent : new int[] {100, 130, 160}) {
                 fx(
                         () -> {

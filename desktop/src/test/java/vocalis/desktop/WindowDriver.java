@@ -36,6 +36,7 @@ import vocalis.desktop.writing.WriteModel;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
 import vocalis.workbench.base.Places;
+import vocalis.workbench.base.Preferences;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.playing.Measured;
 
@@ -73,6 +74,14 @@ abstract class WindowDriver {
         return false;
     }
 
+    /**
+     * Whether the window opens as small as it may be. The offscreen toolkit goes on painting into
+     * the pixels of the least size that a window had: one that is resized only ever grows.
+     */
+    boolean small() {
+        return false;
+    }
+
     /** What the window plays through. */
     OutputLine.Opener device() {
         return tap;
@@ -82,6 +91,12 @@ abstract class WindowDriver {
     final void open(Stage stage) {
         System.setProperty("vocalis.data", folder.toString());
         this.stage = stage;
+        if (small()) {
+            Preferences left = Preferences.in(Places.in(folder).settings());
+            left.set("window.width", 1040);
+            left.set("window.height", 700);
+            left.save();
+        }
         Theme.loadFonts();
         Prompts prompts =
                 new Prompts() {
@@ -134,6 +149,20 @@ abstract class WindowDriver {
     }
 
     // Helpers.
+
+    /** Makes the window larger, or leaves it: see {@link #small()}. */
+    void size(double width, double height) {
+        fx(
+                () -> {
+                    assertThat(width).isGreaterThanOrEqualTo(stage.getWidth());
+                    stage.setWidth(width);
+                    stage.setHeight(height);
+                    return null;
+                });
+        WaitForAsyncUtils.waitForFxEvents();
+        await("the size", () -> fx(() -> Math.abs(stage.getScene().getWidth() - width) < 20));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
 
     static void sleep(double seconds) {
         try {

@@ -17,7 +17,7 @@ public final class Hands {
     public static String words(Voicing v, Hand hand) {
         Optional<Fingering> f = Fingering.of(v.board(), v.shape(), hand);
         if (f.isEmpty()) {
-            return Fingering.refusal(v.board(), v.shape(), hand).orElse("cannot be held");
+            return refusal(v, hand);
         }
         String fingers = f.get().presses().isEmpty() ? "open strings" : HandWords.of(f.get());
         String muting = HandWords.of(Muting.of(v.shape(), f.get()));
@@ -28,11 +28,17 @@ public final class Hands {
                 + (muting.isEmpty() ? "" : "; " + muting);
     }
 
+    private static String refusal(Voicing v, Hand hand) {
+        return Fingering.refusal(v.board(), v.shape(), hand)
+                .map(HandWords::of)
+                .orElse("cannot be held");
+    }
+
     /** The same as fields. */
     public static void put(ObjectNode to, Voicing v, Hand hand) {
         Optional<Fingering> f = Fingering.of(v.board(), v.shape(), hand);
         if (f.isEmpty()) {
-            to.put("refusal", Fingering.refusal(v.board(), v.shape(), hand).orElse(""));
+            to.put("refusal", refusal(v, hand));
             return;
         }
         to.put("fingers", HandWords.of(f.get()));

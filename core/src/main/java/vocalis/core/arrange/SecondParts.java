@@ -291,6 +291,13 @@ public final class SecondParts {
             before = best;
             treatments.add(Treatment.best(family).with(family, Member.Found.of(best)));
         }
+        List<Event> events = strokes(kind, slots);
+        return events.isEmpty()
+                ? Optional.empty()
+                : offer(kind, above, Optional.of(family), treatments, events);
+    }
+
+    private static List<Event> strokes(PartKind kind, List<Slots.Slot> slots) {
         List<Event> events = new ArrayList<>();
         for (Slots.Slot s : slots) {
             events.add(
@@ -304,9 +311,7 @@ public final class SecondParts {
                             Direction.ALTERNATE,
                             false));
         }
-        return events.isEmpty()
-                ? Optional.empty()
-                : offer(kind, above, Optional.of(family), treatments, events);
+        return events;
     }
 
     private boolean fits(Voicing v, Derived.Chord c, int[] range, boolean above) {

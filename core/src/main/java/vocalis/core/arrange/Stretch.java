@@ -1,5 +1,6 @@
 package vocalis.core.arrange;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -20,6 +21,7 @@ import vocalis.core.riff.Tone;
  * @param tonic pitch class of the tonic of its key, 0 to 11
  * @param turns whether the section ends here
  */
+@RecordBuilder
 public record Stretch(
         int section,
         long from,
@@ -28,7 +30,8 @@ public record Stretch(
         Tone first,
         Optional<Tone> second,
         int tonic,
-        boolean turns) {
+        boolean turns)
+        implements StretchBuilder.With {
 
     public Stretch {
         Objects.requireNonNull(band, "band");
@@ -42,17 +45,17 @@ public record Stretch(
 
     /** The same where the section goes on after it. */
     public Stretch goingOn() {
-        return new Stretch(section, from, to, band, first, second, tonic, false);
+        return withTurns(false);
     }
 
     /** The same so many ticks later. */
     public Stretch later(long ticks) {
-        return new Stretch(section, from + ticks, to + ticks, band, first, second, tonic, turns);
+        return with(b -> b.from(from + ticks).to(to + ticks));
     }
 
     /** The same until a later tick; the section ends there or not. */
     Stretch until(long tick, boolean ends) {
-        return new Stretch(section, from, tick, band, first, second, tonic, ends);
+        return with(b -> b.to(tick).turns(ends));
     }
 
     /** Whether another stretch goes on with the same band and tones. */
@@ -71,15 +74,11 @@ public record Stretch(
             long end = Math.min(to, s.to);
             if (end > start) {
                 within.add(
-                        new Stretch(
-                                s.section,
-                                start - from,
-                                end - from,
-                                s.band,
-                                s.first,
-                                s.second,
-                                s.tonic,
-                                s.turns && end == s.to));
+                        s.with(
+                                b ->
+                                        b.from(start - from)
+                                                .to(end - from)
+                                                .turns(s.turns && end == s.to)));
             }
         }
         return within;

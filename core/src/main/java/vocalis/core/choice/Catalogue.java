@@ -13,6 +13,7 @@ import vocalis.core.names.HeardRoot;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.BareVoicing;
 import vocalis.core.voicing.Family;
+import vocalis.core.voicing.OpenPosition;
 
 /**
  * All playable voicings of a root, searched once and remembered. Safe for use by several threads;
@@ -159,7 +160,7 @@ public final class Catalogue {
                     family,
                     f -> {
                         Neck neck = neck(f);
-                        boolean knownRings = KnownForms.rings(neck.open(), Purpose.OPEN_POSITION);
+                        boolean knownRings = KnownForms.rings(neck.open(), OpenPosition.LAST_FRET);
                         return new VoicingSearch(neck, f.recipes(), new Charge(f, knownRings));
                     });
         }

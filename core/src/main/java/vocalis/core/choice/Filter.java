@@ -1,5 +1,6 @@
 package vocalis.core.choice;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -18,6 +19,7 @@ import vocalis.core.voicing.Voicing;
  * @param colour what its notes do among themselves
  * @param comfortable only reaches inside comfort
  */
+@RecordBuilder
 public record Filter(
         Open open,
         Position position,
@@ -25,7 +27,8 @@ public record Filter(
         Strings strings,
         Top top,
         Colour colour,
-        boolean comfortable) {
+        boolean comfortable)
+        implements FilterBuilder.With {
 
     /** Everything. */
     public static final Filter NONE =
@@ -33,31 +36,31 @@ public record Filter(
                     Open.ANY, Position.ANY, Thickness.ANY, Strings.ANY, Top.ANY, Colour.ANY, false);
 
     public Filter with(Open other) {
-        return new Filter(other, position, thickness, strings, top, colour, comfortable);
+        return withOpen(other);
     }
 
     public Filter with(Position other) {
-        return new Filter(open, other, thickness, strings, top, colour, comfortable);
+        return withPosition(other);
     }
 
     public Filter with(Thickness other) {
-        return new Filter(open, position, other, strings, top, colour, comfortable);
+        return withThickness(other);
     }
 
     public Filter with(Strings other) {
-        return new Filter(open, position, thickness, other, top, colour, comfortable);
+        return withStrings(other);
     }
 
     public Filter with(Top other) {
-        return new Filter(open, position, thickness, strings, other, colour, comfortable);
+        return withTop(other);
     }
 
     public Filter with(Colour other) {
-        return new Filter(open, position, thickness, strings, top, other, comfortable);
+        return withColour(other);
     }
 
     public Filter comfortable(boolean only) {
-        return new Filter(open, position, thickness, strings, top, colour, only);
+        return withComfortable(only);
     }
 
     /** The degree of the root that the highest note is. */

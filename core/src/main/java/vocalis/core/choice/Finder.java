@@ -9,6 +9,7 @@ import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.names.ChordSymbol;
+import vocalis.core.theory.PitchClassSet;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Recipe;
 
@@ -77,12 +78,10 @@ public final class Finder {
 
     /** Every playable voicing of exactly the notes wanted, doublings allowed. */
     public static List<Candidate> candidates(Query q, Fretboard board, Hand hand) {
-        int degrees = 0;
-        for (int pc : q.pitchClasses()) {
-            degrees |= 1 << Math.floorMod(pc - q.root(), 12);
-        }
-        int bass = q.bass().map(b -> 1 << Math.floorMod(b - q.root(), 12)).orElse(degrees);
-        int least = Integer.bitCount(degrees);
+        PitchClassSet degrees =
+                PitchClassSet.of(q.pitchClasses().stream().mapToInt(pc -> pc - q.root()).toArray());
+        PitchClassSet bass = q.bass().map(b -> PitchClassSet.of(b - q.root())).orElse(degrees);
+        int least = degrees.size();
         Recipe recipe =
                 new Recipe(
                         Set.of(degrees),

@@ -1,7 +1,10 @@
 package vocalis.core.choice;
 
+import java.util.Set;
+import vocalis.core.theory.PitchClassSet;
 import vocalis.core.voicing.BareVoicing;
 import vocalis.core.voicing.Family;
+import vocalis.core.voicing.OpenPosition;
 
 /**
  * What a family is for, as a charge on a voicing: 0 for the form that players think of first, more
@@ -12,19 +15,43 @@ final class Purpose {
 
     private static final double KNOWN = -2.0;
 
-    /** Last fret of the open position. */
-    static final int OPEN_POSITION = 4;
-
     private static final double RINGS = 1.6;
     private static final double PAST_OPEN_POSITION = RINGS + 0.6;
-    private static final int POWER = mask(0, 7);
-    private static final int MAJOR = mask(0, 4, 7);
-    private static final int MINOR = mask(0, 3, 7);
+    private static final PitchClassSet POWER = PitchClassSet.of(0, 7);
+    private static final PitchClassSet MAJOR = PitchClassSet.of(0, 4, 7);
+    private static final PitchClassSet MINOR = PitchClassSet.of(0, 3, 7);
+    private static final PitchClassSet ROOT = PitchClassSet.of(0);
+
+    /** Beside an octave they rub. */
+    private static final PitchClassSet RUBBING = PitchClassSet.of(1, 6, 11);
+
+    private static final Set<PitchClassSet> SUSPENDED =
+            Set.of(PitchClassSet.of(0, 2, 7), PitchClassSet.of(0, 5, 7));
+    private static final Set<PitchClassSet> ADDED_NINTH =
+            Set.of(PitchClassSet.of(0, 2, 4, 7), PitchClassSet.of(0, 2, 3, 7));
+    private static final Set<PitchClassSet> SIXTH =
+            Set.of(PitchClassSet.of(0, 4, 7, 9), PitchClassSet.of(0, 3, 7, 9));
+    private static final Set<PitchClassSet> ADDED_TO_FIFTH =
+            Set.of(PitchClassSet.of(0, 6, 7), PitchClassSet.of(0, 7, 9));
+    private static final PitchClassSet SIX_NINE = PitchClassSet.of(0, 2, 4, 7, 9);
+    private static final PitchClassSet SEVENTH_TONES = PitchClassSet.of(0, 3, 4, 7, 10, 11);
+    private static final PitchClassSet SEVENTH_SUSPENDED = PitchClassSet.of(0, 5, 10);
+    private static final Set<PitchClassSet> SYMMETRIC =
+            Set.of(
+                    PitchClassSet.of(0, 3, 6),
+                    PitchClassSet.of(0, 4, 8),
+                    PitchClassSet.of(0, 3, 6, 9));
+    private static final Set<PitchClassSet> THIRTEENTHS =
+            Set.of(PitchClassSet.of(9), PitchClassSet.of(2, 9));
+    private static final PitchClassSet NINTH = PitchClassSet.of(2);
+    private static final PitchClassSet FLAT_FIFTH = PitchClassSet.of(6);
+    private static final Set<PitchClassSet> ALTERED =
+            Set.of(PitchClassSet.of(1), PitchClassSet.of(6), PitchClassSet.of(8));
 
     private final BareVoicing v;
     private final int[] degrees;
-    private final int all;
-    private final int own;
+    private final PitchClassSet all;
+    private final PitchClassSet own;
     private final int opens;
     private final int voices;
     private final int first;
@@ -71,8 +98,8 @@ final class Purpose {
         }
         degrees = sounded;
         voices = n;
-        all = sounding;
-        own = held;
+        all = new PitchClassSet(sounding);
+        own = new PitchClassSet(held);
         opens = open;
         inner = silent;
         first = firstString;
@@ -113,16 +140,8 @@ final class Purpose {
         };
     }
 
-    private static int mask(int... degrees) {
-        int mask = 0;
-        for (int d : degrees) {
-            mask |= 1 << d;
-        }
-        return mask;
-    }
-
     private boolean has(int degree) {
-        return (all >> degree & 1) != 0;
+        return all.has(degree);
     }
 
     /** 1-5-8 on neighbouring strings, then the bare fifth, then stacks. */
@@ -166,7 +185,7 @@ final class Purpose {
         if (opens == 0 && voices == 2) {
             return span == 0 ? 1.0 : -0.5;
         }
-        boolean plain = all == 1;
+        boolean plain = all.equals(ROOT);
         if (plain) {
             return voices == 3 && opens == 1 && v.fret(first) > 0 && inner == 0 ? 0.3 : 0.9;
         }
@@ -174,13 +193,13 @@ final class Purpose {
         boolean inside = opens == 1 && voices == 3 && v.fret(first) > 0 && inner <= 1;
         // A semitone or a tritone inside an octave is a sound of its own, not the first that is
         // meant.
-        double rub = (all & mask(1, 6, 11)) != 0 ? 1.2 : 0;
+        double rub = all.meets(RUBBING) ? 1.2 : 0;
         return rub + (inside ? 0.4 : 1.2 + 0.3 * Math.abs(voices - 3));
     }
 
     /** Closed on three neighbouring strings, above all 5-1-3; the full barre and open forms. */
     private double triad() {
-        double type = all == MAJOR || all == MINOR ? 0 : 1.6;
+        double type = all.equals(MAJOR) || all.equals(MINOR) ? 0 : 1.6;
         boolean five13 = voices == 3 && inner == 0 && bass == 7;
         return type + form(type == 0) - (five13 ? 0.6 : 0);
     }
@@ -188,11 +207,11 @@ final class Purpose {
     /** Suspensions and added ninths, in thin and full forms, over their root. */
     private double suspended() {
         double cost = bass == 0 ? 0 : bass == 7 ? 0.7 : 1.6;
-        boolean suspended = all == mask(0, 2, 7) || all == mask(0, 5, 7);
-        boolean added = all == mask(0, 2, 4, 7) || all == mask(0, 2, 3, 7);
-        boolean sixth = all == mask(0, 4, 7, 9) || all == mask(0, 3, 7, 9);
-        boolean sharp = all == mask(0, 6, 7) || all == mask(0, 7, 9);
-        boolean sixNine = all == mask(0, 2, 4, 7, 9);
+        boolean suspended = SUSPENDED.contains(all);
+        boolean added = ADDED_NINTH.contains(all);
+        boolean sixth = SIXTH.contains(all);
+        boolean sharp = ADDED_TO_FIFTH.contains(all);
+        boolean sixNine = all.equals(SIX_NINE);
         cost += suspended ? 0 : added ? 0.1 : sixth || sixNine ? 0.3 : sharp ? 0.6 : 1.4;
         return cost + form(suspended || added || sixth);
     }
@@ -202,38 +221,38 @@ final class Purpose {
         double cost = bass == 0 ? 0 : bass == 7 ? 0.9 : 1.6;
         boolean third = has(3) || has(4);
         boolean seventh = has(10) || has(11);
-        int rest = all & ~mask(0, 3, 4, 7, 10, 11);
+        PitchClassSet rest = all.without(SEVENTH_TONES);
         if (third && seventh) {
             cost += tensions(rest);
         } else if (has(5) && has(10)) {
-            cost += (rest & ~mask(5)) == 0 ? 0.2 : 1.2;
-        } else if (all == mask(0, 3, 6) || all == mask(0, 4, 8) || all == mask(0, 3, 6, 9)) {
+            cost += rest.without(5).isEmpty() ? 0.2 : 1.2;
+        } else if (SYMMETRIC.contains(all)) {
             cost += 0.6;
         } else {
             cost += voices == 2 ? 1.0 : 1.3;
         }
-        boolean plain = third && seventh && rest == 0 && !(has(3) && has(4));
-        return cost + form(plain || (all & ~mask(7)) == mask(0, 5, 10));
+        boolean plain = third && seventh && rest.isEmpty() && !(has(3) && has(4));
+        return cost + form(plain || all.without(7).equals(SEVENTH_SUSPENDED));
     }
 
-    private double tensions(int rest) {
+    private double tensions(PitchClassSet rest) {
         if (has(3) && has(4)) {
-            return rest == 0 ? 0.1 : 1.2;
+            return rest.isEmpty() ? 0.1 : 1.2;
         }
         double cost = has(3) && has(11) ? 0.6 : 0;
-        if (rest == mask(9) || rest == mask(2, 9)) {
+        if (THIRTEENTHS.contains(rest)) {
             return cost + 0.4;
         }
-        if (rest == mask(2) || rest == mask(6) && has(3)) {
+        if (rest.equals(NINTH) || rest.equals(FLAT_FIFTH) && has(3)) {
             return cost + 0.2;
         }
-        if (rest == mask(1) || rest == mask(6) || rest == mask(8)) {
+        if (ALTERED.contains(rest)) {
             return cost + 0.6;
         }
-        if ((rest & mask(5)) != 0) {
+        if (rest.has(5)) {
             return cost + (has(4) ? 1.5 : 0.6);
         }
-        return cost + (rest == 0 ? 0 : 1.0);
+        return cost + (rest.isEmpty() ? 0 : 1.0);
     }
 
     /**
@@ -252,7 +271,7 @@ final class Purpose {
         boolean closed = inner == 0;
         boolean reachesTop = v.sounds(v.strings() - 1) && bass == 0 && voices >= 4;
         if (opens > 0) {
-            if (high > OPEN_POSITION) {
+            if (high > OpenPosition.LAST_FRET) {
                 return PAST_OPEN_POSITION;
             }
             if (reachesTop && knownByHeart() && (closed || gap)) {
@@ -291,7 +310,7 @@ final class Purpose {
 
     /** Open strings belong beside a shape in open position, or to the drones. */
     private double ringsPastOpenPosition() {
-        return opens > 0 && high > OPEN_POSITION ? RINGS : 0;
+        return opens > 0 && high > OpenPosition.LAST_FRET ? RINGS : 0;
     }
 
     /** A shape that slides on neighbouring strings under strings that ring above or below it. */
@@ -315,10 +334,13 @@ final class Purpose {
         boolean plain =
                 held == 3
                         && inside == 0
-                        && own == POWER
+                        && own.equals(POWER)
                         && degrees[indexOf(first)] == 0
                         && degrees[indexOf(last)] == 0;
-        double cost = plain ? -1.0 : own == POWER || own == MAJOR || own == MINOR ? 0 : 0.5;
+        double cost =
+                plain
+                        ? -1.0
+                        : own.equals(POWER) || own.equals(MAJOR) || own.equals(MINOR) ? 0 : 0.5;
         cost += 0.7 * inside;
         // In open position it is a chord of its own, not a shape that slides.
         cost += low <= 1 ? 1.2 : 0;
@@ -334,7 +356,7 @@ final class Purpose {
         }
         cost += 1.5 * past;
         // Shells of sevenths slide seldom.
-        cost += (own >> 10 & 1) != 0 ? 2.0 : 0;
+        cost += own.has(10) ? 2.0 : 0;
         boolean rootUnder = bass == 0;
         return cost + (rootUnder ? 0 : 1.6);
     }
@@ -359,8 +381,8 @@ final class Purpose {
         } else {
             cost += 0.4 * Math.max(0, voices - 4);
         }
-        cost += Integer.bitCount(all) >= 4 && !tritone ? 0.3 : 0;
-        boolean position = high <= 4;
+        cost += all.size() >= 4 && !tritone ? 0.3 : 0;
+        boolean position = high <= OpenPosition.LAST_FRET;
         cost += opens == 0 ? 0 : position ? known ? 0 : 0.5 : ringsPastOpenPosition();
         return cost + (known ? 0 : 0.3 * inner);
     }

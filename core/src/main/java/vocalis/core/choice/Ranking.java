@@ -51,9 +51,7 @@ public final class Ranking {
     public Ranking(Family family, List<Shape> neighbours, Key key) {
         this.family = family;
         for (int root = 0; root < 12; root++) {
-            for (int d = 0; d < 12; d++) {
-                inScale[root] |= (key.mask() >> (root + d) % 12 & 1) << d;
-            }
+            inScale[root] = key.pitchClasses().above(root).bits();
         }
         this.tonic = key.tonic().pitchClass();
         this.neighbours = List.copyOf(neighbours);

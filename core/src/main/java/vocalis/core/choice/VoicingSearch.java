@@ -15,7 +15,9 @@ import vocalis.core.hands.Grips;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
+import vocalis.core.theory.PitchClassSet;
 import vocalis.core.voicing.BareVoicing;
+import vocalis.core.voicing.OpenPosition;
 import vocalis.core.voicing.Recipe;
 import vocalis.core.voicing.Voicing;
 
@@ -67,7 +69,7 @@ final class VoicingSearch {
         double of(BareVoicing laid);
 
         /**
-         * The least of all that have open strings and a fret past {@link Purpose#OPEN_POSITION}.
+         * The least of all that have open strings and a fret past {@link OpenPosition#LAST_FRET}.
          */
         double leastPastOpenPosition();
     }
@@ -152,7 +154,8 @@ final class VoicingSearch {
             }
             ascend |= recipe.opens() == Recipe.Opens.AS_FRETTED ? 1 << r : 0;
             boolean drones = recipe.opens() == Recipe.Opens.DRONES;
-            for (int set : recipe.chords()) {
+            for (PitchClassSet degrees : recipe.chords()) {
+                int set = degrees.bits();
                 (drones ? fretted : chord)[set] |= 1 << r;
                 for (int some = set; some > 0 && !drones; some = (some - 1) & set) {
                     part[some] |= 1 << r;
@@ -172,7 +175,8 @@ final class VoicingSearch {
     static boolean[] wanted(Collection<Recipe> recipes) {
         boolean[] wanted = new boolean[SETS];
         for (Recipe r : recipes) {
-            for (int set : r.chords()) {
+            for (PitchClassSet degrees : r.chords()) {
+                int set = degrees.bits();
                 for (int some = set; some > 0; some = (some - 1) & set) {
                     for (int up = 0; up < 12 && !wanted[turned(some, up)]; up++) {
                         wanted[turned(some, up)] = true;
@@ -362,7 +366,7 @@ final class VoicingSearch {
 
         /** Whether a grip of such an effort may be one of the best beside open strings. */
         private boolean mayBeBest(int span, double effort, double asked) {
-            return place + span <= Purpose.OPEN_POSITION
+            return place + span <= OpenPosition.LAST_FRET
                     || !tooMuch(Ranking.alone(leastPastOpenPosition, effort, place, 0) + asked);
         }
 

@@ -179,20 +179,7 @@ public final class ScoreWriter {
             boolean down,
             Origin origin,
             List<Touch> mine) {
-        int fret = place.fret();
-        for (Touch t : mine) {
-            int to =
-                    t instanceof Touch.Pinned p
-                            ? p.fret()
-                            : t instanceof Touch.Moved m ? fret + m.frets() : fret;
-            boolean changes = t instanceof Touch.Pinned || t instanceof Touch.Moved;
-            if (changes && to >= 0 && to <= board.frets()) {
-                fret = to;
-                placed.add(t);
-            } else if (changes) {
-                miss(t, chord, at, Finding.Why.OFF_THE_NECK);
-            }
-        }
+        int fret = moved(place, mine, chord, at);
         List<Technique> techniques = techniques(mine, fret, event.length(), chord, at);
         ScoreNote before = last[place.string()];
         boolean tied =
@@ -220,6 +207,25 @@ public final class ScoreWriter {
                 event instanceof Stroke s && s.direction() == Direction.PLUCKED,
                 techniques,
                 Optional.of(origin));
+    }
+
+    /** The fret as touches that change a note have it. */
+    private int moved(Place place, List<Touch> mine, int chord, long at) {
+        int fret = place.fret();
+        for (Touch t : mine) {
+            int to =
+                    t instanceof Touch.Pinned p
+                            ? p.fret()
+                            : t instanceof Touch.Moved m ? fret + m.frets() : fret;
+            boolean changes = t instanceof Touch.Pinned || t instanceof Touch.Moved;
+            if (changes && to >= 0 && to <= board.frets()) {
+                fret = to;
+                placed.add(t);
+            } else if (changes) {
+                miss(t, chord, at, Finding.Why.OFF_THE_NECK);
+            }
+        }
+        return fret;
     }
 
     /**

@@ -29,7 +29,7 @@ public final class Figures {
     public static Riff own(Riff riff, long tick) {
         if (riff.pattern().restart() != Restart.RUNS_ON) {
             throw new IllegalArgumentException(
-                    "the figures start again at every bar or root; let them run on first (R)");
+                    "the figures start again at every bar or root; let them run on first");
         }
         Pattern p = riff.pattern();
         List<Pass> passes = riff.passes();
@@ -51,6 +51,14 @@ public final class Figures {
                 overrides.add(o);
             }
         }
+        List<Touch> touches = touches(riff, here, old, id);
+        long first = passes.get(0).start();
+        Pattern own = new Pattern(figures, order, 0, Restart.RUNS_ON, overrides).late(first);
+        return riff.withPattern(own).withTouches(touches);
+    }
+
+    /** Those on the pass go to its own figure; those on every pass are there too. */
+    private static List<Touch> touches(Riff riff, Pass here, String old, String id) {
         List<Touch> touches = new ArrayList<>();
         for (Touch t : riff.touches()) {
             Anchor a = t.anchor();
@@ -63,9 +71,7 @@ public final class Figures {
                 touches.add(t.on(a.on(id, Optional.empty())));
             }
         }
-        long first = passes.get(0).start();
-        Pattern own = new Pattern(figures, order, 0, Restart.RUNS_ON, overrides).late(first);
-        return riff.withPattern(own).withTouches(touches);
+        return touches;
     }
 
     private static Riff changed(Riff riff, Figure figure) {

@@ -270,32 +270,17 @@ public record Fingering(List<Press> presses, Effort parts, double reachMm) {
         return finger;
     }
 
-    /**
-     * Why no hand of this size holds a shape, in words; empty when one does.
-     *
-     * @return a sentence without its subject, such as {@code needs 143 mm from fret 3 to fret 9,
-     *     where a medium hand reaches 120 mm at most}
-     */
-    public static Optional<String> refusal(Fretboard board, Shape shape, Hand hand) {
+    /** Why no hand of this size holds a shape; empty when one does. */
+    public static Optional<Refusal> refusal(Fretboard board, Shape shape, Hand hand) {
         if (of(board, shape, hand).isPresent()) {
             return Optional.empty();
         }
-        double reach = board.spanMm(shape.lowestFretted(), shape.highestFretted());
-        if (!hand.withinReach(board, shape.lowestFretted(), shape.highestFretted())) {
-            return Optional.of(
-                    "needs "
-                            + Math.round(reach)
-                            + " mm from fret "
-                            + shape.lowestFretted()
-                            + " to fret "
-                            + shape.highestFretted()
-                            + ", where a "
-                            + hand.name()
-                            + " hand reaches "
-                            + Math.round(hand.limitMm())
-                            + " mm at most");
-        }
+        int low = shape.lowestFretted();
+        int high = shape.highestFretted();
         return Optional.of(
-                "needs more than four fingers: its frets lie so that no finger can cover more of them");
+                hand.withinReach(board, low, high)
+                        ? new Refusal.TooFewFingers()
+                        : new Refusal.TooWide(
+                                low, high, board.spanMm(low, high), hand.limitMm(), hand.name()));
     }
 }

@@ -226,16 +226,22 @@ public record LoopPath(List<Integer> taken, double cost, List<Double> changes) {
             }
             costs = next;
         }
+        return closed(costs, ways[n - 1], start, before, taken);
+    }
+
+    /** The least way back to where it started; what it takes is written down. */
+    private static double closed(
+            double[] costs, double[][] seam, int start, int[][] before, int[] taken) {
         int last = 0;
         double least = Double.POSITIVE_INFINITY;
         for (int b = 0; b < costs.length; b++) {
-            double cost = costs[b] + ways[n - 1][b][start];
+            double cost = costs[b] + seam[b][start];
             if (cost < least) {
                 least = cost;
                 last = b;
             }
         }
-        for (int i = n - 1; i > 0; i--) {
+        for (int i = before.length - 1; i > 0; i--) {
             taken[i] = last;
             last = before[i][last];
         }

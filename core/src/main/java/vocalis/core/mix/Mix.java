@@ -1,5 +1,6 @@
 package vocalis.core.mix;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Objects;
 import vocalis.core.riff.Tone;
 
@@ -19,6 +20,7 @@ import vocalis.core.riff.Tone;
  * @param timing how the players keep time
  * @param room how much of a small room is heard, 0 (none) to 10; 3 is usual
  */
+@RecordBuilder
 public record Mix(
         Controls controls,
         Fader second,
@@ -31,7 +33,8 @@ public record Mix(
         Feel feel,
         Fader click,
         Timing timing,
-        int room) {
+        int room)
+        implements MixBuilder.With {
 
     /** What the bass plays. */
     public enum BassLine {
@@ -85,72 +88,16 @@ public record Mix(
         }
     }
 
-    public Mix withControls(Controls c) {
-        return new Mix(
-                c,
-                second,
-                secondTone,
-                secondControls,
-                spread,
-                bass,
-                bassLine,
-                kit,
-                feel,
-                click,
-                timing,
-                room);
-    }
-
     public Mix withSecond(Fader f, Tone tone, Controls c, int apart) {
-        return new Mix(controls, f, tone, c, apart, bass, bassLine, kit, feel, click, timing, room);
+        return with(b -> b.second(f).secondTone(tone).secondControls(c).spread(apart));
     }
 
     public Mix withBass(Fader f, BassLine line) {
-        return new Mix(
-                controls,
-                second,
-                secondTone,
-                secondControls,
-                spread,
-                f,
-                line,
-                kit,
-                feel,
-                click,
-                timing,
-                room);
+        return with(b -> b.bass(f).bassLine(line));
     }
 
     public Mix withKit(Fader f, Feel other) {
-        return new Mix(
-                controls,
-                second,
-                secondTone,
-                secondControls,
-                spread,
-                bass,
-                bassLine,
-                f,
-                other,
-                click,
-                timing,
-                room);
-    }
-
-    public Mix withClick(Fader f) {
-        return new Mix(
-                controls,
-                second,
-                secondTone,
-                secondControls,
-                spread,
-                bass,
-                bassLine,
-                kit,
-                feel,
-                f,
-                timing,
-                room);
+        return with(b -> b.kit(f).feel(other));
     }
 
     /** How freely the players play, 0 to 10. */
@@ -159,34 +106,11 @@ public record Mix(
     }
 
     public Mix timed(Timing other) {
-        return new Mix(
-                controls,
-                second,
-                secondTone,
-                secondControls,
-                spread,
-                bass,
-                bassLine,
-                kit,
-                feel,
-                click,
-                other,
-                room);
+        return withTiming(other);
     }
 
     public Mix withHands(int freely, int ofRoom) {
-        return new Mix(
-                controls,
-                second,
-                secondTone,
-                secondControls,
-                spread,
-                bass,
-                bassLine,
-                kit,
-                feel,
-                click,
-                new Timing(freely, timing.swing(), timing.behind()),
-                ofRoom);
+        return with(
+                b -> b.timing(new Timing(freely, timing.swing(), timing.behind())).room(ofRoom));
     }
 }

@@ -9,6 +9,7 @@ import java.util.Set;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
+import vocalis.core.theory.PitchClassSet;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Voicing;
 
@@ -172,27 +173,27 @@ public final class ChordNamer {
 
     private static List<Candidate> candidates(Notes notes, Optional<Key> key, Around around) {
         Support support = Support.of(notes, key);
-        int scale = key.isPresent() ? key.get().mask() : 0xFFF;
-        int all = notes.mask();
+        PitchClassSet scale = key.map(Key::pitchClasses).orElse(PitchClassSet.ALL);
+        PitchClassSet all = notes.pitchClasses();
         int bass = notes.bassClass();
-        boolean bassOnlyBelow = notes.count(bass) == 1 && Integer.bitCount(all) > 2;
+        boolean bassOnlyBelow = notes.count(bass) == 1 && all.size() > 2;
         List<Candidate> out = new ArrayList<>(24);
         for (int root = 0; root < 12; root++) {
-            if ((all >> root & 1) == 0) {
+            if (!all.has(root)) {
                 continue;
             }
             double at = BEHIND_HEARD * support.behind(root) - around.favour(root, bass);
-            at += (scale >> root & 1) == 0 ? OUTSIDE_KEY : 0;
-            if (Integer.bitCount(all) <= 2) {
+            at += scale.has(root) ? 0 : OUTSIDE_KEY;
+            if (all.size() <= 2) {
                 few(notes, root, at, out);
                 continue;
             }
             boolean slash = root != bass;
-            for (Quality q : Quality.all(above(root, all))) {
+            for (Quality q : Quality.all(all.above(root))) {
                 out.add(candidate(root, q, slash, at + slash(root, bass, q)));
             }
             if (slash && bassOnlyBelow) {
-                Quality upper = Quality.of(above(root, all & ~(1 << bass)));
+                Quality upper = Quality.of(all.without(bass).above(root));
                 if (!omits(upper, Math.floorMod(bass - root, 12))) {
                     double price = upper.suspended() ? SUSPENDED_OVER_OUTSIDE : 0;
                     out.add(candidate(root, upper, true, at + SLASH_OUTSIDE + price));
@@ -214,15 +215,15 @@ public final class ChordNamer {
 
     /** One note, or two different ones. */
     private static void few(Notes notes, int root, double at, List<Candidate> out) {
-        int above = above(root, notes.mask()) & ~1;
+        PitchClassSet above = notes.pitchClasses().above(root).without(0);
         boolean slash = root != notes.bassClass();
-        if (above == 0) {
+        if (above.isEmpty()) {
             String word =
                     notes.voices() == 1 ? " alone" : notes.span() == 0 ? " unison" : " octave";
             out.add(new Candidate(root, word, 0, false, at));
             return;
         }
-        int semitones = Integer.numberOfTrailingZeros(above);
+        int semitones = above.first();
         Optional<Dyad> dyad = Dyad.of(semitones, !slash);
         boolean fourth = dyad.isPresent() && dyad.get() == Dyad.FOURTH;
         // A third with its root on top is heard and called as the sixth from its lower note.
@@ -249,11 +250,6 @@ public final class ChordNamer {
             case 7 -> steady ? SLASH_FIFTH : SLASH;
             default -> SLASH;
         };
-    }
-
-    /** Pitch classes as intervals above a root, both as bits. */
-    private static int above(int root, int mask) {
-        return (mask >> root | mask << 12 - root) & 0xFFF;
     }
 
     /**

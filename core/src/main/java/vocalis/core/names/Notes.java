@@ -1,6 +1,7 @@
 package vocalis.core.names;
 
 import java.util.Arrays;
+import vocalis.core.theory.PitchClassSet;
 import vocalis.core.voicing.Voicing;
 
 /**
@@ -54,13 +55,13 @@ public record Notes(int[] counts, int[] lowest, int bass, int highest, int voice
         return highest - bass;
     }
 
-    /** The sounding pitch classes, bit n for pitch class n. */
-    int mask() {
-        int mask = 0;
+    /** The sounding pitch classes. */
+    PitchClassSet pitchClasses() {
+        int bits = 0;
         for (int pc = 0; pc < 12; pc++) {
-            mask |= counts[pc] > 0 ? 1 << pc : 0;
+            bits |= counts[pc] > 0 ? 1 << pc : 0;
         }
-        return mask;
+        return new PitchClassSet(bits);
     }
 
     /** Pitch class of the lowest note. */

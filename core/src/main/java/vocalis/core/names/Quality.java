@@ -3,15 +3,16 @@ package vocalis.core.names;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import vocalis.core.theory.PitchClassSet;
 
 /**
  * One way to say a set of intervals above a root.
  *
- * <p>Convention: a set is a mask of twelve bits, bit <i>n</i> standing for the note <i>n</i>
- * semitones above the root (any octave). A way chooses one note as the third (or its suspension),
- * one as the fifth, one as the sixth or seventh; what is left are additions. Every choice is tried
- * for all 4,096 sets when the class loads; the ways of a set are ordered by what they cost a
- * reader. The weights are set by hand after common practice and published in docs/figures.md.
+ * <p>Convention: a set holds semitones above the root (any octave). A way chooses one note as the
+ * third (or its suspension), one as the fifth, one as the sixth or seventh; what is left are
+ * additions. Every choice is tried for all 4,096 sets when the class loads; the ways of a set are
+ * ordered by what they cost a reader. The weights are set by hand after common practice and
+ * published in docs/figures.md.
  *
  * @param suffix what follows the root, such as {@code m7♭5} or {@code 5(♯11)}; empty for a major
  *     triad
@@ -54,19 +55,19 @@ public record Quality(
     private static final List<List<Quality>> TABLE = new ArrayList<>(1 << 12);
 
     static {
-        for (int mask = 0; mask < 1 << 12; mask++) {
-            TABLE.add(ways(mask));
+        for (int bits = 0; bits < 1 << 12; bits++) {
+            TABLE.add(ways(new PitchClassSet(bits)));
         }
     }
 
-    /** The best way to say a set; the root counts as sounding whether or not bit 0 is set. */
-    static Quality of(int mask) {
-        return TABLE.get(mask).get(0);
+    /** The best way to say a set; the root counts as sounding whether or not it is in the set. */
+    static Quality of(PitchClassSet set) {
+        return TABLE.get(set.bits()).get(0);
     }
 
     /** The ways to say a set, the best first, and those that are nearly as plain. */
-    public static List<Quality> all(int mask) {
-        return TABLE.get(mask);
+    public static List<Quality> all(PitchClassSet set) {
+        return TABLE.get(set.bits());
     }
 
     /** Whether a fourth or a second stands in the third's place. */
@@ -89,12 +90,12 @@ public record Quality(
         return seventh == Seventh.SIXTH && third != Third.MINOR;
     }
 
-    private static List<Quality> ways(int mask) {
+    private static List<Quality> ways(PitchClassSet set) {
         List<Quality> all = new ArrayList<>();
-        for (Third third : thirds(mask)) {
-            for (Fifth fifth : fifths(mask)) {
-                for (Seventh seventh : sevenths(mask, third, fifth)) {
-                    all.add(new Wording(mask, third, fifth, seventh).said());
+        for (Third third : thirds(set)) {
+            for (Fifth fifth : fifths(set)) {
+                for (Seventh seventh : sevenths(set, third, fifth)) {
+                    all.add(new Wording(set, third, fifth, seventh).said());
                 }
             }
         }
@@ -103,50 +104,46 @@ public record Quality(
         return all.stream().filter(q -> q.cost <= most).limit(MOST_WAYS).toList();
     }
 
-    private static boolean has(int mask, int semitones) {
-        return (mask >> semitones & 1) != 0;
-    }
-
     /** Nothing is suspended over a third. */
-    private static List<Third> thirds(int mask) {
-        if (has(mask, 4)) {
+    private static List<Third> thirds(PitchClassSet set) {
+        if (set.has(4)) {
             return List.of(Third.MAJOR);
         }
-        if (has(mask, 3)) {
+        if (set.has(3)) {
             return List.of(Third.MINOR);
         }
         List<Third> all = new ArrayList<>(List.of(Third.NONE));
-        if (has(mask, 5)) {
+        if (set.has(5)) {
             all.add(Third.FOURTH);
         }
-        if (has(mask, 2)) {
+        if (set.has(2)) {
             all.add(Third.SECOND);
         }
         return all;
     }
 
-    private static List<Fifth> fifths(int mask) {
-        if (has(mask, 7)) {
+    private static List<Fifth> fifths(PitchClassSet set) {
+        if (set.has(7)) {
             return List.of(Fifth.PURE);
         }
         List<Fifth> all = new ArrayList<>(List.of(Fifth.NONE));
-        if (has(mask, 6)) {
+        if (set.has(6)) {
             all.add(Fifth.FLAT);
         }
-        if (has(mask, 8)) {
+        if (set.has(8)) {
             all.add(Fifth.SHARP);
         }
         return all;
     }
 
-    private static List<Seventh> sevenths(int mask, Third third, Fifth fifth) {
-        if (has(mask, 10)) {
+    private static List<Seventh> sevenths(PitchClassSet set, Third third, Fifth fifth) {
+        if (set.has(10)) {
             return List.of(Seventh.FLAT);
         }
-        if (has(mask, 11)) {
+        if (set.has(11)) {
             return List.of(Seventh.MAJOR);
         }
-        if (!has(mask, 9)) {
+        if (!set.has(9)) {
             return List.of(Seventh.NONE);
         }
         boolean diminished = third == Third.MINOR && fifth == Fifth.FLAT;
@@ -168,15 +165,15 @@ public record Quality(
         private final Seventh seventh;
         private final boolean seven;
         private final List<String> modifiers = new ArrayList<>();
-        private int left;
+        private PitchClassSet left;
         private double cost;
 
-        Wording(int mask, Third third, Fifth fifth, Seventh seventh) {
+        Wording(PitchClassSet set, Third third, Fifth fifth, Seventh seventh) {
             this.third = third;
             this.fifth = fifth;
             this.seventh = seventh;
             seven = seventh == Seventh.FLAT || seventh == Seventh.MAJOR;
-            left = mask & ~1;
+            left = set.without(0);
             take(
                     switch (third) {
                         case MAJOR -> 4;
@@ -202,8 +199,8 @@ public record Quality(
         }
 
         private boolean take(int semitones) {
-            boolean there = has(left, semitones);
-            left &= ~(1 << semitones);
+            boolean there = left.has(semitones);
+            left = left.without(semitones);
             return there;
         }
 
@@ -260,7 +257,7 @@ public record Quality(
 
         /** A ninth that no altered ninth stands beside. */
         private boolean plainNinth() {
-            return has(left, 2) && !has(left, 1) && !(has(left, 3) && third == Third.MAJOR);
+            return left.has(2) && !left.has(1) && !(left.has(3) && third == Third.MAJOR);
         }
 
         /** 7 or 9; 13 with the sixth above the ninth, 11 with the fourth above it. */
@@ -322,7 +319,7 @@ public record Quality(
         private void sayAdditions() {
             boolean dominant = seventh == Seventh.FLAT && third != Third.MINOR;
             boolean colour = triadThird() || third == Third.FOURTH;
-            cost += left != 0 && (diminished() || augmented()) ? 1.5 : 0;
+            cost += !left.isEmpty() && (diminished() || augmented()) ? 1.5 : 0;
             if (take(1)) {
                 add("♭9", dominant ? 0.5 : 2.6);
             }

@@ -13,7 +13,7 @@ import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
 
 /**
- * One way to read a voicing, with its reason.
+ * One way to read a voicing.
  *
  * @param kind exact, working or from the lowest note
  * @param name the symbol
@@ -22,7 +22,7 @@ import vocalis.core.voicing.Voicing;
  * @param degrees each sounding note from the lowest string up, as a degree of this root
  * @param omitted degrees that the symbol promises and the voicing does not sound
  * @param beyond degrees that sound and the symbol does not say
- * @param reason in plain words
+ * @param heard whether its root is one that is heard
  */
 public record Reading(
         Kind kind,
@@ -32,7 +32,7 @@ public record Reading(
         List<Degree> degrees,
         List<Degree> omitted,
         List<Degree> beyond,
-        String reason) {
+        boolean heard) {
 
     /** How a reading relates to what sounds. */
     public enum Kind {
@@ -66,24 +66,20 @@ public record Reading(
                 continue;
             }
             shown++;
-            String why =
-                    heard.mayBe(n.root().pitchClass())
-                            ? "on the root that is heard"
-                            : "says the same notes from another root";
-            out.add(make(Kind.EXACT, n.symbol(), v, why));
+            out.add(make(Kind.EXACT, n.symbol(), v, heard));
         }
-        out.addAll(working(v, names));
+        out.addAll(working(v, names, heard));
         int bass = Math.floorMod(v.bass(), 12);
         names.stream()
                 .filter(n -> n.root().pitchClass() == bass && n.bass().isEmpty())
                 .findFirst()
-                .map(n -> make(Kind.LOWEST, n.symbol(), v, "read from the lowest note up"))
+                .map(n -> make(Kind.LOWEST, n.symbol(), v, heard))
                 .ifPresent(out::add);
         return List.copyOf(out);
     }
 
     /** Chords that it stands in for: simpler ones first, then fuller ones. */
-    private static List<Reading> working(Voicing v, List<ChordName> names) {
+    private static List<Reading> working(Voicing v, List<ChordName> names, HeardRoot heard) {
         ChordName exact = names.get(0);
         Set<String> symbols = new LinkedHashSet<>(simpler(exact));
         for (ChordName n : names.subList(0, Math.min(2, names.size()))) {
@@ -93,8 +89,7 @@ public record Reading(
         List<Reading> out = new ArrayList<>();
         for (String symbol : symbols) {
             if (out.size() < MOST_WORKING) {
-                Reading r = make(Kind.WORKING, symbol, v, "");
-                out.add(r.because(leftOut(r)));
+                out.add(make(Kind.WORKING, symbol, v, heard));
             }
         }
         return out;
@@ -102,10 +97,6 @@ public record Reading(
 
     private boolean on(HeardRoot heard) {
         return root.pitchClass() == heard.root();
-    }
-
-    private Reading because(String why) {
-        return new Reading(kind, name, root, bass, degrees, omitted, beyond, why);
     }
 
     /** Omissions unsaid, then additions dropped, then a seventh for a ninth and more. */
@@ -154,23 +145,8 @@ public record Reading(
         return Fuller.of(above).stream().map(s -> withBass(exact, s)).toList();
     }
 
-    private static String leftOut(Reading r) {
-        List<String> parts = new ArrayList<>();
-        if (!r.omitted.isEmpty()) {
-            parts.add("without its " + join(r.omitted));
-        }
-        if (!r.beyond.isEmpty()) {
-            parts.add(join(r.beyond) + " unsaid");
-        }
-        return "used as " + r.name + (parts.isEmpty() ? "" : ", " + String.join(", ", parts));
-    }
-
-    private static String join(List<Degree> degrees) {
-        return String.join(" and ", degrees.stream().map(Degree::symbol).toList());
-    }
-
     /** Degrees, bass and omissions as the symbol says them. */
-    private static Reading make(Kind kind, String name, Voicing v, String reason) {
+    private static Reading make(Kind kind, String name, Voicing v, HeardRoot heard) {
         ChordSymbol symbol = ChordSymbol.parse(name);
         int root = symbol.root().pitchClass();
         List<Degree> degrees = new ArrayList<>();
@@ -191,7 +167,7 @@ public record Reading(
                 degrees,
                 omitted(symbol, v.pitchClasses(), name),
                 List.copyOf(beyond),
-                reason);
+                heard.mayBe(root));
     }
 
     private static Degree said(ChordSymbol symbol, int semitones) {

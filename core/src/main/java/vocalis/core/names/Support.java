@@ -2,6 +2,7 @@ package vocalis.core.names;
 
 import java.util.Optional;
 import vocalis.core.theory.Key;
+import vocalis.core.theory.PitchClassSet;
 import vocalis.core.voicing.BareVoicing;
 
 /**
@@ -23,13 +24,13 @@ public record Support(int[] weights, int[] order) {
     private static final int IN_SCALE = 1;
 
     static Support of(Notes notes, Optional<Key> key) {
-        int scale = key.isPresent() ? key.get().mask() : 0;
+        PitchClassSet scale = key.map(Key::pitchClasses).orElse(PitchClassSet.NONE);
         int tonic = key.isPresent() ? key.get().tonic().pitchClass() : -1;
         long counts = counted(notes);
         int[] weights = new int[12];
         int[] byKey = new int[12];
         for (int c = 0; c < 12; c++) {
-            byKey[c] = c == tonic ? TONIC : (scale >> c & 1) * IN_SCALE;
+            byKey[c] = c == tonic ? TONIC : scale.has(c) ? IN_SCALE : 0;
             weights[c] = byKey[c] + weight(counts, c) + (c == notes.bassClass() ? LOWEST : 0);
         }
         int[] order = new int[12];

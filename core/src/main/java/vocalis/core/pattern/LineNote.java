@@ -1,5 +1,6 @@
 package vocalis.core.pattern;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Objects;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
@@ -15,6 +16,7 @@ import vocalis.core.score.Manner;
  * @param dynamics how hard
  * @param tied goes on from the event before, not struck again
  */
+@RecordBuilder
 public record LineNote(
         int id,
         long at,
@@ -23,7 +25,7 @@ public record LineNote(
         Manner manner,
         Dynamics dynamics,
         boolean tied)
-        implements Event {
+        implements Event, LineNoteBuilder.With {
 
     public LineNote {
         Event.check(id, at, length);
@@ -39,34 +41,34 @@ public record LineNote(
 
     @Override
     public LineNote lasting(long ticks) {
-        return new LineNote(id, at, ticks, pitch, manner, dynamics, tied);
+        return withLength(ticks);
     }
 
     @Override
     public LineNote beginning(long tick) {
-        return new LineNote(id, tick, length, pitch, manner, dynamics, tied);
+        return withAt(tick);
     }
 
     @Override
     public LineNote numbered(int other) {
-        return new LineNote(other, at, length, pitch, manner, dynamics, tied);
+        return withId(other);
     }
 
     @Override
     public LineNote tied(boolean on) {
-        return new LineNote(id, at, length, pitch, manner, dynamics, on);
+        return withTied(on);
     }
 
     public LineNote sounding(LinePitch other) {
-        return new LineNote(id, at, length, other, manner, dynamics, tied);
+        return withPitch(other);
     }
 
     public LineNote played(Manner other) {
-        return new LineNote(id, at, length, pitch, other, dynamics, tied);
+        return withManner(other);
     }
 
     @Override
     public LineNote with(Dynamics other) {
-        return new LineNote(id, at, length, pitch, manner, other, tied);
+        return withDynamics(other);
     }
 }

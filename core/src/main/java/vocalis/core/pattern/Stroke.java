@@ -1,5 +1,6 @@
 package vocalis.core.pattern;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Objects;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
@@ -16,6 +17,7 @@ import vocalis.core.score.Manner;
  * @param direction which way
  * @param tied goes on from the event before, not struck again
  */
+@RecordBuilder
 public record Stroke(
         int id,
         long at,
@@ -25,7 +27,7 @@ public record Stroke(
         Dynamics dynamics,
         Direction direction,
         boolean tied)
-        implements Event {
+        implements Event, StrokeBuilder.With {
 
     public Stroke {
         Event.check(id, at, length);
@@ -50,40 +52,40 @@ public record Stroke(
     }
 
     public Stroke striking(Struck other) {
-        return new Stroke(id, at, length, other, manner, dynamics, direction, tied);
+        return withStruck(other);
     }
 
     @Override
     public Stroke lasting(long ticks) {
-        return new Stroke(id, at, ticks, struck, manner, dynamics, direction, tied);
+        return withLength(ticks);
     }
 
     @Override
     public Stroke beginning(long tick) {
-        return new Stroke(id, tick, length, struck, manner, dynamics, direction, tied);
+        return withAt(tick);
     }
 
     @Override
     public Stroke numbered(int other) {
-        return new Stroke(other, at, length, struck, manner, dynamics, direction, tied);
+        return withId(other);
     }
 
     @Override
     public Stroke tied(boolean on) {
-        return new Stroke(id, at, length, struck, manner, dynamics, direction, on);
+        return withTied(on);
     }
 
     public Stroke played(Manner other) {
-        return new Stroke(id, at, length, struck, other, dynamics, direction, tied);
+        return withManner(other);
     }
 
     @Override
     public Stroke with(Dynamics other) {
-        return new Stroke(id, at, length, struck, manner, other, direction, tied);
+        return withDynamics(other);
     }
 
     public Stroke going(Direction other) {
-        return new Stroke(id, at, length, struck, manner, dynamics, other, tied);
+        return withDirection(other);
     }
 
     public Stroke accented(boolean on) {

@@ -1,5 +1,6 @@
 package vocalis.core.piece;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -28,6 +29,7 @@ import vocalis.core.voicing.Family;
  * @param standing what the player thinks of it, and how far it is
  * @param meant clashes between the guitars, or with the bass, that are meant
  */
+@RecordBuilder
 public record Piece(
         String id,
         String title,
@@ -38,7 +40,8 @@ public record Piece(
         List<Section> sections,
         Mix mix,
         Standing standing,
-        List<Meant> meant) {
+        List<Meant> meant)
+        implements PieceBuilder.With {
 
     /** Without clashes that are meant. */
     public Piece(
@@ -214,35 +217,35 @@ public record Piece(
     /** With every riff and every version of it changed. */
     public Piece everyRiff(UnaryOperator<Riff> change) {
         List<PieceRiff> changed = riffs.stream().map(r -> r.every(change)).toList();
-        return new Piece(id, title, about, tags, changed, parts, sections, mix, standing, meant);
+        return withRiffs(changed);
     }
 
     private Piece withFirst(PieceRiff first) {
         List<PieceRiff> changed = new ArrayList<>(riffs);
         changed.set(0, first);
-        return new Piece(id, title, about, tags, changed, parts, sections, mix, standing, meant);
+        return withRiffs(changed);
     }
 
     public Piece titled(String other) {
-        return new Piece(id, other, about, tags, riffs, parts, sections, mix, standing, meant);
+        return withTitle(other);
     }
 
     public Piece noted(String other) {
-        return new Piece(id, title, other, tags, riffs, parts, sections, mix, standing, meant);
+        return withAbout(other);
     }
 
     /** With other words to find it by. */
     public Piece tagged(List<String> others) {
-        return new Piece(id, title, about, others, riffs, parts, sections, mix, standing, meant);
+        return withTags(others);
     }
 
     /** Judged otherwise. */
     public Piece standing(Standing other) {
-        return new Piece(id, title, about, tags, riffs, parts, sections, mix, other, meant);
+        return withStanding(other);
     }
 
     public Piece mixed(Mix other) {
-        return new Piece(id, title, about, tags, riffs, parts, sections, other, standing, meant);
+        return withMix(other);
     }
 
     /** With the second guitar voicing the roots in a family of its own, or as the riff stands. */
@@ -253,7 +256,7 @@ public record Piece(
         }
         changed.set(1, changed.get(1).voicedIn(family));
         List<PieceRiff> shared = riffs.stream().map(r -> r.withSecond(Optional.empty())).toList();
-        return new Piece(id, title, about, tags, shared, changed, sections, mix, standing, meant);
+        return with(b -> b.riffs(shared).parts(changed));
     }
 
     /** What the second guitar plays of the riff that is worked on, were it to play. */
@@ -290,12 +293,12 @@ public record Piece(
             changed.add(r.withSecond(r.id().equals(riffId) ? Optional.of(own) : kept));
         }
         List<Part> free = secondVoicedIn(Optional.empty()).parts();
-        return new Piece(id, title, about, tags, changed, free, sections, mix, standing, meant);
+        return with(b -> b.riffs(changed).parts(free));
     }
 
     /** The same piece under another id: a copy. */
     public Piece as(String otherId) {
-        return new Piece(otherId, title, about, tags, riffs, parts, sections, mix, standing, meant);
+        return withId(otherId);
     }
 
     /** The riff of an id. */
@@ -315,26 +318,26 @@ public record Piece(
         PieceRiff wanted = riff(riffId);
         order.remove(wanted);
         order.add(0, wanted);
-        return new Piece(id, title, about, tags, order, parts, sections, mix, standing, meant);
+        return withRiffs(order);
     }
 
     /** With one more riff, under an id that is free. */
     public Piece adding(Riff riff) {
         List<PieceRiff> more = new ArrayList<>(riffs);
         more.add(new PieceRiff(fresh("riff", riffs.stream().map(PieceRiff::id)), riff, List.of()));
-        return new Piece(id, title, about, tags, more, parts, sections, mix, standing, meant);
+        return withRiffs(more);
     }
 
     /** With a riff replaced by another state of it. */
     public Piece replacing(PieceRiff other) {
         List<PieceRiff> changed =
                 riffs.stream().map(r -> r.id().equals(other.id()) ? other : r).toList();
-        return new Piece(id, title, about, tags, changed, parts, sections, mix, standing, meant);
+        return withRiffs(changed);
     }
 
     /** In another order of sections. */
     public Piece arranged(List<Section> others) {
-        return new Piece(id, title, about, tags, riffs, parts, others, mix, standing, meant);
+        return withSections(others);
     }
 
     /** With one section changed. */
@@ -348,7 +351,7 @@ public record Piece(
     public Piece with(Part other) {
         List<Part> changed =
                 parts.stream().map(p -> p.id().equals(other.id()) ? other : p).toList();
-        return new Piece(id, title, about, tags, riffs, changed, sections, mix, standing, meant);
+        return withParts(changed);
     }
 
     /** With a clash meant, or not any more. */
@@ -358,7 +361,7 @@ public record Piece(
         if (on) {
             changed.add(clash);
         }
-        return new Piece(id, title, about, tags, riffs, parts, sections, mix, standing, changed);
+        return withMeant(changed);
     }
 
     /** An id that none of its sections has. */

@@ -1,5 +1,6 @@
 package vocalis.core.piece;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -23,6 +24,7 @@ import vocalis.core.riff.Tone;
  *     does
  * @param words what is sung over it, a bar's after the other with {@code |} between; may be empty
  */
+@RecordBuilder
 public record Section(
         String id,
         String name,
@@ -33,7 +35,8 @@ public record Section(
         int tempo,
         Band band,
         Map<String, Playing> parts,
-        String words) {
+        String words)
+        implements SectionBuilder.With {
 
     /** Slowest and fastest against the riff's own tempo, in hundredths. */
     public static final int SLOWEST = 50;
@@ -134,44 +137,43 @@ public record Section(
     }
 
     public Section as(String otherId) {
-        return new Section(otherId, name, riff, version, times, ending, tempo, band, parts, words);
+        return withId(otherId);
     }
 
     public Section named(String other) {
-        return new Section(id, other, riff, version, times, ending, tempo, band, parts, words);
+        return withName(other);
     }
 
     /** Another riff or version of one; an ending of another riff does not go along. */
     public Section playing(String otherRiff, Optional<String> otherVersion) {
         Optional<String> kept = otherRiff.equals(riff) ? ending : Optional.empty();
-        return new Section(
-                id, name, otherRiff, otherVersion, times, kept, tempo, band, parts, words);
+        return with(b -> b.riff(otherRiff).version(otherVersion).ending(kept));
     }
 
     public Section repeated(int often) {
-        return new Section(id, name, riff, version, often, ending, tempo, band, parts, words);
+        return withTimes(often);
     }
 
     public Section ending(Optional<String> other) {
-        return new Section(id, name, riff, version, times, other, tempo, band, parts, words);
+        return withEnding(other);
     }
 
     public Section at(int hundredths) {
-        return new Section(id, name, riff, version, times, ending, hundredths, band, parts, words);
+        return withTempo(hundredths);
     }
 
     public Section with(Band other) {
-        return new Section(id, name, riff, version, times, ending, tempo, other, parts, words);
+        return withBand(other);
     }
 
     public Section with(String part, Playing other) {
         Map<String, Playing> changed = new TreeMap<>(parts);
         changed.put(part, other);
-        return new Section(id, name, riff, version, times, ending, tempo, band, changed, words);
+        return withParts(changed);
     }
 
     public Section singing(String others) {
-        return new Section(id, name, riff, version, times, ending, tempo, band, parts, others);
+        return withWords(others);
     }
 
     /** What is sung over a bar of it, counted from 0; empty where nothing is. */

@@ -1,5 +1,6 @@
 package vocalis.core.score;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -21,6 +22,7 @@ import java.util.Optional;
  * @param techniques what is done to it while it sounds, in time order
  * @param origin where in a recipe it comes from; empty for an imported note
  */
+@RecordBuilder
 public record ScoreNote(
         int string,
         int fret,
@@ -33,7 +35,8 @@ public record ScoreNote(
         boolean down,
         boolean plucked,
         List<Technique> techniques,
-        Optional<Origin> origin) {
+        Optional<Origin> origin)
+        implements ScoreNoteBuilder.With {
 
     public ScoreNote {
         Objects.requireNonNull(dynamics, "dynamics");
@@ -76,93 +79,31 @@ public record ScoreNote(
 
     /** The same note lasting longer or shorter. */
     public ScoreNote lasting(long ticks) {
-        return new ScoreNote(
-                string,
-                fret,
-                at,
-                ticks,
-                tied,
-                rings,
-                dynamics,
-                manner,
-                down,
-                plucked,
-                techniques,
-                origin);
+        return withLength(ticks);
     }
 
     /** The same note on another fret of its string. */
     public ScoreNote onFret(int otherFret) {
-        return new ScoreNote(
-                string,
-                otherFret,
-                at,
-                length,
-                tied,
-                rings,
-                dynamics,
-                manner,
-                down,
-                plucked,
-                techniques,
-                origin);
+        return withFret(otherFret);
     }
 
     /** The same note at another time. */
     public ScoreNote beginning(long tick) {
-        return new ScoreNote(
-                string,
-                fret,
-                tick,
-                length,
-                tied,
-                rings,
-                dynamics,
-                manner,
-                down,
-                plucked,
-                techniques,
-                origin);
+        return withAt(tick);
     }
 
     /** The same note going on from the one before, or struck. */
     public ScoreNote tied(boolean on) {
-        return new ScoreNote(
-                string,
-                fret,
-                at,
-                length,
-                on,
-                rings,
-                dynamics,
-                manner,
-                down,
-                plucked,
-                techniques,
-                origin);
+        return withTied(on);
     }
 
     /** The same note with other things done to it. */
     public ScoreNote with(List<Technique> others) {
-        return new ScoreNote(
-                string, fret, at, length, tied, rings, dynamics, manner, down, plucked, others,
-                origin);
+        return withTechniques(others);
     }
 
     /** What other programs tell of it: not where it comes from, not whether it rings on. */
     public ScoreNote bare() {
-        return new ScoreNote(
-                string,
-                fret,
-                at,
-                length,
-                tied,
-                true,
-                dynamics,
-                manner,
-                down,
-                plucked,
-                techniques,
-                Optional.empty());
+        return with(b -> b.rings(true).origin(Optional.empty()));
     }
 }

@@ -68,13 +68,12 @@ public record Key(Spelling tonic, Mode mode) {
         return degreeInScale(pitchClass).isPresent();
     }
 
-    /** The scale's pitch classes as bits, bit 0 for C. */
-    public int mask() {
-        int mask = 0;
-        for (Degree d : mode.degrees()) {
-            mask |= 1 << (tonic.pitchClass() + d.semitones()) % 12;
-        }
-        return mask;
+    /** The scale's notes, in any octave. */
+    public PitchClassSet pitchClasses() {
+        return PitchClassSet.of(
+                mode.degrees().stream()
+                        .mapToInt(d -> tonic.pitchClass() + d.semitones())
+                        .toArray());
     }
 
     /**

@@ -19,6 +19,7 @@ import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
+import vocalis.core.theory.PitchClassSet;
 import vocalis.core.voicing.Voicing;
 
 /**
@@ -182,14 +183,14 @@ final class Spans {
         if (both.equals(a) || both.equals(b)) {
             return true;
         }
-        int all = classes(both);
+        PitchClassSet all = classes(both);
         int rootOfBoth = root(both);
-        if (all == classes(a) || all == classes(b)) {
+        if (all.equals(classes(a)) || all.equals(classes(b))) {
             return root(a) == root(b);
         }
         boolean apart = a.keySet().stream().noneMatch(b::containsKey);
         return apart
-                && Integer.bitCount(all) <= MOST_IN_ARPEGGIO
+                && all.size() <= MOST_IN_ARPEGGIO
                 && (root(a) == rootOfBoth || root(b) == rootOfBoth);
     }
 
@@ -201,17 +202,16 @@ final class Spans {
         int high = stroke.keySet().stream().mapToInt(i -> i).max().orElse(0);
         boolean inside =
                 all.keySet().stream().anyMatch(s -> s > low && s < high && !stroke.containsKey(s));
-        boolean octave = stroke.size() == 2 && Integer.bitCount(classes(stroke)) == 1;
+        boolean octave = stroke.size() == 2 && classes(stroke).size() == 1;
         return inside && (stroke.size() > 2 || octave);
     }
 
-    /** The pitch classes of some strings and frets, a bit each. */
-    private int classes(Map<Integer, Integer> some) {
-        int mask = 0;
-        for (Map.Entry<Integer, Integer> e : some.entrySet()) {
-            mask |= 1 << board.midi(e.getKey(), e.getValue()) % 12;
-        }
-        return mask;
+    /** The pitch classes of some strings and frets. */
+    private PitchClassSet classes(Map<Integer, Integer> some) {
+        return PitchClassSet.of(
+                some.entrySet().stream()
+                        .mapToInt(e -> board.midi(e.getKey(), e.getValue()))
+                        .toArray());
     }
 
     private int root(Map<Integer, Integer> some) {

@@ -9,47 +9,33 @@ import java.util.Optional;
  */
 public enum Family {
     /** Root and fifth over the root, in any number and order, open strings included. */
-    POWER(
-            1,
-            "Power chord",
-            "Power",
-            "root and fifth: steady under gain, the key decides minor or major"),
+    POWER(1, "Power chord", "Power"),
     /** The fifth below the root on neighbouring strings: 5-1, 5-1-5. */
-    FOURTH(
-            2,
-            "Inverted fourth",
-            "Fourth",
-            "the fifth below its root: lean, mobile, heard from above"),
+    FOURTH(2, "Inverted fourth", "Fourth"),
     /** Root with its minor or major third, sixth or tenth. */
-    THIRD(
-            3,
-            "Third",
-            "Third",
-            "says minor or major with two notes; rougher than a fifth under gain"),
+    THIRD(3, "Third", "Third"),
     /** One note an octave apart across silenced strings, or around one that rings. */
-    OCTAVE(4, "Octave", "Octave", "one note twice across a silenced string: a line with weight"),
+    OCTAVE(4, "Octave", "Octave"),
     /** Three neighbouring strings, and open-position forms. */
-    TRIAD(5, "Triad", "Triad", "root, third and fifth: the chord's quality at little effort"),
+    TRIAD(5, "Triad", "Triad"),
     /** sus2, sus4, add9, add11, 6, a sharp eleventh over a fifth. */
-    SUSPENDED(6, "Suspended and added", "Sus, add", "motion inside one chord"),
+    SUSPENDED(6, "Suspended and added", "Sus, add"),
     /** Sevenths, ninths, elevenths, diminished, augmented, altered. */
-    EXTENDED(7, "Extended and altered", "Extended", "colour, and tension that wants to move"),
+    EXTENDED(7, "Extended and altered", "Extended"),
     /** A movable shape with open strings ringing above, below or inside it. */
-    DRONE(8, "Open drone", "Drone", "large; the strings that ring tie the chords together"),
+    DRONE(8, "Open drone", "Drone"),
     /** A dominant seventh a tritone away, or an upper shape in place of the chord. */
-    SUBSTITUTE(9, "Substitute", "Substitute", "surprise: another chord in the place of this one");
+    SUBSTITUTE(9, "Substitute", "Substitute");
 
     private final int digit;
     private final String label;
     private final String shortLabel;
-    private final String effect;
     private final List<Recipe> recipes;
 
-    Family(int digit, String label, String shortLabel, String effect) {
+    Family(int digit, String label, String shortLabel) {
         this.digit = digit;
         this.label = label;
         this.shortLabel = shortLabel;
-        this.effect = effect;
         this.recipes = List.copyOf(recipesOf(digit));
     }
 
@@ -90,11 +76,6 @@ public enum Family {
     /** As it is shown where there is little room. */
     public String shortLabel() {
         return shortLabel;
-    }
-
-    /** What it does to a riff, in one line. */
-    public String effect() {
-        return effect;
     }
 
     /** What a voicing must be to belong to it: one of these. */

@@ -2,10 +2,11 @@ package vocalis.core.voicing;
 
 import java.util.HashSet;
 import java.util.Set;
+import vocalis.core.theory.PitchClassSet;
 
 /**
- * What a family asks of a voicing; one exhaustive search serves them all. A set of degrees is a
- * mask of twelve bits, bit n for n semitones above the root.
+ * What a family asks of a voicing; one exhaustive search serves them all. A set of degrees holds
+ * semitones above the root.
  *
  * @param chords the sets of degrees that may sound (with drones: that may be fretted)
  * @param bass the degrees that the lowest note may be
@@ -15,8 +16,8 @@ import java.util.Set;
  * @param opens what open strings may do
  */
 public record Recipe(
-        Set<Integer> chords,
-        int bass,
+        Set<PitchClassSet> chords,
+        PitchClassSet bass,
         Range voices,
         Range innerSilences,
         Set<Integer> steps,
@@ -55,13 +56,10 @@ public record Recipe(
         }
     }
 
-    /** Any degree. */
-    static final int ALL = 0xFFF;
-
     public Recipe {
         chords = Set.copyOf(chords);
         steps = Set.copyOf(steps);
-        if (chords.isEmpty() || chords.stream().anyMatch(c -> c < 1 || c > ALL)) {
+        if (chords.isEmpty() || chords.contains(PitchClassSet.NONE)) {
             throw new IllegalArgumentException("a recipe asks for sets of the twelve degrees");
         }
         if (voices.least() < 1) {
@@ -69,17 +67,8 @@ public record Recipe(
         }
     }
 
-    /** The mask of some degrees in semitones above the root. */
-    public static int mask(int... degrees) {
-        int mask = 0;
-        for (int d : degrees) {
-            mask |= 1 << d;
-        }
-        return mask;
-    }
-
     /** Full chords: up to one silent string inside them, open strings where they fall. */
-    static Recipe chords(Set<Integer> chords, int bass, int least, int most) {
+    static Recipe chords(Set<PitchClassSet> chords, PitchClassSet bass, int least, int most) {
         return new Recipe(
                 chords, bass, new Range(least, most), new Range(0, 1), Set.of(), Opens.CROSSING);
     }
@@ -95,7 +84,7 @@ public record Recipe(
             boolean counts = laid.sounds(s) && (laid.fret(s) > 0 || opens != Opens.DRONES);
             own |= counts ? 1 << laid.degree(s) : 0;
         }
-        return chords.contains(own) && lies(laid);
+        return chords.contains(new PitchClassSet(own)) && lies(laid);
     }
 
     /** Whether notes that are one of the chords lie as the recipe asks. */
@@ -156,7 +145,7 @@ public record Recipe(
         boolean fits(int root) {
             boolean drone = opens == Opens.DRONES;
             boolean bassFits =
-                    sounded > 0 && (Recipe.this.bass >> Math.floorMod(bass - root, 12) & 1) != 0
+                    sounded > 0 && Recipe.this.bass.has(Math.floorMod(bass - root, 12))
                             || drone && bassRings;
             return mayHave(sounded, silent)
                     && bassFits
@@ -165,7 +154,7 @@ public record Recipe(
         }
 
         private boolean liesUnderTheHand() {
-            return high <= OPEN_POSITION_FRETS
+            return high <= OpenPosition.LAST_AT_NUT
                     || fretted >= LEAST_FRETTED
                             && high - low + silent < FRETS_UNDER_HAND
                             && (openBass ? places + 1 : places) <= 2;
@@ -190,7 +179,7 @@ public record Recipe(
                 && switch (opens) {
                     case DRONES -> fretted >= 2;
                     case CROSSING ->
-                            highFret <= OPEN_POSITION_FRETS
+                            highFret <= OpenPosition.LAST_AT_NUT
                                     || fretted >= LEAST_FRETTED
                                             && highFret - lowFret < FRETS_UNDER_HAND;
                     case AS_FRETTED, FREE -> true;
@@ -199,9 +188,6 @@ public record Recipe(
 
     /** Fewest fretted notes of a chord past the open position that has open strings. */
     private static final int LEAST_FRETTED = 3;
-
-    /** Last fret of an open position. */
-    private static final int OPEN_POSITION_FRETS = 5;
 
     private static final int FRETS_UNDER_HAND = 4;
 
@@ -219,11 +205,11 @@ public record Recipe(
     }
 
     /** Every union of one set of each list. */
-    static Set<Integer> combined(Set<Integer> stems, Set<Integer> additions) {
-        Set<Integer> all = new HashSet<>();
-        for (int stem : stems) {
-            for (int addition : additions) {
-                all.add(stem | addition);
+    static Set<PitchClassSet> combined(Set<PitchClassSet> stems, Set<PitchClassSet> additions) {
+        Set<PitchClassSet> all = new HashSet<>();
+        for (PitchClassSet stem : stems) {
+            for (PitchClassSet addition : additions) {
+                all.add(stem.and(addition));
             }
         }
         return all;

@@ -15,6 +15,7 @@ import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
+import vocalis.core.voicing.OpenPosition;
 
 /** What is found quickly against what is found whole, on necks that differ. */
 class CatalogueTest {
@@ -107,12 +108,12 @@ class CatalogueTest {
     void noFamilyChargesLessThanItsBoundPastTheOpenPosition() {
         for (Fretboard board : NECKS) {
             int[] open = Neck.of(board, Hand.MEDIUM, new boolean[1 << 12]).open();
-            boolean known = KnownForms.rings(open, Purpose.OPEN_POSITION);
+            boolean known = KnownForms.rings(open, OpenPosition.LAST_FRET);
             for (Family family : Family.values()) {
                 double least = Purpose.leastPastOpenPosition(family, known);
                 for (Candidate c : CATALOGUE.candidates(board, Hand.MEDIUM, family, 9)) {
                     Shape shape = c.voicing().shape();
-                    if (shape.rings() && shape.highestFretted() > Purpose.OPEN_POSITION) {
+                    if (shape.rings() && shape.highestFretted() > OpenPosition.LAST_FRET) {
                         assertThat(c.charge()).as(family + " " + c).isGreaterThanOrEqualTo(least);
                     }
                 }
@@ -126,11 +127,11 @@ class CatalogueTest {
     @Test
     void knownFormsPastTheOpenPositionAreTold() {
         int[] standard = {40, 45, 50, 55, 59, 64};
-        assertThat(KnownForms.rings(standard, Purpose.OPEN_POSITION)).isFalse();
+        assertThat(KnownForms.rings(standard, OpenPosition.LAST_FRET)).isFalse();
         assertThat(KnownForms.rings(standard, 2)).isTrue();
         // The lowest string a fourth down: what was held on it moves five frets up.
         int[] low = {35, 45, 50, 55, 59, 64};
-        assertThat(KnownForms.rings(low, Purpose.OPEN_POSITION)).isTrue();
+        assertThat(KnownForms.rings(low, OpenPosition.LAST_FRET)).isTrue();
     }
 
     /** A neck looked over before tells the same as one that is asked step by step. */

@@ -182,13 +182,19 @@ class HandsTest {
     void whatCannotBeHeldIsRefusedWithItsReason() {
         Shape wide = Shape.parse("1-x-6-x-x-x");
         assertThat(Fingering.refusal(STANDARD, wide, Hand.MEDIUM).orElseThrow())
-                .contains("fret 1 to fret 6")
-                .contains("120 mm at most");
+                .isEqualTo(
+                        new Refusal.TooWide(
+                                1,
+                                6,
+                                STANDARD.spanMm(1, 6),
+                                Hand.MEDIUM.limitMm(),
+                                Hand.MEDIUM.name()));
+        assertThat(STANDARD.spanMm(1, 6)).isGreaterThan(Hand.MEDIUM.limitMm());
         assertThat(Fingering.refusal(STANDARD, Shape.parse("x-7-5-7-5-8"), Hand.MEDIUM)).isEmpty();
         assertThat(Fingering.refusal(STANDARD, Shape.parse("4-5-4-5-4-5"), Hand.MEDIUM)).isEmpty();
         assertThat(Fingering.refusal(STANDARD, Shape.parse("6-5-6-5-6-5"), Hand.MEDIUM)).isEmpty();
-        assertThat(Fingering.refusal(STANDARD, Shape.parse("7-6-5-7-6-5"), Hand.MEDIUM).orElse(""))
-                .contains("more than four fingers");
+        assertThat(Fingering.refusal(STANDARD, Shape.parse("7-6-5-7-6-5"), Hand.MEDIUM))
+                .contains(new Refusal.TooFewFingers());
     }
 
     @Test

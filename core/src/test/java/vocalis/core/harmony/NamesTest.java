@@ -32,6 +32,7 @@ import vocalis.core.names.ChordSymbol;
 import vocalis.core.names.Quality;
 import vocalis.core.names.Reading;
 import vocalis.core.theory.Key;
+import vocalis.core.theory.PitchClassSet;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 
@@ -129,7 +130,7 @@ class NamesTest {
                                     .findFirst();
                     if (ours.isEmpty()) {
                         int mods =
-                                Quality.all(mask(set)).stream()
+                                Quality.all(pitchClasses(set)).stream()
                                         .mapToInt(Quality::modifiers)
                                         .min()
                                         .orElseThrow();
@@ -147,8 +148,8 @@ class NamesTest {
         assertThat(clumsy).hasSizeLessThan(12);
     }
 
-    private static int mask(Set<Integer> set) {
-        return set.stream().mapToInt(i -> 1 << i).sum();
+    private static PitchClassSet pitchClasses(Set<Integer> set) {
+        return PitchClassSet.of(set.stream().mapToInt(i -> i).toArray());
     }
 
     /**

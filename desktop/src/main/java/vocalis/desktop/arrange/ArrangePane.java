@@ -24,7 +24,7 @@ import vocalis.core.piece.Piece;
 import vocalis.core.piece.Section;
 import vocalis.core.theory.Key;
 import vocalis.desktop.keys.Commands;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Document;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.HoldToHear;
@@ -50,7 +50,7 @@ public final class ArrangePane extends VBox {
     /**
      * @param edit asks for what a line says, where it is typed
      */
-    public ArrangePane(Session session, ArrangeModel model, Runnable edit) {
+    public ArrangePane(Document session, ArrangeModel model, Runnable edit) {
         arrange = model;
         this.edit = edit;
         strip = new SongStrip(model);
@@ -67,7 +67,7 @@ public final class ArrangePane extends VBox {
         arrange.sectionProperty().addListener(o -> refresh());
         arrange.fieldProperty().addListener(o -> refresh());
         visibleProperty().addListener(o -> refresh());
-        session.workspace().onChange(this::refresh);
+        session.onChange(this::refresh);
     }
 
     /** What has the keys. */
@@ -80,25 +80,7 @@ public final class ArrangePane extends VBox {
         card.setHgap(14);
         card.setVgap(1);
         for (SectionField f : SectionField.values()) {
-            Label name = Choices.caption(f.words());
-            name.setMinWidth(110);
-            Label value = Choices.text("", "field");
-            value.setId(f.id());
-            value.setWrapText(false);
-            value.setMaxWidth(Double.MAX_VALUE);
-            GridPane.setHgrow(value, Priority.ALWAYS);
-            int row = f.ordinal();
-            card.add(name, 0, row);
-            card.add(value, 1, row);
-            if (f.typed()) {
-                card.add(stepper("…", "Type it", f, edit), 3, row);
-            } else {
-                card.add(stepper("−", "The one before, one less", f, () -> step(-1)), 2, row);
-                card.add(stepper("+", "The next one, one more", f, () -> step(1)), 3, row);
-            }
-            value.setOnMouseClicked(e -> clicked(f, value));
-            names[row] = name;
-            values[row] = value;
+            field(card, f);
         }
         VBox left = new VBox(6, title, card);
         left.setMinWidth(380);
@@ -117,6 +99,28 @@ public final class ArrangePane extends VBox {
         both.setMinHeight(USE_PREF_SIZE);
         both.getStyleClass().add("lower");
         return both;
+    }
+
+    private void field(GridPane card, SectionField f) {
+        Label name = Choices.caption(f.words());
+        name.setMinWidth(110);
+        Label value = Choices.text("", "field");
+        value.setId(f.id());
+        value.setWrapText(false);
+        value.setMaxWidth(Double.MAX_VALUE);
+        GridPane.setHgrow(value, Priority.ALWAYS);
+        int row = f.ordinal();
+        card.add(name, 0, row);
+        card.add(value, 1, row);
+        if (f.typed()) {
+            card.add(stepper("…", "Type it", f, edit), 3, row);
+        } else {
+            card.add(stepper("−", "The one before, one less", f, () -> step(-1)), 2, row);
+            card.add(stepper("+", "The next one, one more", f, () -> step(1)), 3, row);
+        }
+        value.setOnMouseClicked(e -> clicked(f, value));
+        names[row] = name;
+        values[row] = value;
     }
 
     private void step(int by) {
@@ -239,27 +243,7 @@ public final class ArrangePane extends VBox {
         int from = Math.max(0, Math.min(at - MOST_CLASHES / 2, all.size() - MOST_CLASHES));
         List<Label> rows = new ArrayList<>();
         for (int i = from; i < Math.min(all.size(), from + MOST_CLASHES); i++) {
-            Clash c = all.get(i);
-            boolean meant = arrange.piece().meant().contains(c.key());
-            Label l =
-                    Choices.text(
-                            ArrangeWords.place(song.get(), c.from())
-                                    + "   "
-                                    + ArrangeWords.of(c, song.get())
-                                    + (c.times() > 1 ? ", " + c.times() + " times" : "")
-                                    + (meant ? "   meant" : ""),
-                            "field");
-            l.pseudoClassStateChanged(PICKED, i == at);
-            l.setMaxWidth(Double.MAX_VALUE);
-            l.setWrapText(false);
-            l.setOnMousePressed(
-                    e -> {
-                        arrange.clash().to(c);
-                        strip.requestFocus();
-                    });
-            HoldToHear.mouse(l, () -> arrange.hearing().hearClash(), () -> arrange.endHearing());
-            Explain.means(l, "Hold it to hear the clash alone (hold J)");
-            rows.add(l);
+            rows.add(rub(song.get(), all.get(i), i == at));
         }
         if (rows.isEmpty()) {
             boolean alone = song.get().second().isEmpty();
@@ -272,6 +256,29 @@ public final class ArrangePane extends VBox {
             rows.add(Choices.caption(all.size() + " in all; Next clash goes on."));
         }
         clashes.getChildren().setAll(rows);
+    }
+
+    private Label rub(Song song, Clash c, boolean picked) {
+        boolean meant = arrange.piece().meant().contains(c.key());
+        Label l =
+                Choices.text(
+                        ArrangeWords.place(song, c.from())
+                                + "   "
+                                + ArrangeWords.of(c, song)
+                                + (c.times() > 1 ? ", " + c.times() + " times" : "")
+                                + (meant ? "   meant" : ""),
+                        "field");
+        l.pseudoClassStateChanged(PICKED, picked);
+        l.setMaxWidth(Double.MAX_VALUE);
+        l.setWrapText(false);
+        l.setOnMousePressed(
+                e -> {
+                    arrange.clash().to(c);
+                    strip.requestFocus();
+                });
+        HoldToHear.mouse(l, () -> arrange.hearing().hearClash(), () -> arrange.endHearing());
+        Explain.means(l, "Hold it to hear the clash alone (hold J)");
+        return l;
     }
 
     private String registers(Piece p) {

@@ -219,6 +219,27 @@ public final class ArrangeSheets {
             Library library,
             List<LibraryEntry> entries) {
         List<PickSheet.Row> rows = new ArrayList<>();
+        newOnes(a, rows);
+        entries.forEach(e -> rows.add(ofLogbook(session, a, library, e)));
+        for (Piece p : Demo.pieces()) {
+            rows.add(
+                    new PickSheet.Row(
+                            p.title(),
+                            "of the demo set, on this piece's instrument",
+                            () -> hearing.preview(p),
+                            () -> a.edits().bring(p.riff(), p.title()),
+                            null));
+        }
+        PickSheet.show(
+                host,
+                "Another riff into the piece",
+                "It gets a section of its own after this one. " + HOW,
+                "",
+                rows,
+                hearing::endPreview);
+    }
+
+    private static void newOnes(ArrangeModel a, List<PickSheet.Row> rows) {
         rows.add(
                 new PickSheet.Row(
                         "Like this one",
@@ -243,23 +264,6 @@ public final class ArrangeSheets {
                                                         .withGround(a.piece().riff().ground()),
                                                 "new"),
                         null));
-        entries.forEach(e -> rows.add(ofLogbook(session, a, library, e)));
-        for (Piece p : Demo.pieces()) {
-            rows.add(
-                    new PickSheet.Row(
-                            p.title(),
-                            "of the demo set, on this piece's instrument",
-                            () -> hearing.preview(p),
-                            () -> a.edits().bring(p.riff(), p.title()),
-                            null));
-        }
-        PickSheet.show(
-                host,
-                "Another riff into the piece",
-                "It gets a section of its own after this one. " + HOW,
-                "",
-                rows,
-                hearing::endPreview);
     }
 
     /** Floor and ceiling of a guitar. */

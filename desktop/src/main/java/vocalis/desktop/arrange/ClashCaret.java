@@ -3,16 +3,16 @@ package vocalis.desktop.arrange;
 import java.util.List;
 import java.util.Optional;
 import vocalis.core.arrange.Clash;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Document;
 
 /** Which clash is looked at, and whether it is meant. */
 public final class ClashCaret {
 
-    private final Session session;
+    private final Document session;
     private final ArrangeModel arrange;
     private int clash;
 
-    ClashCaret(Session session, ArrangeModel arrange) {
+    ClashCaret(Document session, ArrangeModel arrange) {
         this.session = session;
         this.arrange = arrange;
     }

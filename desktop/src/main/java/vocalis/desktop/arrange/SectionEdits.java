@@ -7,20 +7,20 @@ import javafx.beans.property.IntegerProperty;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Section;
 import vocalis.core.riff.Riff;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Document;
 import vocalis.workbench.document.Edit;
 
 /** What is done to the sections of the piece: each is one edit, or none. */
 public final class SectionEdits {
 
-    private final Session session;
+    private final Document session;
     private final SongHearing.Stage arrange;
     private final IntegerProperty field;
 
     /**
      * @param field the line of the section's card under the caret
      */
-    SectionEdits(Session session, SongHearing.Stage arrange, IntegerProperty field) {
+    SectionEdits(Document session, SongHearing.Stage arrange, IntegerProperty field) {
         this.session = session;
         this.arrange = arrange;
         this.field = field;

@@ -23,8 +23,8 @@ import vocalis.workbench.words.ArrangeWords;
 /** Paints the strip; time runs over all of it, however long the piece is. */
 final class SongStripSkin extends CanvasSkin<SongStrip> {
 
-    private static final double NAMES = 92;
-    private static final double RIGHT = 20;
+    static final double NAMES = 92;
+    static final double RIGHT = 20;
     private static final double HEAD = 46;
     private static final double CLASHES = 20;
     private static final double LIFT = 184;
@@ -108,7 +108,8 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
         sections(g, s, axis, h);
         y = guitars(g, s, axis, y, part);
         clashes(g, s, axis, y);
-        lift(g, s, axis, y + CLASHES, Math.max(60, h - y - CLASHES - 8));
+        new LiftPainter(this, c, arrange)
+                .paint(g, s, axis, y + CLASHES, Math.max(60, h - y - CLASHES - 8), width);
     }
 
     private static int parts(Song s) {
@@ -133,22 +134,7 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
             String name = all.get(i).name();
             double room = right - left - 12;
             if (room > 14) {
-                text(
-                        g,
-                        fit(name, room, c.boldFont()),
-                        left + 8,
-                        16,
-                        c.boldFont(),
-                        c.ink(),
-                        TextAlignment.LEFT);
-                text(
-                        g,
-                        fit(under(s, i), room, c.smallFont()),
-                        left + 8,
-                        33,
-                        c.smallFont(),
-                        c.dim(),
-                        TextAlignment.LEFT);
+                named(g, s, i, left, room);
             }
             means(left, 0, right - left, HEAD, name + ", " + under(s, i));
             if (i > 0) {
@@ -156,6 +142,32 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
             }
         }
         place(g, axis);
+        bars(g, s, axis);
+    }
+
+    private void named(GraphicsContext g, Song s, int i, double left, double room) {
+        SongStrip c = getSkinnable();
+        text(
+                g,
+                fit(s.piece().sections().get(i).name(), room, c.boldFont()),
+                left + 8,
+                16,
+                c.boldFont(),
+                c.ink(),
+                TextAlignment.LEFT);
+        text(
+                g,
+                fit(under(s, i), room, c.smallFont()),
+                left + 8,
+                33,
+                c.smallFont(),
+                c.dim(),
+                TextAlignment.LEFT);
+    }
+
+    private void bars(GraphicsContext g, Song s, TimeAxis axis) {
+        SongStrip c = getSkinnable();
+        MeterMap meters = s.score().time().meters();
         double last = -100;
         int bars = meters.bars(s.length());
         for (int b = 0; b < bars; b++) {
@@ -314,58 +326,6 @@ final class SongStripSkin extends CanvasSkin<SongStrip> {
                             + ": "
                             + ArrangeWords.of(x, s)
                             + (meant ? ", meant" : ""));
-        }
-    }
-
-    /** Four figures of every section, each as a step between its least and its most. */
-    private void lift(GraphicsContext g, Song s, TimeAxis axis, double top, double height) {
-        SongStrip c = getSkinnable();
-        double row = height / LiftFigures.NAMES.length;
-        for (int r = 0; r < LiftFigures.NAMES.length; r++) {
-            double base = Math.round(top + (r + 1) * row - 6);
-            text(
-                    g,
-                    LiftFigures.NAMES[r],
-                    NAMES - 10,
-                    base - row / 2 + 3,
-                    c.smallFont(),
-                    c.dim(),
-                    TextAlignment.RIGHT);
-            stroke(g, c.faint(), 1, NAMES, base + 0.5, width - RIGHT, base + 0.5);
-            double[] all = LiftFigures.of(arrange, r);
-            double least = Double.MAX_VALUE;
-            double most = -Double.MAX_VALUE;
-            for (double v : all) {
-                least = Double.isInfinite(v) ? least : Math.min(least, v);
-                most = Double.isInfinite(v) ? most : Math.max(most, v);
-            }
-            double range = Math.max(LiftFigures.LEAST_RANGE[r], most - least);
-            double before = Double.NaN;
-            for (int i = 0; i < arrange.lifts().size(); i++) {
-                double left = axis.x(s.start(i));
-                double right = axis.x(s.end(i));
-                String value = i < all.length ? LiftFigures.value(s, i, r, all[i]) : "…";
-                double part = i < all.length && !Double.isInfinite(all[i]) ? all[i] - least : 0;
-                double y = base - 4 - part / range * (row - 24);
-                if (i < all.length) {
-                    if (!Double.isNaN(before)) {
-                        stroke(g, c.line(), 1, left, before, left, y);
-                    }
-                    stroke(g, c.ink(), 2, left + 1, y, right - 1, y);
-                    before = y;
-                }
-                if (right - left > width(value, c.smallFont()) + 8) {
-                    text(
-                            g,
-                            value,
-                            (left + right) / 2,
-                            y - 9,
-                            c.smallFont(),
-                            c.dim(),
-                            TextAlignment.CENTER);
-                }
-                means(left, base - row + 6, right - left, row, LiftFigures.meaning(r, value));
-            }
         }
     }
 }

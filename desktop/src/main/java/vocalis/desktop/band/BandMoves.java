@@ -93,26 +93,37 @@ final class BandMoves {
                                             Math.abs(p[0] - x) < w
                                                     && Math.abs(p[1] - y) < VoiceBandSkin.LABEL);
             if (free) {
-                boolean raised =
-                        chord == model.caret().chord()
-                                && x < geometry.columnRight(model.derived().chords().get(chord));
-                g.setFill(raised ? c.raised() : c.back());
-                g.fillRect(x - w / 2, y - 6, w, 12);
-                skin.text(g, label, x, y, c.smallFont(), c.dim(), TextAlignment.CENTER);
-                skin.means(
-                        x - w / 2,
-                        y - 7,
-                        w,
-                        14,
-                        "this voice goes "
-                                + (m.by() > 0 ? "up " : "down ")
-                                + Math.abs(m.by())
-                                + (Math.abs(m.by()) == 1 ? " semitone" : " semitones")
-                                + " into the next chord");
+                paintLabel(g, chord, m, label, x, y);
                 placed.add(new double[] {x, y});
                 return;
             }
         }
+    }
+
+    private void paintLabel(
+            GraphicsContext g,
+            int chord,
+            VoiceMoves.VoiceMove m,
+            String label,
+            double x,
+            double y) {
+        double w = CanvasSkin.width(label, c.smallFont()) + 4;
+        boolean raised =
+                chord == model.caret().chord()
+                        && x < geometry.columnRight(model.derived().chords().get(chord));
+        g.setFill(raised ? c.raised() : c.back());
+        g.fillRect(x - w / 2, y - 6, w, 12);
+        skin.text(g, label, x, y, c.smallFont(), c.dim(), TextAlignment.CENTER);
+        skin.means(
+                x - w / 2,
+                y - 7,
+                w,
+                14,
+                "this voice goes "
+                        + (m.by() > 0 ? "up " : "down ")
+                        + Math.abs(m.by())
+                        + (Math.abs(m.by()) == 1 ? " semitone" : " semitones")
+                        + " into the next chord");
     }
 
     private void paintSeam(GraphicsContext g, Derived.Chord first, double x) {

@@ -164,29 +164,37 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
             g.setLineDashes(0.1, 5);
             stroke(g, c.dim(), ghost.db() > GHOST_DB / 2 ? 3 : 2, left, y, right, y);
             g.setLineDashes();
-            means(
-                    left,
-                    y - 4,
-                    right - left,
-                    8,
-                    "added by distortion: "
-                            + words.place(ghost)
-                            + ", "
-                            + Math.round(-ghost.db())
-                            + " dB under the strongest line: no string plays it, the amplifier makes it of "
-                            + words.origin(ghost));
+            meansGhost(words, ghost, left, right, y);
             if (chosen && !named && right - left > 70) {
-                String name = "added " + words.note(ghost.midi()).symbol();
-                // Above its line, unless the head stands there.
-                double at = y - 11 < BandGeometry.HEAD + 2 ? y + 10 : y - 11;
-                double wide = width(name, c.smallFont());
-                g.setFill(c.raised());
-                g.fillRect(right - wide - 3, at - 7, wide + 4, 14);
-                text(g, name, right, at, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+                paintGhostName(g, "added " + words.note(ghost.midi()).symbol(), y, right);
                 named = true;
             }
         }
         g.setLineCap(StrokeLineCap.BUTT);
+    }
+
+    private void meansGhost(GainWords words, Ghost ghost, double left, double right, double y) {
+        means(
+                left,
+                y - 4,
+                right - left,
+                8,
+                "added by distortion: "
+                        + words.place(ghost)
+                        + ", "
+                        + Math.round(-ghost.db())
+                        + " dB under the strongest line: no string plays it, the amplifier makes it of "
+                        + words.origin(ghost));
+    }
+
+    private void paintGhostName(GraphicsContext g, String name, double y, double right) {
+        VoiceBand c = getSkinnable();
+        // Above its line, unless the head stands there.
+        double at = y - 11 < BandGeometry.HEAD + 2 ? y + 10 : y - 11;
+        double wide = width(name, c.smallFont());
+        g.setFill(c.raised());
+        g.fillRect(right - wide - 3, at - 7, wide + 4, 14);
+        text(g, name, right, at, c.smallFont(), c.dim(), TextAlignment.RIGHT);
     }
 
     private void paintScale(GraphicsContext g, double w) {
@@ -208,16 +216,7 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         Derived.Chord chord = model.derived().chords().get(i);
         double left = geometry.columnLeft(chord);
         double right = geometry.columnRight(chord);
-        boolean selected = i >= model.chords().first() && i <= model.chords().last();
-        if (selected) {
-            g.setFill(c.raised());
-            g.fillRoundRect(left + 2, 3, right - left - 4, h - 6, 10, 10);
-            g.setStroke(c.isFocused() ? c.ink() : c.line());
-            g.setLineWidth(c.isFocused() ? 2 : 1);
-            g.strokeRoundRect(left + 2, 3, right - left - 4, h - 6, 10, 10);
-        } else {
-            stroke(g, c.faint(), 1, Math.round(left) + 0.5, 10, Math.round(left) + 0.5, h - 6);
-        }
+        paintGround(g, i >= model.chords().first() && i <= model.chords().last(), left, right, h);
         Key key = model.key();
         Readout r = readout(chord);
         double textRight = right - 12;
@@ -241,6 +240,28 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         if (shapeWidth <= room + 10) {
             text(g, shape, left + 12, 35, c.smallMonoFont(), c.dim(), TextAlignment.LEFT);
         }
+        meansColumn(left, right, name, kind, degree, shape);
+        if (shapeWidth + width(kind, c.smallFont()) + 14 < room) {
+            text(g, kind, textRight, 35, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+        }
+    }
+
+    private void paintGround(
+            GraphicsContext g, boolean selected, double left, double right, double h) {
+        VoiceBand c = getSkinnable();
+        if (selected) {
+            g.setFill(c.raised());
+            g.fillRoundRect(left + 2, 3, right - left - 4, h - 6, 10, 10);
+            g.setStroke(c.isFocused() ? c.ink() : c.line());
+            g.setLineWidth(c.isFocused() ? 2 : 1);
+            g.strokeRoundRect(left + 2, 3, right - left - 4, h - 6, 10, 10);
+        } else {
+            stroke(g, c.faint(), 1, Math.round(left) + 0.5, 10, Math.round(left) + 0.5, h - 6);
+        }
+    }
+
+    private void meansColumn(
+            double left, double right, String name, String kind, String degree, String shape) {
         means(
                 left,
                 4,
@@ -253,12 +274,9 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
                         + " on the "
                         + degree
                         + " of "
-                        + key
+                        + model.key()
                         + "; its frets from the lowest string are "
                         + shape);
-        if (shapeWidth + width(kind, c.smallFont()) + 14 < room) {
-            text(g, kind, textRight, 35, c.smallFont(), c.dim(), TextAlignment.RIGHT);
-        }
     }
 
     /** Columns with less room for text than this, in px, say only their name. */

@@ -32,7 +32,7 @@ public final class BeginModel {
 
     public BeginModel(Session session) {
         this.session = session;
-        session.workspace().onChange(this::changed);
+        session.onChange(this::changed);
     }
 
     /** Whether it is open. */

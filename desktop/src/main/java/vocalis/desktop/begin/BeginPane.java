@@ -16,7 +16,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import vocalis.core.riff.Riff;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Document;
 import vocalis.desktop.view.Choices;
 
 /** What an empty riff opens on: four ways in, and the way from there. */
@@ -53,7 +53,7 @@ public final class BeginPane extends StackPane {
     private static final double CARD = 262;
     private static final double LEAST_CARD = 205;
 
-    private final Session session;
+    private final Document session;
     private final BeginModel model;
     private final Window window;
     private final TextField roots = field("begin-roots", "c a f g, or 1 b6 3 b7");
@@ -61,7 +61,7 @@ public final class BeginPane extends StackPane {
     private final Label said = Choices.caption("");
     private final FlowPane others = new FlowPane(18, 4);
 
-    public BeginPane(Session session, BeginModel model, Window window) {
+    public BeginPane(Document session, BeginModel model, Window window) {
         this.session = session;
         this.model = model;
         this.window = window;

@@ -29,6 +29,7 @@ import vocalis.core.voicing.Family;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.library.PieceFiles;
+import vocalis.workbench.words.FamilyWords;
 import vocalis.workbench.words.FilterWords;
 
 /**
@@ -81,7 +82,7 @@ public final class FamilyBar extends VBox {
         for (Family f : Family.values()) {
             Button key = familyKey(f.digit() + " " + f.shortLabel(), f.digit());
             key.setOnAction(e -> model.browse(f));
-            Explain.means(key, f.label() + ": " + f.effect());
+            Explain.means(key, f.label() + ": " + FamilyWords.effect(f));
             keys.put(f, key);
         }
         top.getChildren().addAll(keys.values());

@@ -104,6 +104,35 @@ public final class ExportSheet {
     private void open(SheetHost host, Consumer<Exchange.Target> then) {
         VBox list = new VBox(4);
         list.setMinWidth(330);
+        fields();
+        VBox right = new VBox(10, losses, scroll);
+        HBox.setHgrow(right, Priority.ALWAYS);
+        HBox body = new HBox(20, list, right);
+        Label head =
+                Choices.caption(
+                        "↑ ↓ choose, Enter writes the file, C copies the tab; the preview can be dragged away.");
+        VBox all = new VBox(12, head, body);
+        all.getStyleClass().add("help");
+        SheetHost.Sheet sheet = host.open("Export " + title, all, WIDTH);
+        for (Exchange.Target t : Exchange.Target.values()) {
+            list.getChildren()
+                    .add(
+                            format(
+                                    t,
+                                    () -> {
+                                        sheet.close();
+                                        then.accept(t);
+                                    }));
+        }
+        sheet.onClosed(
+                () -> {
+                    wanted.incrementAndGet();
+                    previews.forget();
+                });
+        sheet.focus(buttons.get(Exchange.Target.TAB.ordinal()));
+    }
+
+    private void fields() {
         text.setWrapText(false);
         losses.setId("export-losses");
         losses.setWrapText(true);
@@ -117,43 +146,25 @@ public final class ExportSheet {
                     drag(scroll);
                     e.consume();
                 });
-        VBox right = new VBox(10, losses, scroll);
-        HBox.setHgrow(right, Priority.ALWAYS);
-        HBox body = new HBox(20, list, right);
-        Label head =
-                Choices.caption(
-                        "↑ ↓ choose, Enter writes the file, C copies the tab; the preview can be dragged away.");
-        VBox all = new VBox(12, head, body);
-        all.getStyleClass().add("help");
-        SheetHost.Sheet sheet = host.open("Export " + title, all, WIDTH);
-        for (Exchange.Target t : Exchange.Target.values()) {
-            Button b = new Button(t.words());
-            b.setId("export-" + t.name().toLowerCase(Locale.ROOT));
-            b.getStyleClass().add("quiet-button");
-            b.setMaxWidth(Double.MAX_VALUE);
-            b.setAlignment(Pos.CENTER_LEFT);
-            b.setOnAction(
-                    e -> {
-                        sheet.close();
-                        then.accept(t);
-                    });
-            b.focusedProperty()
-                    .addListener(
-                            o -> {
-                                if (b.isFocused()) {
-                                    preview(t);
-                                }
-                            });
-            b.addEventHandler(KeyEvent.KEY_PRESSED, e -> pressed(e, b));
-            list.getChildren().add(b);
-            buttons.add(b);
-        }
-        sheet.onClosed(
-                () -> {
-                    wanted.incrementAndGet();
-                    previews.forget();
-                });
-        sheet.focus(buttons.get(Exchange.Target.TAB.ordinal()));
+    }
+
+    private Button format(Exchange.Target t, Runnable taken) {
+        Button b = new Button(t.words());
+        b.setId("export-" + t.name().toLowerCase(Locale.ROOT));
+        b.getStyleClass().add("quiet-button");
+        b.setMaxWidth(Double.MAX_VALUE);
+        b.setAlignment(Pos.CENTER_LEFT);
+        b.setOnAction(e -> taken.run());
+        b.focusedProperty()
+                .addListener(
+                        o -> {
+                            if (b.isFocused()) {
+                                preview(t);
+                            }
+                        });
+        b.addEventHandler(KeyEvent.KEY_PRESSED, e -> pressed(e, b));
+        buttons.add(b);
+        return b;
     }
 
     private void pressed(KeyEvent e, Button b) {

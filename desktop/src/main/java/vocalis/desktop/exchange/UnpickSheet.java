@@ -22,8 +22,8 @@ import vocalis.core.derive.Derived;
 import vocalis.core.riff.Ground;
 import vocalis.core.theory.Key;
 import vocalis.core.unpick.Unpicked;
+import vocalis.desktop.session.Asking;
 import vocalis.desktop.session.Hearing;
-import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
@@ -43,7 +43,7 @@ public final class UnpickSheet {
     private static final double HEIGHT = 400;
     private static final int TAB_COLUMNS = 64;
 
-    private final Session session;
+    private final Asking session;
     private final Hearing hearing;
     private final Exchange exchange;
     private final Imported imported;
@@ -58,7 +58,7 @@ public final class UnpickSheet {
     private boolean held;
     private int focused;
 
-    private UnpickSheet(Session session, Hearing hearing, Exchange exchange, Imported imported) {
+    private UnpickSheet(Asking session, Hearing hearing, Exchange exchange, Imported imported) {
         this.session = session;
         this.hearing = hearing;
         this.exchange = exchange;
@@ -73,7 +73,7 @@ public final class UnpickSheet {
      * @param then takes what was understood; the sheet closes before
      */
     public static void show(
-            Session session,
+            Asking session,
             Hearing hearing,
             Exchange exchange,
             Imported imported,
@@ -83,28 +83,8 @@ public final class UnpickSheet {
     }
 
     private void open(SheetHost host, Consumer<Unpicked> then) {
-        String tab = new TabText(TAB_COLUMNS).text(imported.sheet());
-        int from = tab.indexOf("\nguitar:");
-        Label literal = Choices.mono(from < 0 ? tab : tab.substring(from + 1));
-        literal.setId("unpick-tab");
-        literal.setWrapText(false);
-        ScrollPane left = scroll(literal);
-        ScrollPane right = scroll(rows);
-        right.setFitToWidth(true);
-        HBox both = new HBox(20, left, right);
-        HBox.setHgrow(left, Priority.ALWAYS);
-        HBox.setHgrow(right, Priority.ALWAYS);
-        rows.setVgap(4);
-        key.setText(ground.key().symbol());
-        key.setId("unpick-key");
-        key.setPrefWidth(190);
-        key.setAccessibleText("Key of what was imported");
-        key.setOnAction(e -> otherKey());
-        take.setId("unpick-take");
-        take.getStyleClass().add("use-button");
-        take.setDisable(true);
-        said.setId("unpick-said");
-        said.setWrapText(true);
+        HBox both = sides();
+        fields();
         HBox foot = new HBox(12, take, Choices.caption("key"), key);
         foot.setAlignment(Pos.CENTER_LEFT);
         VBox body = new VBox(12);
@@ -132,6 +112,40 @@ public final class UnpickSheet {
                     sheet.close();
                     then.accept(u);
                 });
+        listen(sheet, body);
+        ask();
+    }
+
+    private HBox sides() {
+        String tab = new TabText(TAB_COLUMNS).text(imported.sheet());
+        int from = tab.indexOf("\nguitar:");
+        Label literal = Choices.mono(from < 0 ? tab : tab.substring(from + 1));
+        literal.setId("unpick-tab");
+        literal.setWrapText(false);
+        ScrollPane left = scroll(literal);
+        ScrollPane right = scroll(rows);
+        right.setFitToWidth(true);
+        HBox both = new HBox(20, left, right);
+        HBox.setHgrow(left, Priority.ALWAYS);
+        HBox.setHgrow(right, Priority.ALWAYS);
+        return both;
+    }
+
+    private void fields() {
+        rows.setVgap(4);
+        key.setText(ground.key().symbol());
+        key.setId("unpick-key");
+        key.setPrefWidth(190);
+        key.setAccessibleText("Key of what was imported");
+        key.setOnAction(e -> otherKey());
+        take.setId("unpick-take");
+        take.getStyleClass().add("use-button");
+        take.setDisable(true);
+        said.setId("unpick-said");
+        said.setWrapText(true);
+    }
+
+    private void listen(SheetHost.Sheet sheet, VBox body) {
         body.addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
         body.addEventHandler(
                 KeyEvent.KEY_RELEASED,
@@ -146,7 +160,6 @@ public final class UnpickSheet {
                     answers.forget();
                 });
         sheet.focus(take);
-        ask();
     }
 
     private static ScrollPane scroll(Node content) {
@@ -212,24 +225,7 @@ public final class UnpickSheet {
         rows.getChildren().clear();
         List<Button> buttons = new ArrayList<>();
         for (int i = 0; i < unpicked.chords().size(); i++) {
-            Derived.Chord c = unpicked.derived().chords().get(i);
-            String name = unpicked.derived().score().harmonies().get(i).symbol();
-            int bar = unpicked.riff().meters().place(c.start()).bar();
-            String root = unpicked.riff().ground().key().say(c.root()).symbol();
-            String on = name.startsWith(root) ? "" : " on " + root;
-            Button b = new Button("bar " + bar + "  " + name + on);
-            b.getStyleClass().add("quiet-button");
-            b.setId("unpick-chord-" + i);
-            int index = i;
-            b.focusedProperty().addListener(o -> focused = b.isFocused() ? index : focused);
-            b.addEventHandler(KeyEvent.KEY_PRESSED, e -> walk(e, index, buttons));
-            b.setOnAction(e -> take.fire());
-            Label shape = Choices.mono(c.candidate().voicing().shape().text());
-            Unpicked.Sure how = unpicked.chords().get(i).sure();
-            Label sure = Choices.caption(UnpickWords.of(how));
-            sure.setWrapText(true);
-            rows.addRow(i, b, shape, sure);
-            buttons.add(b);
+            row(i, buttons);
         }
         if (unpicked.lines() > 0) {
             Label lines =
@@ -243,6 +239,27 @@ public final class UnpickSheet {
         } else if (!buttons.isEmpty() && first) {
             buttons.get(0).requestFocus();
         }
+    }
+
+    private void row(int i, List<Button> buttons) {
+        Derived.Chord c = unpicked.derived().chords().get(i);
+        String name = unpicked.derived().score().harmonies().get(i).symbol();
+        int bar = unpicked.riff().meters().place(c.start()).bar();
+        String root = unpicked.riff().ground().key().say(c.root()).symbol();
+        String on = name.startsWith(root) ? "" : " on " + root;
+        Button b = new Button("bar " + bar + "  " + name + on);
+        b.getStyleClass().add("quiet-button");
+        b.setId("unpick-chord-" + i);
+        int index = i;
+        b.focusedProperty().addListener(o -> focused = b.isFocused() ? index : focused);
+        b.addEventHandler(KeyEvent.KEY_PRESSED, e -> walk(e, index, buttons));
+        b.setOnAction(e -> take.fire());
+        Label shape = Choices.mono(c.candidate().voicing().shape().text());
+        Unpicked.Sure how = unpicked.chords().get(i).sure();
+        Label sure = Choices.caption(UnpickWords.of(how));
+        sure.setWrapText(true);
+        rows.addRow(i, b, shape, sure);
+        buttons.add(b);
     }
 
     private void walk(KeyEvent e, int index, List<Button> buttons) {

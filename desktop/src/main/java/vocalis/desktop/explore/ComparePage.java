@@ -144,6 +144,14 @@ final class ComparePage implements ExplorePage {
             GridPane.setValignment(l, VPos.TOP);
             grid.add(l, 0, row);
         }
+        addMore();
+        Node wanted = grid.lookup("#compare-" + Math.min(focus, voicings.size() - 1));
+        if (wanted != null && wanted.getScene() != null) {
+            wanted.requestFocus();
+        }
+    }
+
+    private void addMore() {
         if (voicings.size() < MOST) {
             Button more = new Button("+");
             more.setId("compare-more");
@@ -153,10 +161,6 @@ final class ComparePage implements ExplorePage {
                     Explain.means(more, "Sets the next card of the row beside these."),
                     voicings.size() + 1,
                     0);
-        }
-        Node wanted = grid.lookup("#compare-" + Math.min(focus, voicings.size() - 1));
-        if (wanted != null && wanted.getScene() != null) {
-            wanted.requestFocus();
         }
     }
 

@@ -96,20 +96,7 @@ public final class DronePage implements ExplorePage {
         grid.getColumnConstraints().add(new ColumnConstraints(56));
         grid.setHgap(3);
         grid.setVgap(3);
-        for (int tonic = 0; tonic < 12; tonic++) {
-            Label l = Choices.text(Spelling.plain(tonic).symbol(), "figure-value");
-            l.setMinWidth(64);
-            l.setAlignment(Pos.CENTER);
-            grid.add(l, tonic + 1, 0);
-            Label rescue =
-                    Choices.text(
-                            map.rescue(tonic) == 0 ? "none" : "capo " + map.rescue(tonic),
-                            "caption");
-            rescue.setMinWidth(64);
-            rescue.setAlignment(Pos.CENTER);
-            grid.add(rescue, tonic + 1, map.rows().size() + 1);
-        }
-        grid.add(Choices.text("best", "caption"), 0, map.rows().size() + 1);
+        heads(grid, map);
         for (DroneMap.Row row : map.rows()) {
             grid.add(
                     Choices.text(row.capo() == 0 ? "no capo" : "capo " + row.capo(), "caption"),
@@ -124,15 +111,7 @@ public final class DronePage implements ExplorePage {
                 Button b = droneCell(cell, now);
                 b.setOnAction(
                         e -> {
-                            model.session()
-                                    .apply(
-                                            Edits.ground(
-                                                    "tuning, capo and key",
-                                                    g ->
-                                                            g.withCapo(0)
-                                                                    .withTuning(tuning)
-                                                                    .withCapo(cell.capo())
-                                                                    .withKey(cell.key())));
+                            take(model, tuning, cell);
                             close.run();
                         });
                 grid.add(b, tonic + 1, row.capo() + 1);
@@ -140,6 +119,36 @@ public final class DronePage implements ExplorePage {
         }
         arrows(grid);
         return grid;
+    }
+
+    /** The roots over their columns, and under them the capo that suits each best. */
+    private static void heads(GridPane grid, DroneMap map) {
+        for (int tonic = 0; tonic < 12; tonic++) {
+            Label l = Choices.text(Spelling.plain(tonic).symbol(), "figure-value");
+            l.setMinWidth(64);
+            l.setAlignment(Pos.CENTER);
+            grid.add(l, tonic + 1, 0);
+            Label rescue =
+                    Choices.text(
+                            map.rescue(tonic) == 0 ? "none" : "capo " + map.rescue(tonic),
+                            "caption");
+            rescue.setMinWidth(64);
+            rescue.setAlignment(Pos.CENTER);
+            grid.add(rescue, tonic + 1, map.rows().size() + 1);
+        }
+        grid.add(Choices.text("best", "caption"), 0, map.rows().size() + 1);
+    }
+
+    private static void take(WriteModel model, Tuning tuning, DroneMap.Cell cell) {
+        model.session()
+                .apply(
+                        Edits.ground(
+                                "tuning, capo and key",
+                                g ->
+                                        g.withCapo(0)
+                                                .withTuning(tuning)
+                                                .withCapo(cell.capo())
+                                                .withKey(cell.key())));
     }
 
     private static String words(DroneMap.Role role) {

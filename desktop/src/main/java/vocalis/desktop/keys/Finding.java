@@ -3,7 +3,7 @@ package vocalis.desktop.keys;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import vocalis.desktop.session.Place;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Teller;
 import vocalis.desktop.session.Whereabouts;
 import vocalis.desktop.view.SheetHost;
 
@@ -15,7 +15,7 @@ public final class Finding implements ActionStrip.Window {
 
     private final Commands commands;
     private final CommandSearch search;
-    private final Session session;
+    private final Teller session;
     private final Whereabouts whereabouts;
     private final Supplier<SheetHost> host;
     private final Consumer<Place> go;
@@ -28,7 +28,7 @@ public final class Finding implements ActionStrip.Window {
     public Finding(
             Commands commands,
             CommandSearch search,
-            Session session,
+            Teller session,
             Whereabouts whereabouts,
             Supplier<SheetHost> host,
             Consumer<Place> go) {

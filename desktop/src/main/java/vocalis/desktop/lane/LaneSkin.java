@@ -202,15 +202,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
             if (one) {
                 stroke(g, c.ink(), 2, x, top, x, geometry.y(0));
             } else {
-                g.setLineDashes(2, 3);
-                stroke(g, c.ink(), 1, x, top, x, geometry.y(0));
-                g.setLineDashes();
-                long bar = meters.start(meters.bar(p.from()));
-                boolean free =
-                        x - a.x(bar) > 34 && !(getSkinnable().isFocused() && x > a.right() - 330);
-                if (free) {
-                    text(g, "·" + number, x, 6, c.smallFont(), c.dim(), TextAlignment.CENTER);
-                }
+                offTheOne(g, p, x, top);
             }
             means(
                     x - 4,
@@ -221,6 +213,21 @@ final class LaneSkin extends CanvasSkin<Lane> {
                             + number
                             + " of the pattern begins "
                             + (one ? "on the one" : "here, off the one"));
+        }
+    }
+
+    /** A pass that begins off the one: a dashed line, numbered where there is room. */
+    private void offTheOne(GraphicsContext g, Pass p, double x, double top) {
+        Lane c = getSkinnable();
+        TimeAxis a = geometry.axis();
+        MeterMap meters = model.riff().meters();
+        g.setLineDashes(2, 3);
+        stroke(g, c.ink(), 1, x, top, x, geometry.y(0));
+        g.setLineDashes();
+        long bar = meters.start(meters.bar(p.from()));
+        boolean free = x - a.x(bar) > 34 && !(getSkinnable().isFocused() && x > a.right() - 330);
+        if (free) {
+            text(g, "·" + (p.index() + 1), x, 6, c.smallFont(), c.dim(), TextAlignment.CENTER);
         }
     }
 

@@ -12,7 +12,6 @@ import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.names.Readout;
 import vocalis.core.theory.Key;
-import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.writing.WriteModel;
@@ -21,9 +20,6 @@ import vocalis.desktop.writing.WriteModel;
 public final class NeckSkin extends CanvasSkin<Neck> {
 
     private static final double MARK = 17;
-
-    /** Frets that carry a mark on most necks (common practice). */
-    private static final java.util.Set<Integer> MARKED = java.util.Set.of(0, 3, 5, 7, 9);
 
     private final WriteModel model;
     private NeckGeometry geometry;
@@ -63,7 +59,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
     public void paint(GraphicsContext g, double w, double h) {
         Fretboard board = model.riff().ground().board();
         geometry = NeckGeometry.of(board, w, h);
-        paintBoard(g, board);
+        new NeckBoard(this, getSkinnable(), geometry).paint(g, board);
         if (model.scaleStepsProperty().get()) {
             paintScale(g, board);
         }
@@ -71,55 +67,6 @@ public final class NeckSkin extends CanvasSkin<Neck> {
         paintInRiff(g);
         paintGrip(g);
         paintCaret(g);
-    }
-
-    private void paintBoard(GraphicsContext g, Fretboard board) {
-        Neck c = getSkinnable();
-        double top = geometry.top() - 7;
-        double bottom = geometry.bottom() + 7;
-        double x0 = Math.min(geometry.wire(0), geometry.wire(board.frets()));
-        double x1 = Math.max(geometry.wire(0), geometry.wire(board.frets()));
-        g.setFill(c.raised());
-        g.fillRect(x0, top, x1 - x0, bottom - top);
-        for (int f = 1; f <= board.frets(); f++) {
-            double x = Math.round(geometry.wire(f)) + 0.5;
-            stroke(g, c.line(), 1, x, top, x, bottom);
-            int actual = f + board.capo();
-            boolean marked = MARKED.contains(actual % 12);
-            if (marked) {
-                paintMark(g, f, actual % 12 == 0, top, bottom);
-            }
-            if (marked || geometry.wire(f) - geometry.wire(f - 1) > 24) {
-                text(
-                        g,
-                        String.valueOf(f),
-                        geometry.mark(f),
-                        bottom + 11,
-                        c.smallFont(),
-                        c.ink(),
-                        TextAlignment.CENTER);
-            }
-        }
-        for (int s = 0; s < board.strings(); s++) {
-            double y = geometry.y(s);
-            double thick = 2.6 - 1.6 * s / Math.max(1, board.strings() - 1);
-            double sharp = thick < 1.5 ? Math.floor(y) + 0.5 : y;
-            stroke(g, c.line(), thick, x0, sharp, x1, sharp);
-            String name = Spelling.plain(board.midi(s, 0)).symbol();
-            text(g, name, 14, y, c.textFont(), c.dim(), TextAlignment.CENTER);
-        }
-        double nut = geometry.wire(0);
-        stroke(g, c.ink(), 4, nut, top, nut, bottom);
-        if (board.capo() > 0) {
-            text(
-                    g,
-                    "capo " + board.capo(),
-                    nut,
-                    bottom + 11,
-                    c.smallFont(),
-                    c.ink(),
-                    TextAlignment.CENTER);
-        }
     }
 
     private static String by(Muting.By by) {
@@ -170,43 +117,27 @@ public final class NeckSkin extends CanvasSkin<Neck> {
         int now = Math.min(model.caret().chord(), chords.size() - 1) + 1;
         at.forEach(
                 (fret, which) -> {
-                    double x = geometry.mark(fret);
-                    boolean here = which.contains(now);
-                    g.setFill(here ? c.ink() : c.raised());
-                    g.fillOval(x - 3, y - 3, 6, 6);
-                    g.setStroke(here ? c.ink() : c.dim());
-                    g.setLineWidth(1.2);
-                    g.strokeOval(x - 3, y - 3, 6, 6);
-                    String chordsHere =
-                            which.stream()
-                                    .limit(12)
-                                    .map(String::valueOf)
-                                    .collect(java.util.stream.Collectors.joining(", "));
-                    means(x - 5, y - 5, 10, 10, "the hand lies here for chord " + chordsHere);
+                    paintStop(g, fret, which, now, y);
                 });
     }
 
-    /** A slanted step in the slate behind a marked fret, two behind the octave. */
-    private void paintMark(GraphicsContext g, int fret, boolean octave, double top, double bottom) {
+    /** A place where the hand lies, and for which chords. */
+    private void paintStop(
+            GraphicsContext g, int fret, java.util.Set<Integer> which, int now, double y) {
         Neck c = getSkinnable();
         double x = geometry.mark(fret);
-        double half = Math.min(7, Math.abs(geometry.wire(fret) - geometry.wire(fret - 1)) / 4);
-        double middle = (top + bottom) / 2;
-        double tall = (bottom - top) * 0.16;
-        double[] offsets = octave ? new double[] {-half * 0.9, half * 0.9} : new double[] {0};
-        g.setFill(c.line());
-        g.setGlobalAlpha(0.55);
-        for (double o : offsets) {
-            double left = x + o - half * 0.4;
-            double right = x + o + half * 0.4;
-            g.fillPolygon(
-                    new double[] {left, right, right, left},
-                    new double[] {
-                        middle - tall, middle - tall - 5, middle + tall, middle + tall + 5
-                    },
-                    4);
-        }
-        g.setGlobalAlpha(1);
+        boolean here = which.contains(now);
+        g.setFill(here ? c.ink() : c.raised());
+        g.fillOval(x - 3, y - 3, 6, 6);
+        g.setStroke(here ? c.ink() : c.dim());
+        g.setLineWidth(1.2);
+        g.strokeOval(x - 3, y - 3, 6, 6);
+        String chordsHere =
+                which.stream()
+                        .limit(12)
+                        .map(String::valueOf)
+                        .collect(java.util.stream.Collectors.joining(", "));
+        means(x - 5, y - 5, 10, 10, "the hand lies here for chord " + chordsHere);
     }
 
     /** Every note of the scale, small, on demand. */

@@ -7,7 +7,7 @@ import java.util.function.Function;
 import vocalis.core.arrange.Song;
 import vocalis.core.practice.HardChange;
 import vocalis.core.rhythm.MeterMap;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Teller;
 import vocalis.workbench.words.PracticeWords;
 
 /** Which stretch of the song is practised; a song that changes keeps it, as far as it has it. */
@@ -28,7 +28,7 @@ public final class Aiming {
         void tell();
     }
 
-    private final Session session;
+    private final Teller session;
     private final BooleanSupplier secondShown;
     private final Told told;
     private Optional<Song> song = Optional.empty();
@@ -39,7 +39,7 @@ public final class Aiming {
     /**
      * @param secondShown whether the second guitar's changes are asked for
      */
-    Aiming(Session session, BooleanSupplier secondShown, Told told) {
+    Aiming(Teller session, BooleanSupplier secondShown, Told told) {
         this.session = session;
         this.secondShown = secondShown;
         this.told = told;

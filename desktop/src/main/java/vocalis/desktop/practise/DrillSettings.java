@@ -3,7 +3,7 @@ package vocalis.desktop.practise;
 import java.util.function.BooleanSupplier;
 import vocalis.core.practice.Vanishing;
 import vocalis.core.rhythm.Ticks;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Teller;
 import vocalis.workbench.playing.Drill;
 import vocalis.workbench.words.PracticeWords;
 
@@ -16,7 +16,7 @@ public final class DrillSettings {
 
     private static final long[] FINEST = {Ticks.QUARTER, Ticks.EIGHTH, Ticks.SIXTEENTH};
 
-    private final Session session;
+    private final Teller session;
     private final BooleanSupplier second;
     private final Runnable heardOtherwise;
     private final Runnable changed;
@@ -33,7 +33,7 @@ public final class DrillSettings {
      * @param changed told when something is shown otherwise
      */
     DrillSettings(
-            Session session, BooleanSupplier second, Runnable heardOtherwise, Runnable changed) {
+            Teller session, BooleanSupplier second, Runnable heardOtherwise, Runnable changed) {
         this.session = session;
         this.second = second;
         this.heardOtherwise = heardOtherwise;

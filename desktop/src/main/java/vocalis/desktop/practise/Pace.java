@@ -9,13 +9,13 @@ import java.util.stream.IntStream;
 import vocalis.core.arrange.Song;
 import vocalis.core.practice.Ladder;
 import vocalis.core.rhythm.TempoMap;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Teller;
 import vocalis.workbench.words.PracticeWords;
 
 /** How fast a stretch goes: a part of its own tempo, or up a ladder. */
 public final class Pace {
 
-    private final Session session;
+    private final Teller session;
     private final Supplier<Optional<Song>> song;
     private final Supplier<Aim> aim;
     private final Runnable heardOtherwise;
@@ -34,7 +34,7 @@ public final class Pace {
      * @param changed told when something is shown otherwise
      */
     Pace(
-            Session session,
+            Teller session,
             Supplier<Optional<Song>> song,
             Supplier<Aim> aim,
             Runnable heardOtherwise,

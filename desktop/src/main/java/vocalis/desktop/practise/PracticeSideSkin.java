@@ -63,6 +63,21 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
         PracticeSide c = getSkinnable();
         stroke(g, c.faint(), 1, 0.5, 8, 0.5, h - 8);
         double left = 22;
+        heading(g, left);
+        double y = 118;
+        if (practice.pace().climb().isPresent()) {
+            ladder(g, practice.pace().climb().get(), left, y, WIDTH - 46, 64);
+            y += 84;
+        }
+        y = next(g, s, left, y, at);
+        if (h - y > 96) {
+            log(g, left, y + 10, WIDTH - 46, Math.min(150, h - y - 40));
+        }
+    }
+
+    /** The tempo, how often it went round, what is practised and who plays. */
+    private void heading(GraphicsContext g, double left) {
+        PracticeSide c = getSkinnable();
         Font huge = Font.font(PaintedControl.SANS, FontWeight.BOLD, 42);
         String tempo = String.valueOf(practice.pace().tempo());
         text(g, tempo, left, 34, huge, c.ink(), TextAlignment.LEFT);
@@ -97,15 +112,6 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
                 c.textFont(),
                 c.dim(),
                 TextAlignment.LEFT);
-        double y = 118;
-        if (practice.pace().climb().isPresent()) {
-            ladder(g, practice.pace().climb().get(), left, y, WIDTH - 46, 64);
-            y += 84;
-        }
-        y = next(g, s, left, y, at);
-        if (h - y > 96) {
-            log(g, left, y + 10, WIDTH - 46, Math.min(150, h - y - 40));
-        }
     }
 
     private void ladder(
@@ -138,28 +144,19 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
                         TextAlignment.CENTER);
             }
         }
-        text(
-                g,
-                String.valueOf(l.start()),
-                x,
-                y + h + 10,
-                c.smallFont(),
-                c.dim(),
-                TextAlignment.LEFT);
-        text(
-                g,
-                String.valueOf(l.goal()),
-                x + w,
-                y + h + 10,
-                c.smallFont(),
-                c.dim(),
-                TextAlignment.RIGHT);
+        rungs(g, l, x, y + h + 10, w);
         means(
                 x,
                 y,
                 w,
                 h + 16,
                 "The ladder: a rung is done after so many clean passes; two failed in a row go back one");
+    }
+
+    private void rungs(GraphicsContext g, Ladder l, double x, double y, double w) {
+        PracticeSide c = getSkinnable();
+        text(g, String.valueOf(l.start()), x, y, c.smallFont(), c.dim(), TextAlignment.LEFT);
+        text(g, String.valueOf(l.goal()), x + w, y, c.smallFont(), c.dim(), TextAlignment.RIGHT);
     }
 
     /** The shape that comes next, on a neck of its own. */
@@ -199,21 +196,7 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
         double top = y + 20;
         double gap = 90.0 / (strings - 1);
         double step = (w - 16) / frets;
-        for (int i = 0; i < strings; i++) {
-            double sy = top + i * gap;
-            stroke(g, c.line(), 1, x + 14, sy, x + 14 + frets * step, sy);
-        }
-        for (int f = 0; f <= frets; f++) {
-            double fx = Math.round(x + 14 + f * step) + 0.5;
-            stroke(
-                    g,
-                    f == 0 && low == 1 ? c.ink() : c.faint(),
-                    f == 0 && low == 1 ? 3 : 1,
-                    fx,
-                    top,
-                    fx,
-                    top + 90);
-        }
+        grid(g, strings, frets, low == 1, x + 14, top, gap, step);
         for (int i = 0; i < strings; i++) {
             int fret = shape.fret(i);
             double sy = top + (strings - 1 - i) * gap;
@@ -221,24 +204,60 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
                 text(g, "×", x + 4, sy, c.smallFont(), c.dim(), TextAlignment.CENTER);
                 continue;
             }
-            boolean root = Math.floorMod(d.riff().ground().board().midi(i, fret), 12) == k.root();
-            if (fret == 0) {
-                g.setStroke(root ? c.rootPaint() : c.openPaint());
-                g.setLineWidth(root ? 3 : 1.5);
-                g.strokeOval(x, sy - 4, 8, 8);
-            } else {
-                double cx = x + 14 + (fret - low + 0.5) * step;
-                g.setFill(root ? c.rootPaint() : c.ink());
-                if (root) {
-                    g.fillOval(cx - 6, sy - 6, 12, 12);
-                } else {
-                    g.fillRoundRect(cx - 5.5, sy - 5.5, 11, 11, 3, 3);
-                }
-            }
+            held(
+                    g,
+                    Math.floorMod(d.riff().ground().board().midi(i, fret), 12) == k.root(),
+                    fret,
+                    x,
+                    x + 14 + (fret - low + 0.5) * step,
+                    sy);
         }
         String where = "fret " + low;
         text(g, where, x + 14, top + 104, c.smallFont(), c.dim(), TextAlignment.LEFT);
         means(x, y - 8, w, 130, d.score().harmonies().get(chord).symbol() + ": " + shape.text());
+    }
+
+    private void grid(
+            GraphicsContext g,
+            int strings,
+            int frets,
+            boolean nut,
+            double left,
+            double top,
+            double gap,
+            double step) {
+        PracticeSide c = getSkinnable();
+        for (int i = 0; i < strings; i++) {
+            double sy = top + i * gap;
+            stroke(g, c.line(), 1, left, sy, left + frets * step, sy);
+        }
+        for (int f = 0; f <= frets; f++) {
+            double fx = Math.round(left + f * step) + 0.5;
+            stroke(
+                    g,
+                    f == 0 && nut ? c.ink() : c.faint(),
+                    f == 0 && nut ? 3 : 1,
+                    fx,
+                    top,
+                    fx,
+                    top + 90);
+        }
+    }
+
+    private void held(GraphicsContext g, boolean root, int fret, double x, double cx, double sy) {
+        PracticeSide c = getSkinnable();
+        if (fret == 0) {
+            g.setStroke(root ? c.rootPaint() : c.openPaint());
+            g.setLineWidth(root ? 3 : 1.5);
+            g.strokeOval(x, sy - 4, 8, 8);
+        } else {
+            g.setFill(root ? c.rootPaint() : c.ink());
+            if (root) {
+                g.fillOval(cx - 6, sy - 6, 12, 12);
+            } else {
+                g.fillRoundRect(cx - 5.5, sy - 5.5, 11, 11, 3, 3);
+            }
+        }
     }
 
     /** The best clean tempo of every time that the piece was practised. */
@@ -247,22 +266,7 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
         List<Entry> all = practice.entries().stream().filter(e -> e.best() > 0).toList();
         text(g, "clean tempo, time by time", x, y, c.smallFont(), c.dim(), TextAlignment.LEFT);
         if (all.isEmpty()) {
-            text(
-                    g,
-                    "Nothing practised yet: a clean pass",
-                    x,
-                    y + 22,
-                    c.textFont(),
-                    c.dim(),
-                    TextAlignment.LEFT);
-            text(
-                    g,
-                    "of this piece is the first point.",
-                    x,
-                    y + 40,
-                    c.textFont(),
-                    c.dim(),
-                    TextAlignment.LEFT);
+            nothingYet(g, x, y);
             return;
         }
         int least = all.stream().mapToInt(Entry::best).min().orElseThrow();
@@ -272,11 +276,7 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
         double per = (bottom - top) / Math.max(8, most - least);
         int goal = all.get(all.size() - 1).goal();
         if (goal > 0) {
-            double gy = Math.round(bottom - (goal - least) * per) + 0.5;
-            g.setLineDashes(3, 4);
-            stroke(g, c.line(), 1, x + 26, gy, x + w, gy);
-            g.setLineDashes();
-            text(g, String.valueOf(goal), x + 20, gy, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+            goal(g, goal, Math.round(bottom - (goal - least) * per) + 0.5, x, w);
         }
         text(g, String.valueOf(least), x + 20, bottom, c.smallFont(), c.dim(), TextAlignment.RIGHT);
         double px = 0;
@@ -289,16 +289,7 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
             }
             g.setFill(c.ink());
             g.fillOval(ex - 3, ey - 3, 6, 6);
-            means(
-                    ex - 6,
-                    ey - 6,
-                    12,
-                    12,
-                    Instant.ofEpochMilli(all.get(i).at()).toString().substring(0, 10)
-                            + ": "
-                            + all.get(i).what()
-                            + ", clean at "
-                            + all.get(i).best());
+            meansEntry(all.get(i), ex, ey);
             px = ex;
             py = ey;
         }
@@ -310,5 +301,46 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
                 c.boldFont(),
                 c.ink(),
                 TextAlignment.CENTER);
+    }
+
+    private void goal(GraphicsContext g, int goal, double gy, double x, double w) {
+        PracticeSide c = getSkinnable();
+        g.setLineDashes(3, 4);
+        stroke(g, c.line(), 1, x + 26, gy, x + w, gy);
+        g.setLineDashes();
+        text(g, String.valueOf(goal), x + 20, gy, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+    }
+
+    private void nothingYet(GraphicsContext g, double x, double y) {
+        PracticeSide c = getSkinnable();
+        text(
+                g,
+                "Nothing practised yet: a clean pass",
+                x,
+                y + 22,
+                c.textFont(),
+                c.dim(),
+                TextAlignment.LEFT);
+        text(
+                g,
+                "of this piece is the first point.",
+                x,
+                y + 40,
+                c.textFont(),
+                c.dim(),
+                TextAlignment.LEFT);
+    }
+
+    private void meansEntry(Entry e, double ex, double ey) {
+        means(
+                ex - 6,
+                ey - 6,
+                12,
+                12,
+                Instant.ofEpochMilli(e.at()).toString().substring(0, 10)
+                        + ": "
+                        + e.what()
+                        + ", clean at "
+                        + e.best());
     }
 }

@@ -270,8 +270,13 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
                 outside ? c.dim() : root ? c.rootPaint() : open ? c.openPaint() : c.ink(),
                 TextAlignment.CENTER);
         text(g, head.sign(), x - wide / 2 - 2, y, signs, c.dim(), TextAlignment.RIGHT);
+        marks(g, head, x + wide / 2 + 2, y);
+    }
+
+    private void marks(GraphicsContext g, TabHead head, double from, double y) {
+        PracticePage c = getSkinnable();
         if (!head.marks().isEmpty()) {
-            double from = x + wide / 2 + 2;
+            Font signs = c.smallMonoFont();
             g.setFill(c.back());
             g.fillRect(from - 1, y - 6, width(head.marks(), signs) + 2, 12);
             text(g, head.marks(), from, y, signs, c.ink(), TextAlignment.LEFT);

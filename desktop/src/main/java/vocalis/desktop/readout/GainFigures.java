@@ -64,6 +64,11 @@ public final class GainFigures {
                 "bite",
                 String.format(Locale.ROOT, "%.1f kHz", r.biteHz() / 1000),
                 "Centre of the spectrum after the cabinet.");
+        pulses(r, words);
+    }
+
+    /** The slowest beats, and the common fundamental. */
+    private void pulses(GainReading r, GainWords words) {
         r.beatsHz()
                 .ifPresent(
                         b ->

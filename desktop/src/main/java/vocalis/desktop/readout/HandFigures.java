@@ -31,13 +31,7 @@ public final class HandFigures {
     private void fill() {
         Fingering f = model.shown().fingering().orElse(null);
         if (f == null) {
-            var v = model.shown().voicing();
-            figures.row(
-                    "hand",
-                    "unplayable: "
-                            + Fingering.refusal(v.board(), v.shape(), model.session().hand())
-                                    .orElse(""),
-                    "No fingering was found. Instrument and hand, in the menu Change, holds the size of the hand.");
+            unplayable();
             return;
         }
         figures.row(
@@ -71,6 +65,17 @@ public final class HandFigures {
                 effortInWords(f),
                 "Unitless; docs/figures.md has the weights of its parts.");
         careRows(f);
+    }
+
+    private void unplayable() {
+        var v = model.shown().voicing();
+        figures.row(
+                "hand",
+                "unplayable: "
+                        + Fingering.refusal(v.board(), v.shape(), model.session().hand())
+                                .map(HandWords::of)
+                                .orElse(""),
+                "No fingering was found. Instrument and hand, in the menu Change, holds the size of the hand.");
     }
 
     private static String effortInWords(Fingering f) {

@@ -132,6 +132,16 @@ public final class ReadoutPane extends VBox {
     private void refresh() {
         Readout r = model.shown().readoutProperty().get();
         name.setText(r.name().symbol());
+        alsoCalled(r);
+        reason.setText(namedFrom(r) + RootWords.sentence(r.heard(), Optional.of(model.key())));
+        Explain.means(reason, "Why, below, shows the numbers behind it");
+        fit.setText(fitInWords(r));
+        noteRows(r);
+        refreshPage();
+        remarks();
+    }
+
+    private void alsoCalled(Readout r) {
         String others =
                 r.otherNames().stream()
                         .limit(2)
@@ -147,9 +157,9 @@ public final class ReadoutPane extends VBox {
         String both = fingered + (fingered.isEmpty() || !say ? "" : "; ") + besides;
         also.setText(both);
         also.setManaged(!both.isEmpty());
-        reason.setText(namedFrom(r) + RootWords.sentence(r.heard(), Optional.of(model.key())));
-        Explain.means(reason, "Why, below, shows the numbers behind it");
-        fit.setText(fitInWords(r));
+    }
+
+    private void noteRows(Readout r) {
         notes.begin();
         if (model.supportProperty().get()) {
             notes.row(
@@ -186,7 +196,9 @@ public final class ReadoutPane extends VBox {
         notes.row("bass", bassInWords(r), "The lowest note, and what it is to the heard root.");
         contextRows(r);
         notes.end();
-        refreshPage();
+    }
+
+    private void remarks() {
         List<Finding> findings = model.derived().findings();
         String said =
                 findings.stream()

@@ -8,7 +8,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
 import vocalis.core.revoice.Row;
 import vocalis.desktop.session.Hearing;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Teller;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.workbench.words.RevoiceWords;
@@ -19,7 +19,7 @@ import vocalis.workbench.words.RevoiceWords;
  */
 public final class BlindSheet {
 
-    private final Session session;
+    private final Teller session;
     private final RevoiceModel revoice;
     private final Hearing hearing;
     private final Random chance = new Random();
@@ -29,15 +29,14 @@ public final class BlindSheet {
     private int forMix;
     private int rounds;
 
-    private BlindSheet(Session session, RevoiceModel revoice, Hearing hearing) {
+    private BlindSheet(Teller session, RevoiceModel revoice, Hearing hearing) {
         this.session = session;
         this.revoice = revoice;
         this.hearing = hearing;
     }
 
     /** Opens it for the mix and the row under the caret. */
-    public static void show(
-            Session session, RevoiceModel revoice, Hearing hearing, SheetHost host) {
+    public static void show(Teller session, RevoiceModel revoice, Hearing hearing, SheetHost host) {
         BlindSheet sheet = new BlindSheet(session, revoice, hearing);
         if (!sheet.deal()) {
             session.say(

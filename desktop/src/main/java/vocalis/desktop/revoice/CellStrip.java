@@ -60,4 +60,12 @@ final class CellStrip {
             CanvasSkin.stroke(g, c.ink(), 1.5, x - 3, y + 5.5, x + 3, y + 5.5);
         }
     }
+
+    /** A bow from a voice to the same note in the next cell. */
+    static void bow(GraphicsContext g, double x1, double x2, double from, double depth) {
+        g.beginPath();
+        g.moveTo(x1, from);
+        g.quadraticCurveTo((x1 + x2) / 2, from + depth, x2, from);
+        g.stroke();
+    }
 }

@@ -2,16 +2,16 @@ package vocalis.desktop.revoice;
 
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Editing;
 import vocalis.desktop.view.PaintedControl;
 
 /** The riff in every treatment: a row for each, a column for each root. */
 public final class RevoiceGrid extends PaintedControl {
 
-    private final Session session;
+    private final Editing session;
     private final RevoiceModel model;
 
-    public RevoiceGrid(Session session, RevoiceModel model) {
+    public RevoiceGrid(Editing session, RevoiceModel model) {
         super("revoice");
         this.session = session;
         this.model = model;
@@ -20,7 +20,7 @@ public final class RevoiceGrid extends PaintedControl {
         setAccessibleText("Revoice: every treatment of the riff");
     }
 
-    public Session session() {
+    public Editing session() {
         return session;
     }
 

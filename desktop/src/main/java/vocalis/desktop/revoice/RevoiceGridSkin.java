@@ -14,7 +14,7 @@ import vocalis.core.revoice.Rub;
 import vocalis.core.riff.RootSpan;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Editing;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.HoldToHear;
@@ -38,7 +38,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
     /** Added tones over this level against the strongest line are drawn taller. */
     private static final double LOUD_DB = -12;
 
-    private final Session session;
+    private final Editing session;
     private final RevoiceModel revoice;
     private final RowFigures figures;
     private int firstColumn;
@@ -236,7 +236,8 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
             g.setLineWidth(1);
             g.strokeRoundRect(8.5, y + 1.5, width - 17, rowHeight - 3, 8, 8);
         }
-        boolean begins = index > 0 && kind(r) != kind(revoice.rows().get(index - 1));
+        boolean begins =
+                index > 0 && RowFigures.kind(r) != RowFigures.kind(revoice.rows().get(index - 1));
         if (begins) {
             stroke(g, c.faint(), 1, 20, Math.round(y) + 0.5, width - 20, Math.round(y) + 0.5);
         }
@@ -264,11 +265,6 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         figures.paint(g, r, width - FIGURES, y, rowHeight);
     }
 
-    /** Mix, versions, families, intents: a line between them. */
-    private static int kind(Row r) {
-        return r.mix() ? 0 : r.version().isPresent() ? 1 : r.family().isPresent() ? 2 : 3;
-    }
-
     private void paintCell(GraphicsContext g, Row r, int chord, double y, boolean caretRow) {
         RevoiceGrid c = getSkinnable();
         Derived.Chord at = r.derived().chords().get(chord);
@@ -277,32 +273,12 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         double right = x(chord + 1) - 12;
         boolean caret = caretRow && chord == revoice.columnProperty().get();
         if (caret) {
-            g.setStroke(c.isFocused() ? c.ink() : c.line());
-            g.setLineWidth(2);
-            g.strokeRoundRect(left - 6, y + 3, right - left + 12, rowHeight - 6, 6, 6);
+            paintCaret(g, left, right, y);
         }
         String name = r.derived().score().harmonies().get(chord).symbol();
         String shape = v.shape().text();
-        double line = y + (rowHeight > 34 ? 13 : 9.5);
-        boolean both =
-                width(name, c.smallFont()) + width(shape, c.smallMonoFont()) + 8 < right - left;
-        boolean mine =
-                !r.mix()
-                        && chord < revoice.rows().get(0).derived().chords().size()
-                        && revoice.rows()
-                                .get(0)
-                                .derived()
-                                .chords()
-                                .get(chord)
-                                .candidate()
-                                .voicing()
-                                .equals(v);
-        String shown = fit(name, right - left, c.smallFont());
-        Paint ink = mine ? c.dim() : c.ink();
-        text(g, shown, left, line, c.smallFont(), ink, TextAlignment.LEFT);
-        if (both) {
-            text(g, shape, right, line, c.smallMonoFont(), c.dim(), TextAlignment.RIGHT);
-        }
+        boolean mine = revoice.written(r, chord);
+        names(g, name, shape, mine, left, right, y);
         double strip = y + rowHeight - (rowHeight > 34 ? 11 : 6.5);
         CellStrip.voices(g, getSkinnable(), half(), v, at.root(), left, right, strip);
         paintTies(g, r, chord, left, right, strip);
@@ -323,6 +299,33 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
                                 : "")
                         + ghosts
                         + ". The bar shows its voices on one scale that all rows share, low at the left; what sounds on in the next chord is tied to it.");
+    }
+
+    private void names(
+            GraphicsContext g,
+            String name,
+            String shape,
+            boolean mine,
+            double left,
+            double right,
+            double y) {
+        RevoiceGrid c = getSkinnable();
+        double line = y + (rowHeight > 34 ? 13 : 9.5);
+        boolean both =
+                width(name, c.smallFont()) + width(shape, c.smallMonoFont()) + 8 < right - left;
+        String shown = fit(name, right - left, c.smallFont());
+        Paint ink = mine ? c.dim() : c.ink();
+        text(g, shown, left, line, c.smallFont(), ink, TextAlignment.LEFT);
+        if (both) {
+            text(g, shape, right, line, c.smallMonoFont(), c.dim(), TextAlignment.RIGHT);
+        }
+    }
+
+    private void paintCaret(GraphicsContext g, double left, double right, double y) {
+        RevoiceGrid c = getSkinnable();
+        g.setStroke(c.isFocused() ? c.ink() : c.line());
+        g.setLineWidth(2);
+        g.strokeRoundRect(left - 6, y + 3, right - left + 12, rowHeight - 6, 6, 6);
     }
 
     private double half() {
@@ -347,11 +350,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
             }
             double x1 = CellStrip.place(a.board(), midi, left, right);
             double x2 = CellStrip.place(b.board(), midi, x(next) + 8, x(next + 1) - 12);
-            double from = y + half() + 0.5;
-            g.beginPath();
-            g.moveTo(x1, from);
-            g.quadraticCurveTo((x1 + x2) / 2, from + depth, x2, from);
-            g.stroke();
+            CellStrip.bow(g, x1, x2, y + half() + 0.5, depth);
         }
     }
 

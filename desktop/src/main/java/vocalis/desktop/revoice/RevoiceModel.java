@@ -13,6 +13,7 @@ import javafx.beans.property.LongProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleLongProperty;
 import javafx.util.Duration;
+import vocalis.core.derive.Derived;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.piece.Version;
@@ -365,5 +366,16 @@ public final class RevoiceModel implements Screen, AutoCloseable {
         background.close();
         edits.close();
         grinding.close();
+    }
+
+    /** Whether a cell is what the riff has already. */
+    boolean written(Row r, int chord) {
+        List<Derived.Chord> mine = rows().get(0).derived().chords();
+        return !r.mix()
+                && chord < mine.size()
+                && mine.get(chord)
+                        .candidate()
+                        .voicing()
+                        .equals(r.derived().chords().get(chord).candidate().voicing());
     }
 }

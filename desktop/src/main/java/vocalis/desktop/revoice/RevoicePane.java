@@ -5,7 +5,7 @@ import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Editing;
 import vocalis.desktop.view.Choices;
 
 /** The Revoice screen: the grid, and what the row under the caret does and changes. */
@@ -15,7 +15,7 @@ public final class RevoicePane extends VBox {
     private final Label does = Choices.text("");
     private final Label changes = Choices.text("");
 
-    public RevoicePane(Session session, RevoiceModel model) {
+    public RevoicePane(Editing session, RevoiceModel model) {
         grid = new RevoiceGrid(session, model);
         grid.setId("revoice");
         does.setId("revoice-does");

@@ -35,23 +35,7 @@ final class RowFigures {
         double x = figure(f, 0);
         List<Integer> tension = r.tension();
         int n = tension.size();
-        double bottom = y + rowHeight - 6;
-        double tall = rowHeight - 12;
-        for (int i = 0; i < n; i++) {
-            double x1 = x + 66.0 * i / Math.max(1, n);
-            double x2 = x + 66.0 * (i + 1) / Math.max(1, n);
-            double y1 = bottom - tall * tension.get(i) / 100;
-            double y2 = bottom - tall * tension.get((i + 1) % n) / 100;
-            CanvasSkin.stroke(g, i == n - 1 ? c.dim() : c.ink(), 1.5, x1, y1, x2, y2);
-        }
-        skin.means(
-                x,
-                y,
-                70,
-                rowHeight,
-                "tension of each chord in the key, "
-                        + join(tension)
-                        + " of 100, and back over the seam");
+        tension(g, tension, x, y);
         bar(
                 g,
                 figure(f, 1),
@@ -73,6 +57,31 @@ final class RowFigures {
             return;
         }
         GainOfRows.Grind m = made.get();
+        grind(g, f, y, m);
+    }
+
+    private void tension(GraphicsContext g, List<Integer> tension, double x, double y) {
+        int n = tension.size();
+        double bottom = y + rowHeight - 6;
+        double tall = rowHeight - 12;
+        for (int i = 0; i < n; i++) {
+            double x1 = x + 66.0 * i / Math.max(1, n);
+            double x2 = x + 66.0 * (i + 1) / Math.max(1, n);
+            double y1 = bottom - tall * tension.get(i) / 100;
+            double y2 = bottom - tall * tension.get((i + 1) % n) / 100;
+            CanvasSkin.stroke(g, i == n - 1 ? c.dim() : c.ink(), 1.5, x1, y1, x2, y2);
+        }
+        skin.means(
+                x,
+                y,
+                70,
+                rowHeight,
+                "tension of each chord in the key, "
+                        + join(tension)
+                        + " of 100, and back over the seam");
+    }
+
+    private void grind(GraphicsContext g, double f, double y, GainOfRows.Grind m) {
         bar(
                 g,
                 figure(f, 2),
@@ -113,5 +122,10 @@ final class RowFigures {
     /** Left edge of a figure: the tension line, then four bars. */
     static double figure(double from, int i) {
         return from + 12 + (i == 0 ? 0 : 44 + i * 46);
+    }
+
+    /** Mix, versions, families, intents: a line between them. */
+    static int kind(Row r) {
+        return r.mix() ? 0 : r.version().isPresent() ? 1 : r.family().isPresent() ? 2 : 3;
     }
 }

@@ -16,7 +16,7 @@ import vocalis.core.riff.Riff;
 import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Document;
 import vocalis.workbench.document.Edit;
 import vocalis.workbench.words.RevoiceWords;
 
@@ -26,7 +26,7 @@ public final class SecondGuitar {
     /** What its own row is called. */
     static final String NAME = "Guitar two";
 
-    private final Session session;
+    private final Document session;
     private final Runnable switched;
     private final Supplier<List<Row>> rows;
     private boolean on;
@@ -35,7 +35,7 @@ public final class SecondGuitar {
      * @param switched when rows go to the other guitar
      * @param rows found so far, the mix the first
      */
-    SecondGuitar(Session session, Runnable switched, Supplier<List<Row>> rows) {
+    SecondGuitar(Document session, Runnable switched, Supplier<List<Row>> rows) {
         this.session = session;
         this.switched = switched;
         this.rows = rows;

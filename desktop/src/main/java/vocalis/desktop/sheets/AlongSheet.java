@@ -19,7 +19,7 @@ import vocalis.core.mix.Mix;
 import vocalis.core.mix.Timing;
 import vocalis.core.piece.Part;
 import vocalis.core.voicing.Family;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Document;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.workbench.document.Edits;
@@ -27,15 +27,15 @@ import vocalis.workbench.document.Edits;
 /** Who plays along, how loud, and what. */
 public final class AlongSheet {
 
-    private final Session session;
+    private final Document session;
     private final GridPane grid = Choices.grid();
 
-    private AlongSheet(Session session) {
+    private AlongSheet(Document session) {
         this.session = session;
     }
 
     /** Opens it. */
-    public static void show(Session session, SheetHost host) {
+    public static void show(Document session, SheetHost host) {
         AlongSheet sheet = new AlongSheet(session);
         sheet.rows();
         VBox content =

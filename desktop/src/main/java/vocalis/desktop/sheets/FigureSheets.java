@@ -18,7 +18,7 @@ import vocalis.core.pattern.Pass;
 import vocalis.core.pattern.Stroke;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Riff;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Document;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.desktop.writing.WriteModel;
@@ -122,7 +122,7 @@ public final class FigureSheets {
                 : ((Stroke) e).muted() ? "m" : ((Stroke) e).accented() ? "A" : "a";
     }
 
-    private static void keep(Session session, OwnFigures own, SheetHost host, Pass pass) {
+    private static void keep(Document session, OwnFigures own, SheetHost host, Pass pass) {
         Ask.line(
                 host,
                 "A name for the figure",
@@ -161,30 +161,41 @@ public final class FigureSheets {
         body.addEventHandler(
                 KeyEvent.KEY_PRESSED,
                 e -> {
-                    if (e.getCode() == KeyCode.ENTER && !taps.isEmpty()) {
-                        Figure f = tapped(model, taps).figure();
-                        sheet.close();
-                        model.session()
-                                .apply(
-                                        Edits.riff(
-                                                "tapped figure", r -> Figures.replace(r, tick, f)));
-                    } else if (e.getCode() == KeyCode.BACK_SPACE) {
-                        taps.clear();
-                        understood.setText("Nothing tapped yet.");
-                    } else if (e.getCode().isLetterKey()) {
-                        e.consume();
-                        if (!down.add(e.getCode())) {
-                            return;
-                        }
-                        taps.add(System.nanoTime() / 1e9);
-                        understood.setText(inWords(tapped(model, taps)));
-                    } else {
-                        return;
-                    }
-                    e.consume();
+                    pressed(e, model, taps, down, understood, () -> lay(model, tick, taps, sheet));
                 });
         body.addEventHandler(KeyEvent.KEY_RELEASED, e -> down.remove(e.getCode()));
         sheet.focus(body);
+    }
+
+    private static void pressed(
+            KeyEvent e,
+            WriteModel model,
+            List<Double> taps,
+            Set<KeyCode> down,
+            Label understood,
+            Runnable done) {
+        if (e.getCode() == KeyCode.ENTER && !taps.isEmpty()) {
+            done.run();
+        } else if (e.getCode() == KeyCode.BACK_SPACE) {
+            taps.clear();
+            understood.setText("Nothing tapped yet.");
+        } else if (e.getCode().isLetterKey()) {
+            e.consume();
+            if (!down.add(e.getCode())) {
+                return;
+            }
+            taps.add(System.nanoTime() / 1e9);
+            understood.setText(inWords(tapped(model, taps)));
+        } else {
+            return;
+        }
+        e.consume();
+    }
+
+    private static void lay(WriteModel model, long tick, List<Double> taps, SheetHost.Sheet sheet) {
+        Figure f = tapped(model, taps).figure();
+        sheet.close();
+        model.session().apply(Edits.riff("tapped figure", r -> Figures.replace(r, tick, f)));
     }
 
     private static Tapping tapped(WriteModel model, List<Double> taps) {

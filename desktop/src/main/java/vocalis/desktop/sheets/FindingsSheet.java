@@ -5,7 +5,7 @@ import javafx.scene.control.Button;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import vocalis.core.derive.Finding;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Editing;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.workbench.document.Edits;
@@ -17,7 +17,7 @@ public final class FindingsSheet {
     private FindingsSheet() {}
 
     /** Opens it. */
-    public static void show(Session session, SheetHost host) {
+    public static void show(Editing session, SheetHost host) {
         List<Finding> all = session.derived().findings();
         GridPane grid = Choices.grid();
         VBox content = new VBox(12);

@@ -118,6 +118,17 @@ public final class HelpSheet {
                     .forEach(e -> row(grid, e.getKey(), e.getValue()));
             one.getChildren().add(grid);
         }
+        FlowPane places = inPlaces(commands);
+        return new VBox(
+                16,
+                section("Keys: one meaning each, on every screen", one),
+                section(
+                        "What arrows, digits, Enter, Delete and Backspace say in each place",
+                        places));
+    }
+
+    /** What the keys that every place has mean in each. */
+    private static FlowPane inPlaces(Commands commands) {
         FlowPane places = columns();
         GridPane everywhere = figures();
         commands.all().stream()
@@ -135,12 +146,7 @@ public final class HelpSheet {
                 places.getChildren().add(new VBox(6, Choices.head(p.words()), grid));
             }
         }
-        return new VBox(
-                16,
-                section("Keys: one meaning each, on every screen", one),
-                section(
-                        "What arrows, digits, Enter, Delete and Backspace say in each place",
-                        places));
+        return places;
     }
 
     private static FlowPane columns() {

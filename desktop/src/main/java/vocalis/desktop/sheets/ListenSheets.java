@@ -226,34 +226,7 @@ public final class ListenSheets {
         grid.setHgap(16);
         grid.setVgap(6);
         for (int s = 0; s < n; s++) {
-            int midi = g.board().midi(s, 0);
-            Shape open = Shape.silent(n).with(s, 0);
-            Button name = new Button("string " + (n - s));
-            name.getStyleClass().add("prove-name");
-            name.setId("tune-" + (n - s));
-            name.setOnMousePressed(e -> model.hearing().hear(open));
-            name.setOnMouseReleased(e -> model.hearing().endHearing());
-            name.addEventHandler(
-                    KeyEvent.KEY_PRESSED,
-                    e -> {
-                        if (e.getCode() == KeyCode.H) {
-                            model.hearing().hear(open);
-                        }
-                    });
-            name.addEventHandler(
-                    KeyEvent.KEY_RELEASED,
-                    e -> {
-                        if (e.getCode() == KeyCode.H) {
-                            model.hearing().endHearing();
-                        }
-                    });
-            String note = vocalis.core.theory.Spelling.plain(midi).at(midi).symbol();
-            grid.addRow(
-                    s,
-                    name,
-                    new Label(note),
-                    Choices.caption(
-                            String.format(Locale.ROOT, "%.2f Hz", Pitch.hz(midi, g.a4Hz()))));
+            string(model, grid, g, s);
         }
         String capo = g.capo() == 0 ? "" : " over the capo at " + g.capo();
         VBox content =
@@ -265,5 +238,36 @@ public final class ListenSheets {
                         grid);
         content.getStyleClass().add("help");
         host.open("Tune up", content, 480).onClosed(model.hearing()::endHearing);
+    }
+
+    private static void string(WriteModel model, GridPane grid, Ground g, int s) {
+        int n = g.board().strings();
+        int midi = g.board().midi(s, 0);
+        Shape open = Shape.silent(n).with(s, 0);
+        Button name = new Button("string " + (n - s));
+        name.getStyleClass().add("prove-name");
+        name.setId("tune-" + (n - s));
+        name.setOnMousePressed(e -> model.hearing().hear(open));
+        name.setOnMouseReleased(e -> model.hearing().endHearing());
+        name.addEventHandler(
+                KeyEvent.KEY_PRESSED,
+                e -> {
+                    if (e.getCode() == KeyCode.H) {
+                        model.hearing().hear(open);
+                    }
+                });
+        name.addEventHandler(
+                KeyEvent.KEY_RELEASED,
+                e -> {
+                    if (e.getCode() == KeyCode.H) {
+                        model.hearing().endHearing();
+                    }
+                });
+        String note = vocalis.core.theory.Spelling.plain(midi).at(midi).symbol();
+        grid.addRow(
+                s,
+                name,
+                new Label(note),
+                Choices.caption(String.format(Locale.ROOT, "%.2f Hz", Pitch.hz(midi, g.a4Hz()))));
     }
 }

@@ -48,26 +48,10 @@ public final class ModeSheet {
                         chords.get(chords.size() - 1).root(),
                         Mode.builtIn());
         for (Context.Fit fit : fits.subList(0, Math.min(MOST_FITS, fits.size()))) {
-            String outside =
-                    fit.outside().isEmpty()
-                            ? "every note fits"
-                            : fit.outside().stream()
-                                            .map(pc -> fit.key().say(pc).symbol())
-                                            .collect(Collectors.joining(", "))
-                                    + " outside, "
-                                    + Math.round(100 * fit.inside())
-                                    + " % of the time inside";
-            Button b = new Button(fit.key().symbol());
-            b.getStyleClass().add("quiet-button");
-            b.setOnAction(
-                    e -> {
-                        model.reinterpret(fit.key());
-                        stage[0].close();
-                    });
             grid.addRow(
                     grid.getRowCount(),
-                    b,
-                    text(outside, "caption"),
+                    fitting(model, fit, () -> stage[0].close()),
+                    text(outside(fit), "caption"),
                     text(deciding(fit, fits), "caption"));
         }
         String played =
@@ -84,6 +68,28 @@ public final class ModeSheet {
                         grid);
         content.getStyleClass().add("help");
         stage[0] = host.open("Keys that fit", content, 700);
+    }
+
+    private static Button fitting(WriteModel model, Context.Fit fit, Runnable close) {
+        Button b = new Button(fit.key().symbol());
+        b.getStyleClass().add("quiet-button");
+        b.setOnAction(
+                e -> {
+                    model.reinterpret(fit.key());
+                    close.run();
+                });
+        return b;
+    }
+
+    private static String outside(Context.Fit fit) {
+        return fit.outside().isEmpty()
+                ? "every note fits"
+                : fit.outside().stream()
+                                .map(pc -> fit.key().say(pc).symbol())
+                                .collect(Collectors.joining(", "))
+                        + " outside, "
+                        + Math.round(100 * fit.inside())
+                        + " % of the time inside";
     }
 
     /** The notes of a key's scale that the best key does not share: they decide between the two. */

@@ -61,6 +61,16 @@ public final class OutputSheet {
                                         + " until you let it sound. Listen no longer and no louder than you must, and"
                                         + " give your ears rests: Vocalis cannot measure how loud it is at the ear."));
         content.getStyleClass().add("help");
+        watch(state, muted, output, host.open("Where the sound goes", content, 600));
+        session.ask(
+                "looking for sound devices",
+                Devices::names,
+                names -> offer(devices, names, hearing, buffers));
+    }
+
+    /** Tells what becomes of the device while the sheet is open. */
+    private static void watch(
+            Label state, CheckBox muted, AudioOutput output, SheetHost.Sheet sheet) {
         Timeline clock =
                 new Timeline(
                         new KeyFrame(
@@ -71,11 +81,7 @@ public final class OutputSheet {
                                 }));
         clock.setCycleCount(Animation.INDEFINITE);
         clock.play();
-        host.open("Where the sound goes", content, 600).onClosed(clock::stop);
-        session.ask(
-                "looking for sound devices",
-                Devices::names,
-                names -> offer(devices, names, hearing, buffers));
+        sheet.onClosed(clock::stop);
     }
 
     private static void offer(

@@ -12,7 +12,7 @@ import javafx.scene.layout.VBox;
 import vocalis.core.mix.Controls;
 import vocalis.core.mix.Mix;
 import vocalis.core.riff.Tone;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Document;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.workbench.document.Edits;
@@ -25,7 +25,7 @@ public final class ToneSheet {
     private ToneSheet() {}
 
     /** How both guitars are turned. */
-    public static void show(Session session, SheetHost host) {
+    public static void show(Document session, SheetHost host) {
         VBox first =
                 new VBox(
                         10,
@@ -36,6 +36,21 @@ public final class ToneSheet {
                                 c -> change(session, b -> b.withControls(c)),
                                 () -> mix(session).controls()));
         row0(first, tones("first-tone", session.now().ground().tone(), t -> setTone(session, t)));
+        VBox second = second(session);
+        HBox both = new HBox(40, first, second);
+        VBox content =
+                new VBox(
+                        14,
+                        both,
+                        Choices.caption(
+                                "Steps from the tone's own setting; gain by 3 dB, level by 2. The microphone stands"
+                                        + " before the speaker's middle at 0, at its edge at 10. Everything is heard at"
+                                        + " once and can be undone."));
+        content.getStyleClass().add("help");
+        host.open("Tone", content, 700);
+    }
+
+    private static VBox second(Document session) {
         VBox second = new VBox(10, Choices.head("Second guitar"));
         if (mix(session).second().on()) {
             second.getChildren()
@@ -54,17 +69,7 @@ public final class ToneSheet {
         } else {
             second.getChildren().add(Choices.caption("It does not play. W lets it."));
         }
-        HBox both = new HBox(40, first, second);
-        VBox content =
-                new VBox(
-                        14,
-                        both,
-                        Choices.caption(
-                                "Steps from the tone's own setting; gain by 3 dB, level by 2. The microphone stands"
-                                        + " before the speaker's middle at 0, at its edge at 10. Everything is heard at"
-                                        + " once and can be undone."));
-        content.getStyleClass().add("help");
-        host.open("Tone", content, 700);
+        return second;
     }
 
     private static void row0(VBox box, Node node) {
@@ -158,15 +163,15 @@ public final class ToneSheet {
                         asked -> change.accept(c -> c.withFeedback(asked))));
     }
 
-    private static void setTone(Session session, Tone tone) {
+    private static void setTone(Document session, Tone tone) {
         session.apply(Edits.ground("tone", g -> g.withTone(tone)));
     }
 
-    private static Mix mix(Session session) {
+    private static Mix mix(Document session) {
         return session.piece().mix();
     }
 
-    private static void change(Session session, UnaryOperator<Mix> change) {
+    private static void change(Document session, UnaryOperator<Mix> change) {
         session.apply(Edits.mix("tone", change));
     }
 

@@ -75,6 +75,25 @@ final class VersionSheet {
                     session.apply(Edits.takeVersion(version.id()));
                     session.say("Took " + version.name() + "; undo goes back.");
                 });
+        listen(body, sheet, take);
+        draw(now, then, differs);
+    }
+
+    private void draw(RiffPicture now, RiffPicture then, Label differs) {
+        Derived before = session.derived();
+        Background.Channel<Derived> derived =
+                session.channel(
+                        "deriving a version",
+                        d -> {
+                            int[] range = RiffPicture.range(before, d);
+                            now.show(before, range);
+                            then.show(d, range);
+                            differs.setText(said(before, d));
+                        });
+        derived.request(() -> Deriver.once(version.riff(), session.hand(), session.catalogue()));
+    }
+
+    private void listen(VBox body, SheetHost.Sheet sheet, Button take) {
         body.addEventHandler(
                 KeyEvent.KEY_PRESSED,
                 e -> {
@@ -95,17 +114,6 @@ final class VersionSheet {
                 });
         sheet.onClosed(this::letGo);
         sheet.focus(take);
-        Derived before = session.derived();
-        Background.Channel<Derived> derived =
-                session.channel(
-                        "deriving a version",
-                        d -> {
-                            int[] range = RiffPicture.range(before, d);
-                            now.show(before, range);
-                            then.show(d, range);
-                            differs.setText(said(before, d));
-                        });
-        derived.request(() -> Deriver.once(version.riff(), session.hand(), session.catalogue()));
     }
 
     private static RiffPicture picture(String id) {
@@ -125,7 +133,6 @@ final class VersionSheet {
 
     /** What differs, chord by chord where both have the same roots. */
     private static String said(Derived now, Derived then) {
-        Key key = then.riff().ground().key();
         List<String> all = new ArrayList<>();
         if (!now.riff().ground().equals(then.riff().ground())) {
             all.add("another ground");
@@ -142,28 +149,34 @@ final class VersionSheet {
         if (!now.riff().roots().equals(then.riff().roots())) {
             all.add("other roots: " + Progression.of(then.riff()));
         } else {
-            for (int i = 0; i < then.chords().size() && all.size() < MOST_SAID; i++) {
-                String change = RevoiceWords.of(Difference.at(now, then, i), key);
-                boolean same =
-                        now.chords()
-                                .get(i)
-                                .candidate()
-                                .voicing()
-                                .equals(then.chords().get(i).candidate().voicing());
-                if (!same) {
-                    all.add(
-                            "chord "
-                                    + (i + 1)
-                                    + " becomes "
-                                    + then.score().harmonies().get(i).symbol()
-                                    + " ("
-                                    + change
-                                    + ")");
-                }
-            }
+            chords(now, then, all);
         }
         return all.isEmpty()
                 ? "Nothing differs."
                 : "In the version: " + String.join("; ", all) + ".";
+    }
+
+    /** Which chords are others. */
+    private static void chords(Derived now, Derived then, List<String> all) {
+        Key key = then.riff().ground().key();
+        for (int i = 0; i < then.chords().size() && all.size() < MOST_SAID; i++) {
+            String change = RevoiceWords.of(Difference.at(now, then, i), key);
+            boolean same =
+                    now.chords()
+                            .get(i)
+                            .candidate()
+                            .voicing()
+                            .equals(then.chords().get(i).candidate().voicing());
+            if (!same) {
+                all.add(
+                        "chord "
+                                + (i + 1)
+                                + " becomes "
+                                + then.score().harmonies().get(i).symbol()
+                                + " ("
+                                + change
+                                + ")");
+            }
+        }
     }
 }

@@ -146,24 +146,7 @@ public final class WritingSheets {
         List<Version> kept = model.session().piece().versions();
         for (int i = kept.size() - 1; i >= 0; i--) {
             Version v = kept.get(i);
-            boolean same = v.riff().equals(model.session().now());
-            rows.add(
-                    new PickSheet.Row(
-                            v.name(),
-                            Progression.of(v.riff())
-                                    + (same ? ", as it stands" : "")
-                                    + (v.note().isEmpty() ? "" : " · " + v.note()),
-                            () -> model.hearing().preview(v.riff()),
-                            () -> {
-                                model.session().apply(Edits.takeVersion(v.id()));
-                                model.session().say("Took " + v.name() + "; undo goes back.");
-                            },
-                            () -> {
-                                model.session().apply(Edits.dropVersion(v.id()));
-                                model.session()
-                                        .say("Forgot " + v.name() + "; undo brings it back.");
-                            },
-                            () -> VersionSheet.show(model.session(), model.hearing(), host, v)));
+            rows.add(kept(model, host, v));
         }
         int n = 0;
         Riff now = model.session().now();
@@ -182,6 +165,25 @@ public final class WritingSheets {
                 "Nothing is kept yet: the menu Versions and checks keeps the riff as it stands.",
                 rows,
                 model.hearing()::endPreview);
+    }
+
+    private static PickSheet.Row kept(WriteModel model, SheetHost host, Version v) {
+        boolean same = v.riff().equals(model.session().now());
+        return new PickSheet.Row(
+                v.name(),
+                Progression.of(v.riff())
+                        + (same ? ", as it stands" : "")
+                        + (v.note().isEmpty() ? "" : " · " + v.note()),
+                () -> model.hearing().preview(v.riff()),
+                () -> {
+                    model.session().apply(Edits.takeVersion(v.id()));
+                    model.session().say("Took " + v.name() + "; undo goes back.");
+                },
+                () -> {
+                    model.session().apply(Edits.dropVersion(v.id()));
+                    model.session().say("Forgot " + v.name() + "; undo brings it back.");
+                },
+                () -> VersionSheet.show(model.session(), model.hearing(), host, v));
     }
 
     /** Three ways of the hand through the riff, beside the one that it goes. */

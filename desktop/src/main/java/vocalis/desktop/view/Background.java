@@ -2,9 +2,10 @@ package vocalis.desktop.view;
 
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -29,14 +30,14 @@ public final class Background implements AutoCloseable {
                 }
             };
 
-    private final ExecutorService worker;
+    private final ScheduledExecutorService worker;
 
     /**
      * @param name of its thread
      */
     public Background(String name) {
         worker =
-                Executors.newSingleThreadExecutor(
+                Executors.newSingleThreadScheduledExecutor(
                         r -> {
                             Thread t = new Thread(r, name);
                             t.setDaemon(true);
@@ -49,18 +50,21 @@ public final class Background implements AutoCloseable {
         private final AtomicReference<Ask<T>> waiting = new AtomicReference<>();
         private final Consumer<T> answer;
         private final String what;
+        private final long quietNanos;
         private long asked;
 
-        private Channel(String what, Consumer<T> answer) {
+        private Channel(String what, long quietMillis, Consumer<T> answer) {
             this.what = what;
+            this.quietNanos = TimeUnit.MILLISECONDS.toNanos(quietMillis);
             this.answer = answer;
         }
 
         /** Runs work off the FX thread and hands its result to the channel on it. */
         public void request(Supplier<T> work) {
             asked++;
-            if (waiting.getAndSet(new Ask<>(asked, work)) == null) {
-                execute(what, this::serve);
+            long from = System.nanoTime() + quietNanos;
+            if (waiting.getAndSet(new Ask<>(asked, from, work)) == null) {
+                execute(what, quietNanos, this::serve);
             }
         }
 
@@ -70,6 +74,11 @@ public final class Background implements AutoCloseable {
         }
 
         private void serve() {
+            long left = waiting.get().from() - System.nanoTime();
+            if (left > 0) {
+                execute(what, left, this::serve);
+                return;
+            }
             Ask<T> ask = waiting.getAndSet(null);
             T result = ask.work().get();
             Platform.runLater(
@@ -81,8 +90,8 @@ public final class Background implements AutoCloseable {
         }
     }
 
-    /** A request with its number. */
-    private record Ask<T>(long ticket, Supplier<T> work) {}
+    /** A request with its number, and when it is served at the earliest. */
+    private record Ask<T>(long ticket, long from, Supplier<T> work) {}
 
     /**
      * A channel whose answers arrive on the FX thread.
@@ -90,7 +99,17 @@ public final class Background implements AutoCloseable {
      * @param what its work is, for the log: such as "looking for voicings"
      */
     public <T> Channel<T> channel(String what, Consumer<T> answer) {
-        return new Channel<>(what, answer);
+        return new Channel<>(what, 0, answer);
+    }
+
+    /**
+     * The same for work that takes long: served only when nothing newer was asked for a while, so
+     * that somebody who is still typing is not worked for in vain.
+     *
+     * @param quietMillis for how long
+     */
+    public <T> Channel<T> patientChannel(String what, long quietMillis, Consumer<T> answer) {
+        return new Channel<>(what, quietMillis, answer);
     }
 
     /** Runs work off the FX thread; {@code after} then runs on it. */
@@ -135,15 +154,21 @@ public final class Background implements AutoCloseable {
     }
 
     private void execute(String what, Runnable work) {
+        execute(what, 0, work);
+    }
+
+    private void execute(String what, long afterNanos, Runnable work) {
         try {
-            worker.execute(
+            worker.schedule(
                     () -> {
                         try {
                             work.run();
                         } catch (RuntimeException | StackOverflowError e) {
                             Log.failed(what, e);
                         }
-                    });
+                    },
+                    afterNanos,
+                    TimeUnit.NANOSECONDS);
         } catch (RejectedExecutionException e) {
             // The window is closing: nobody waits for the answer.
             return;

@@ -55,23 +55,31 @@ public final class RhythmPainter {
             if (o.tied()) {
                 tie(o.at());
             }
-            long from = o.at();
-            for (long to : TabHead.cuts(o, length)) {
-                for (Notation.TiedValue p : Notation.parts(from, to - from, meters)) {
-                    if (axis.shows(p.at())) {
-                        part(p, before, meters);
-                        before = p;
-                    }
-                    if (p.tied()) {
-                        tie(p.at() + p.value().ticks());
-                    }
-                }
-                from = to;
-            }
+            before = parts(o, length, meters, before);
             if (o.at() + length < next && axis.shows(o.at() + length)) {
                 rest(o.at() + length);
             }
         }
+    }
+
+    /** The values that an onset is written as. */
+    private Notation.TiedValue parts(
+            Onset o, long length, MeterMap meters, Notation.TiedValue last) {
+        Notation.TiedValue before = last;
+        long from = o.at();
+        for (long to : TabHead.cuts(o, length)) {
+            for (Notation.TiedValue p : Notation.parts(from, to - from, meters)) {
+                if (axis.shows(p.at())) {
+                    part(p, before, meters);
+                    before = p;
+                }
+                if (p.tied()) {
+                    tie(p.at() + p.value().ticks());
+                }
+            }
+            from = to;
+        }
+        return before;
     }
 
     private void part(Notation.TiedValue p, Notation.TiedValue before, MeterMap meters) {

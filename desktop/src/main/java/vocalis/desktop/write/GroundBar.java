@@ -28,7 +28,7 @@ import vocalis.core.riff.Tone;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Mode;
 import vocalis.core.theory.Spelling;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Document;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Explain;
 import vocalis.workbench.base.Subscription;
@@ -48,7 +48,7 @@ public final class GroundBar extends HBox {
                     "4/4", "3/4", "2/4", "5/4", "6/4", "7/4", "3/8", "5/8", "6/8", "7/8", "9/8",
                     "11/8", "12/8");
 
-    private final Session session;
+    private final Document session;
     private final ComboBox<Tuning> tuning = new ComboBox<>();
     private final ComboBox<Integer> capo = new ComboBox<>();
     private final ComboBox<Spelling> tonic = new ComboBox<>();
@@ -63,7 +63,7 @@ public final class GroundBar extends HBox {
     /**
      * @param openBand opens the sheet of who plays along
      */
-    public GroundBar(Session session, Runnable openBand) {
+    public GroundBar(Document session, Runnable openBand) {
         this.session = session;
         getStyleClass().add("ground-bar");
         setAlignment(Pos.CENTER_LEFT);
@@ -92,7 +92,7 @@ public final class GroundBar extends HBox {
         band.setOnAction(e -> openBand.run());
         wire();
         refresh();
-        listening = session.workspace().onChange(this::refresh);
+        listening = session.onChange(this::refresh);
     }
 
     private List<Node> pitches() {

@@ -72,6 +72,10 @@ final class LaneCommands {
                 .marked("Dead")
                 .lit(() -> stroke().filter(s -> s.manner() == Manner.DEAD).isPresent())
                 .does(() -> lane.strokes().play(Manner.DEAD));
+        joined();
+    }
+
+    private void joined() {
         commands.add("embellish", "embellish: hammer-on, pull-off, slide, bend, let ring …")
                 .in(LANE)
                 .keys("E")
@@ -161,6 +165,10 @@ final class LaneCommands {
                 "shorten the stroke",
                 "shift LEFT",
                 () -> lane.strokes().lengthenStroke(-1));
+        levels();
+    }
+
+    private void levels() {
         commands.add("harder", "harder: ghosted, soft, plain, accented")
                 .in(LANE)
                 .keys("shift UP")
@@ -234,6 +242,11 @@ final class LaneCommands {
                 .means("a figure of its own here")
                 .button("Own figure")
                 .does(lane.figures()::own);
+        figureTurns();
+    }
+
+    /** The figure's length, and where it begins. */
+    private void figureTurns() {
         commands.walk(
                 LANE,
                 "figure-longer",

@@ -61,6 +61,31 @@ public final class TypingCommands {
                 "chug: the lowest note under the palm",
                 "shift ENTER",
                 typing::chug);
+        joined();
+    }
+
+    private void last() {
+        commands.add("typing-mute", "palm mute what was typed last")
+                .in(TYPING)
+                .keys("M")
+                .means("palm mute")
+                .button("Palm mute")
+                .does(typing::mute);
+        commands.add("typing-accent", "accent what was typed last")
+                .in(TYPING)
+                .keys("A")
+                .means("accent")
+                .button("Accent")
+                .does(typing::accent);
+        commands.add("typing-dead", "what was typed last as a dead note")
+                .in(TYPING)
+                .keys("X")
+                .means("dead note")
+                .does(typing::dead);
+    }
+
+    /** Rests, and what joins one note to the next. */
+    private void joined() {
         commands.add("typing-rest", "a rest")
                 .in(TYPING)
                 .keys("R")
@@ -88,26 +113,6 @@ public final class TypingCommands {
                 "take back what was typed last",
                 "BACK_SPACE",
                 typing::takeBack);
-    }
-
-    private void last() {
-        commands.add("typing-mute", "palm mute what was typed last")
-                .in(TYPING)
-                .keys("M")
-                .means("palm mute")
-                .button("Palm mute")
-                .does(typing::mute);
-        commands.add("typing-accent", "accent what was typed last")
-                .in(TYPING)
-                .keys("A")
-                .means("accent")
-                .button("Accent")
-                .does(typing::accent);
-        commands.add("typing-dead", "what was typed last as a dead note")
-                .in(TYPING)
-                .keys("X")
-                .means("dead note")
-                .does(typing::dead);
     }
 
     private void pitch() {

@@ -181,6 +181,11 @@ public final class WriteCommands {
                 .button("Delete")
                 .marked("Delete")
                 .does(c::deleteChord);
+        movedAndCopied();
+    }
+
+    private void movedAndCopied() {
+        ChordEdits c = model.chords();
         band("chord-earlier", "move the chord earlier", "alt LEFT", () -> c.moveChord(-1));
         band("chord-later", "move the chord later", "alt RIGHT", () -> c.moveChord(1));
         commands.add("copy", "copy the chords marked")

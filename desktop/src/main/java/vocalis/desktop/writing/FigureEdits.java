@@ -2,14 +2,14 @@ package vocalis.desktop.writing;
 
 import javafx.beans.property.LongProperty;
 import vocalis.core.edit.Figures;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Document;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.words.CheckWords;
 
 /** What is done to the figure under the lane's caret as a whole: each is one edit, or none. */
 public final class FigureEdits {
 
-    private final Session session;
+    private final Document session;
     private final LongProperty caret;
     private final LongProperty grain;
 
@@ -17,7 +17,7 @@ public final class FigureEdits {
      * @param caret the lane's, in ticks
      * @param grain of its steps, in ticks
      */
-    FigureEdits(Session session, LongProperty caret, LongProperty grain) {
+    FigureEdits(Document session, LongProperty caret, LongProperty grain) {
         this.session = session;
         this.caret = caret;
         this.grain = grain;

@@ -26,6 +26,9 @@ public final class GainModel implements AutoCloseable {
     /** What was read for a voicing. */
     public record ChordGain(Voicing voicing, double[] cents, GainReadings.Against against) {}
 
+    /** Nobody types on for so long before all chords are read. */
+    private static final long QUIET_MILLIS = 250;
+
     private final Session session;
     private final ShownChord of;
     private final GainReadings readings;
@@ -43,7 +46,7 @@ public final class GainModel implements AutoCloseable {
         this.of = of;
         readings = session.player().measured().gain();
         shownChannel = background.channel("reckoning gain", shown::set);
-        chordsChannel = background.channel("reckoning gain", chords::set);
+        chordsChannel = background.patientChannel("reckoning gain", QUIET_MILLIS, chords::set);
         pure.addListener(o -> refresh());
     }
 

@@ -22,7 +22,7 @@ import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Riff;
 import vocalis.core.score.Onset;
 import vocalis.core.score.ScoreNote;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Editing;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.words.FindingWords;
 
@@ -37,7 +37,7 @@ public final class LaneModel {
     /** Five and seven to a quarter. */
     private static final List<Integer> ODD = List.of(20, 28);
 
-    private final Session session;
+    private final Editing session;
     private final TouchEdits touches;
     private final FigureEdits figures;
     private final StrokeEdits strokes;
@@ -49,7 +49,7 @@ public final class LaneModel {
     private final LongProperty grain = new SimpleLongProperty(Ticks.EIGHTH);
     private Clipping clipboard;
 
-    LaneModel(Session session) {
+    LaneModel(Editing session) {
         this.session = session;
         caret = session.caret().tickProperty();
         touches = new TouchEdits(session, caret, scope);

@@ -4,17 +4,17 @@ import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Editing;
 
 /** The caret on the neck, and the shape that is built there string by string. */
 public final class NeckModel {
 
-    private final Session session;
+    private final Editing session;
     private final ShownChord shown;
     private final IntegerProperty string = new SimpleIntegerProperty();
     private final IntegerProperty fret = new SimpleIntegerProperty(5);
 
-    NeckModel(Session session, ShownChord shown) {
+    NeckModel(Editing session, ShownChord shown) {
         this.session = session;
         this.shown = shown;
     }

@@ -13,7 +13,7 @@ import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Editing;
 import vocalis.workbench.document.Edits;
 
 /**
@@ -21,10 +21,10 @@ import vocalis.workbench.document.Edits;
  */
 public final class StrokeEdits {
 
-    private final Session session;
+    private final Editing session;
     private final LaneModel lane;
 
-    StrokeEdits(Session session, LaneModel lane) {
+    StrokeEdits(Editing session, LaneModel lane) {
         this.session = session;
         this.lane = lane;
     }

@@ -14,7 +14,7 @@ import vocalis.core.rhythm.Ticks;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Onset;
 import vocalis.core.score.ScoreNote;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Editing;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.words.FindingWords;
 
@@ -23,7 +23,7 @@ public final class TouchEdits {
 
     private static final int VIBRATO_CENTS = 40;
 
-    private final Session session;
+    private final Editing session;
     private final LongProperty caret;
     private final ObjectProperty<Scope> scope;
 
@@ -31,7 +31,7 @@ public final class TouchEdits {
      * @param caret the lane's, in ticks
      * @param scope whether touches go to every pass of the figure or to one
      */
-    TouchEdits(Session session, LongProperty caret, ObjectProperty<Scope> scope) {
+    TouchEdits(Editing session, LongProperty caret, ObjectProperty<Scope> scope) {
         this.session = session;
         this.caret = caret;
         this.scope = scope;

@@ -22,7 +22,7 @@ import vocalis.core.riff.Lines;
 import vocalis.core.riff.Riff;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
-import vocalis.desktop.session.Session;
+import vocalis.desktop.session.Editing;
 import vocalis.desktop.session.Whereabouts;
 import vocalis.workbench.document.Edits;
 
@@ -40,7 +40,7 @@ public final class TypingModel {
         SLIDE
     }
 
-    private final Session session;
+    private final Editing session;
     private final Whereabouts whereabouts;
     private final LaneModel lane;
     private final Deque<Long> typed = new ArrayDeque<>();
@@ -50,7 +50,7 @@ public final class TypingModel {
     private int octave = 1;
     private int string;
 
-    TypingModel(Session session, Whereabouts whereabouts, LaneModel lane) {
+    TypingModel(Editing session, Whereabouts whereabouts, LaneModel lane) {
         this.session = session;
         this.whereabouts = whereabouts;
         this.lane = lane;

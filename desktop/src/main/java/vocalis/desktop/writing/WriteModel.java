@@ -68,7 +68,7 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
         gain = new GainModel(session, shown);
         shown.refresh();
         session.caret().chordProperty().addListener(o -> chordMoved());
-        session.workspace().onChange(this::documentChanged);
+        session.onChange(this::documentChanged);
         session.afterDerived(this::derivedChanged);
         offer.offeredProperty()
                 .addListener(

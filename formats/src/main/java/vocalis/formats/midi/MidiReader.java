@@ -341,6 +341,11 @@ final class MidiReader {
                                 + " bars; export a part of it");
             }
         }
+        List<TempoMap.Change> changes = changes();
+        return new TimeLine(MeterMap.ofBars(bars, pickup), new TempoMap(changes));
+    }
+
+    private List<TempoMap.Change> changes() {
         List<TempoMap.Change> changes = new ArrayList<>();
         if (tempos.isEmpty() || tempos.firstKey() > 0) {
             changes.add(new TempoMap.Change(0, 120));
@@ -353,7 +358,7 @@ final class MidiReader {
                 changes.add(new TempoMap.Change(t.getKey(), t.getValue()));
             }
         }
-        return new TimeLine(MeterMap.ofBars(bars, pickup), new TempoMap(changes));
+        return changes;
     }
 
     private Score score(List<Heard> heard, String strings, TimeLine time, long length)

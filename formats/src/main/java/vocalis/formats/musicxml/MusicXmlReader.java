@@ -168,35 +168,7 @@ final class MusicXmlReader {
             new MusicXmlNotes(board, meters).drafts(read, p, drafts);
             disagreeing(read, board, meters);
         } else {
-            fingered = false;
-            List<Played> played = new ArrayList<>();
-            TreeMap<Integer, Played> open = new TreeMap<>();
-            List<ReadNote> inTime = new ArrayList<>(part.notes());
-            inTime.sort(Comparator.comparingLong(ReadNote::at));
-            for (ReadNote n : inTime) {
-                Played before = open.get(n.midi());
-                boolean goesOn =
-                        n.tieStop() && before != null && before.at() + before.length() == n.at();
-                if (goesOn) {
-                    played.remove(before);
-                }
-                Played now =
-                        goesOn
-                                ? new Played(
-                                        n.midi(),
-                                        before.at(),
-                                        before.length() + n.length(),
-                                        before.dynamics())
-                                : new Played(n.midi(), n.at(), n.length(), n.dynamics());
-                played.add(now);
-                open.put(n.midi(), now);
-            }
-            int lowest = played.stream().mapToInt(Played::midi).min().orElse(40);
-            board = part.tuning().isEmpty() ? Placer.board(lowest) : board(p, part);
-            int left = Played.place(played, board, meters, drafts);
-            if (left > 0) {
-                remarks.add(left + " notes that no hand has were left out.");
-            }
+            board = fingered(p, part, meters, drafts);
         }
         try {
             TempoMap tempos = tempos(part);
@@ -209,6 +181,43 @@ final class MusicXmlReader {
         } catch (IllegalArgumentException e) {
             throw p.wrong("cannot be read as a score: " + e.getMessage());
         }
+    }
+
+    /** Notes without places on the neck are given to a hand. */
+    private Fretboard fingered(
+            XmlElement p, MusicXmlPart part, MeterMap meters, List<NoteDraft> drafts)
+            throws FormatException {
+        Fretboard board;
+        fingered = false;
+        List<Played> played = new ArrayList<>();
+        TreeMap<Integer, Played> open = new TreeMap<>();
+        List<ReadNote> inTime = new ArrayList<>(part.notes());
+        inTime.sort(Comparator.comparingLong(ReadNote::at));
+        for (ReadNote n : inTime) {
+            Played before = open.get(n.midi());
+            boolean goesOn =
+                    n.tieStop() && before != null && before.at() + before.length() == n.at();
+            if (goesOn) {
+                played.remove(before);
+            }
+            Played now =
+                    goesOn
+                            ? new Played(
+                                    n.midi(),
+                                    before.at(),
+                                    before.length() + n.length(),
+                                    before.dynamics())
+                            : new Played(n.midi(), n.at(), n.length(), n.dynamics());
+            played.add(now);
+            open.put(n.midi(), now);
+        }
+        int lowest = played.stream().mapToInt(Played::midi).min().orElse(40);
+        board = part.tuning().isEmpty() ? Placer.board(lowest) : board(p, part);
+        int left = Played.place(played, board, meters, drafts);
+        if (left > 0) {
+            remarks.add(left + " notes that no hand has were left out.");
+        }
+        return board;
     }
 
     /** Notes whose string and fret sound another note than is written, octaves aside. */

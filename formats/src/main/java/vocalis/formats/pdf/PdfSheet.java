@@ -150,16 +150,7 @@ public final class PdfSheet implements AutoCloseable {
                 page.centered(bold, 5.5f, 1, x + s * apart, at - 1.9f, who);
             }
         }
-        for (int f = 0; f <= FRETS; f++) {
-            boolean nut = f == 0 && first == 1;
-            page.line(
-                    nut ? INK : FAINT,
-                    nut ? 1.6f : 0.6f,
-                    x,
-                    top - f * tall,
-                    x + wide,
-                    top - f * tall);
-        }
+        frets(x, top, wide, tall, first == 1);
         if (first > 1) {
             page.write(
                     text,
@@ -168,6 +159,20 @@ public final class PdfSheet implements AutoCloseable {
                     x + wide + 5,
                     top - 0.5f * tall - 2.5f,
                     String.valueOf(first));
+        }
+    }
+
+    private void frets(float x, float top, float wide, float tall, boolean atNut)
+            throws IOException {
+        for (int f = 0; f <= FRETS; f++) {
+            boolean nut = f == 0 && atNut;
+            page.line(
+                    nut ? INK : FAINT,
+                    nut ? 1.6f : 0.6f,
+                    x,
+                    top - f * tall,
+                    x + wide,
+                    top - f * tall);
         }
     }
 

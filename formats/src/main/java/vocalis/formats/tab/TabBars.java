@@ -223,6 +223,11 @@ final class TabBars {
                 throw TabToken.wrong(top, m.column(), "no value stands over these notes");
             }
         }
+        close(top, from, start);
+    }
+
+    /** A bar's values come to its meter. */
+    private void close(TabSystem.Line top, int from, long start) throws FormatException {
         long length = at - start;
         boolean first = meters.isEmpty() && start == 0 && pickup > 0;
         if (length != (first ? pickup : meter.barTicks())) {

@@ -60,17 +60,7 @@ final class TabReader {
                             + " \"E|--3--5--|\"");
         }
         Tuning tuned = tuning(guitars.get(0).get(0));
-        Fretboard board;
-        try {
-            int highest = highest(guitars);
-            Instrument usual = Instrument.of(tuned);
-            int has = Math.max(frets == 0 ? usual.frets() : frets, highest + capo);
-            Instrument instrument = new Instrument(tuned, has, usual.scaleMm(), false);
-            board = new Fretboard(instrument, capo);
-        } catch (IllegalArgumentException e) {
-            throw new FormatException(
-                    "this tab is for no instrument known here: " + e.getMessage(), e);
-        }
+        Fretboard board = board(guitars, tuned);
         if (meter == null) {
             remarks.add("The tab says no meter; 4/4 was taken.");
             meter = Meter.COMMON;
@@ -102,6 +92,19 @@ final class TabReader {
                     key.isPresent());
         } catch (IllegalArgumentException e) {
             throw new FormatException("this tab cannot be played here: " + e.getMessage(), e);
+        }
+    }
+
+    private Fretboard board(List<List<TabSystem>> guitars, Tuning tuned) throws FormatException {
+        try {
+            int highest = highest(guitars);
+            Instrument usual = Instrument.of(tuned);
+            int has = Math.max(frets == 0 ? usual.frets() : frets, highest + capo);
+            Instrument instrument = new Instrument(tuned, has, usual.scaleMm(), false);
+            return new Fretboard(instrument, capo);
+        } catch (IllegalArgumentException e) {
+            throw new FormatException(
+                    "this tab is for no instrument known here: " + e.getMessage(), e);
         }
     }
 

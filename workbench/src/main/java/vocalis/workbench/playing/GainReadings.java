@@ -84,12 +84,12 @@ public final class GainReadings {
                         GainAnalysis.of(
                                 banks.of(
                                         strings,
-                                        s -> StringBank.of(openHz, frets, guitar, Player.RATE)),
+                                        s -> StringBank.of(openHz, frets, guitar, Gear.RATE)),
                                 shape.toArray(),
                                 cents,
                                 amp,
                                 ground.a4Hz(),
-                                Player.RATE));
+                                Gear.RATE));
     }
 
     private static List<Double> listed(double[] values) {

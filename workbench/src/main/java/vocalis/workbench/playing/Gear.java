@@ -15,6 +15,9 @@ import vocalis.sound.strings.Pickup;
 /** The guitar, its strings and the amplifier that a ground and a mix ask for. */
 public final class Gear {
 
+    /** Frames per second of all that sounds. */
+    static final double RATE = 48_000;
+
     private static final double OTHER_MICROPHONE = 0.25;
 
     private static final double NEAREST_PICK = 0.055;

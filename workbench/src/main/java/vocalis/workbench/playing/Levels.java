@@ -160,7 +160,7 @@ public final class Levels {
 
     private static Engine engine(Rig rig, int tempo, double gain, double volume) {
         Rig alone = new Rig(rig.bank(), rig.amp(), 0, gain);
-        return new Engine(Player.RATE, new Settings(alone, alone, tempo, 0, 0, 0, 0, volume), 3);
+        return new Engine(Gear.RATE, new Settings(alone, alone, tempo, 0, 0, 0, 0, volume), 3);
     }
 
     /** An engine that is about to play what is measured. */
@@ -173,7 +173,7 @@ public final class Levels {
      * it at work, because what it takes away must be given back.
      */
     private static double gainOf(Playing playing, double seconds) {
-        int frames = (int) (seconds * Player.RATE);
+        int frames = (int) (seconds * Gear.RATE);
         float[] stereo = new float[2 * frames];
         playing.at(1, QUIET).render(stereo, frames);
         double lkfs = Loudness.integrated(stereo, frames);

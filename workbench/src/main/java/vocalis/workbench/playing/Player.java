@@ -2,9 +2,11 @@ package vocalis.workbench.playing;
 
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import vocalis.core.instrument.Shape;
@@ -27,13 +29,14 @@ import vocalis.workbench.base.Log;
 public final class Player implements AutoCloseable {
 
     /** Frames per second. */
-    public static final double RATE = 48_000;
+    public static final double RATE = Gear.RATE;
 
     /** Frames that the device buffers: 43 ms. */
     public static final int BUFFER = 2048;
 
     private final ExecutorService worker = single("vocalis-strings");
-    private final ExecutorService leveller = single("vocalis-levels");
+    private final ScheduledExecutorService leveller =
+            Executors.newSingleThreadScheduledExecutor(r -> thread(r, "vocalis-levels"));
     private final Measured measured;
     private final Levels levels;
     private final Engine engine;
@@ -72,17 +75,18 @@ public final class Player implements AutoCloseable {
     }
 
     private static ExecutorService single(String name) {
-        return Executors.newSingleThreadExecutor(
-                r -> {
-                    Thread t = new Thread(r, name);
-                    t.setDaemon(true);
-                    t.setPriority(Thread.MIN_PRIORITY);
-                    return t;
-                });
+        return Executors.newSingleThreadExecutor(r -> thread(r, name));
+    }
+
+    private static Thread thread(Runnable r, String name) {
+        Thread t = new Thread(r, name);
+        t.setDaemon(true);
+        t.setPriority(Thread.MIN_PRIORITY);
+        return t;
     }
 
     /** Runs work that says what it was when it throws; a player that is closing drops it. */
-    private static void execute(ExecutorService on, String what, Runnable work) {
+    private static void execute(Executor on, String what, Runnable work) {
         try {
             on.execute(
                     () -> {
@@ -152,10 +156,16 @@ public final class Player implements AutoCloseable {
         }
     }
 
+    /**
+     * Nothing newer came for so long before a riff is measured: somebody who is still typing is not
+     * worked for in vain.
+     */
+    private static final long QUIET_MILLIS = 250;
+
     /** Brings the riff to the common loudness once it is known how loud it is. */
     private void level(Heard next, long mine) {
         execute(
-                leveller,
+                r -> leveller.schedule(r, QUIET_MILLIS, TimeUnit.MILLISECONDS),
                 "measuring loudness",
                 () -> {
                     if (mine != newest) {

@@ -44,7 +44,7 @@ public final class Rigs {
     static Rigs of(Ground ground, Mix mix) {
         double[] hz = Gear.openHz(ground);
         int frets = ground.board().frets();
-        StringBank one = StringBank.of(hz, frets, Gear.guitar(mix.controls(), ground), Player.RATE);
+        StringBank one = StringBank.of(hz, frets, Gear.guitar(mix.controls(), ground), Gear.RATE);
         return new Rigs(hz, frets, one, other(hz, frets, mix, one, ground));
     }
 
@@ -75,7 +75,7 @@ public final class Rigs {
         for (int s = 0; s < own.length; s++) {
             own[s] = hz[s] * Math.pow(2, OTHERS_CENTS[s % OTHERS_CENTS.length] / 1200);
         }
-        return StringBank.of(own, frets, others(mix.secondControls(), ground), Player.RATE);
+        return StringBank.of(own, frets, others(mix.secondControls(), ground), Gear.RATE);
     }
 
     private static Guitar others(Controls c, Ground ground) {

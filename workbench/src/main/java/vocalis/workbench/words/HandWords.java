@@ -5,6 +5,7 @@ import java.util.List;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Muting;
 import vocalis.core.hands.Muting.By;
+import vocalis.core.hands.Refusal;
 import vocalis.core.instrument.Shape;
 
 /** What fingers do, in words. */
@@ -13,6 +14,24 @@ public final class HandWords {
     private static final String[] FINGERS = {"", "index", "middle", "ring", "little", "thumb"};
 
     private HandWords() {}
+
+    /**
+     * Why no hand holds a shape: a sentence without its subject, such as {@code needs 143 mm from
+     * fret 3 to fret 9, where a medium hand reaches 120 mm at most}.
+     */
+    public static String of(Refusal refusal) {
+        if (refusal instanceof Refusal.TooWide w) {
+            return "needs %d mm from fret %d to fret %d, where a %s hand reaches %d mm at most"
+                    .formatted(
+                            Math.round(w.reachMm()),
+                            w.lowFret(),
+                            w.highFret(),
+                            w.hand(),
+                            Math.round(w.limitMm()));
+        }
+        return "needs more than four fingers: its frets lie so that no finger can cover more of"
+                + " them";
+    }
 
     /** Such as {@code index 5, ring 7, little 7}. */
     public static String of(Fingering f) {

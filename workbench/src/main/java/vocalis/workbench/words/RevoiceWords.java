@@ -68,7 +68,7 @@ public final class RevoiceWords {
                         : row.version().isPresent()
                                 ? "kept beside what is written"
                                 : row.family().isPresent()
-                                        ? row.family().get().effect()
+                                        ? FamilyWords.effect(row.family().get())
                                         : did(row, row.intent().get());
         return does + "; " + shifts(row);
     }
