@@ -130,7 +130,8 @@ final class Frame extends BorderPane {
         whereabouts.placeProperty().addListener(o -> focusPlace());
         whereabouts.placeProperty().addListener(o -> write.fit(getWidth(), getHeight()));
         places.forEach(this::follow);
-        layoutBoundsProperty().addListener(o -> write.fit(getWidth(), getHeight()));
+        widthProperty().addListener(o -> write.fit(getWidth(), getHeight()));
+        heightProperty().addListener(o -> write.fit(getWidth(), getHeight()));
         beginning.openProperty().addListener(o -> showScreen());
     }
 
@@ -383,13 +384,12 @@ final class Frame extends BorderPane {
         go(WritePlace.BAND);
     }
 
-    /** In decibels. */
     double volume() {
         return transport.volumeProperty().get();
     }
 
-    void volume(double db) {
-        transport.volumeProperty().set(db);
+    void volume(double decibels) {
+        transport.volumeProperty().set(decibels);
     }
 
     /** Ends what follows document and engine. */

@@ -50,7 +50,7 @@ class EveryCommandTest extends WindowDriver {
     }
 
     @Override
-    boolean small() {
+    boolean large() {
         return true;
     }
 
@@ -296,7 +296,7 @@ class EveryCommandTest extends WindowDriver {
     /** At every size of text, on every screen: no button's words are cut, and bars lead to all. */
     @Test
     void largerTextFits() {
-        for (double[] size : new double[][] {{1040, 700}, {1280, 800}, {1920, 1080}}) {
+        for (double[] size : new double[][] {{1920, 1080}, {1280, 800}, {1040, 700}}) {
             size(size[0], size[1]);
             for (int percent : new int[] {100, 130, 160}) {
                 fx(

@@ -41,10 +41,10 @@ import vocalis.workbench.demo.Demo;
 class SightTest extends WindowDriver {
 
     private static final String[] DRAWN = {"#voice-band", "#lane", "#cards", "#neck", "#overview"};
-    private static final double[][] SIZES = {{1040, 700}, {1280, 800}, {1920, 1080}};
+    private static final double[][] SIZES = {{1920, 1080}, {1280, 800}, {1040, 700}};
 
     @Override
-    boolean small() {
+    boolean large() {
         return true;
     }
 
@@ -346,7 +346,7 @@ class SightTest extends WindowDriver {
         List<Piece> tried = Boolean.getBoolean("vocalis.long") ? pieces : pieces.subList(0, 2);
         for (double[] s : SIZES) {
             size(s[0], s[1]);
-            boolean largest = s == SIZES[SIZES.length - 1];
+            boolean largest = s == SIZES[0];
             for (Piece p : tried) {
                 songScreens(p, screens, s[0] + " wide", largest);
             }

@@ -75,10 +75,10 @@ abstract class WindowDriver {
     }
 
     /**
-     * Whether the window opens as small as it may be. The offscreen toolkit goes on painting into
-     * the pixels of the least size that a window had: one that is resized only ever grows.
+     * Whether the window opens as large as the screen. The offscreen toolkit fails to paint a
+     * window that grew: one that is resized only ever shrinks.
      */
-    boolean small() {
+    boolean large() {
         return false;
     }
 
@@ -91,10 +91,10 @@ abstract class WindowDriver {
     final void open(Stage stage) {
         System.setProperty("vocalis.data", folder.toString());
         this.stage = stage;
-        if (small()) {
+        if (large()) {
             Preferences left = Preferences.in(Places.in(folder).settings());
-            left.set("window.width", 1040);
-            left.set("window.height", 700);
+            left.set("window.width", 1920);
+            left.set("window.height", 1080);
             left.save();
         }
         Theme.loadFonts();
@@ -150,11 +150,11 @@ abstract class WindowDriver {
 
     // Helpers.
 
-    /** Makes the window larger, or leaves it: see {@link #small()}. */
+    /** Makes the window smaller, or leaves it: see {@link #large()}. */
     void size(double width, double height) {
         fx(
                 () -> {
-                    assertThat(width).isGreaterThanOrEqualTo(stage.getWidth());
+                    assertThat(width).isLessThanOrEqualTo(stage.getWidth());
                     stage.setWidth(width);
                     stage.setHeight(height);
                     return null;

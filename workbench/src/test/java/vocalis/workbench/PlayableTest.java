@@ -50,7 +50,8 @@ class PlayableTest {
         int accepted = 0;
         int changed = Boolean.getBoolean("vocalis.long") ? 1500 : 400;
         for (int i = 0; i < changed; i++) {
-            JsonNode tree = seeds.get(random.nextInt(seeds.size())).deepCopy();
+            // Seed by seed, for the catalogue knows the last two necks alone.
+            JsonNode tree = seeds.get(i * seeds.size() / changed).deepCopy();
             String what = "";
             for (int c = 0; c <= random.nextInt(2); c++) {
                 what += changeNumber(tree, random) + " ";

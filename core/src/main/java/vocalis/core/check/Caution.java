@@ -2,6 +2,7 @@ package vocalis.core.check;
 
 import java.util.List;
 import vocalis.core.derive.Finding;
+import vocalis.core.hands.WhileHeld;
 
 /** Something in a riff that a player would stumble over. Words are made where it is shown. */
 public sealed interface Caution {
@@ -39,6 +40,23 @@ public sealed interface Caution {
      * @param mm how far apart they lie
      */
     record WideJoin(int chord, long at, int from, int to, double mm) implements Caution {}
+
+    /**
+     * Something is done on one string that the fingers holding the others do not let happen.
+     *
+     * @param string string index, 0 is the lowest
+     * @param from fret that the string sounded on
+     * @param to fret that it is to go to; the same for a bend
+     */
+    record NotWhileHeld(
+            int chord,
+            long at,
+            int string,
+            int from,
+            int to,
+            WhileHeld.Way way,
+            WhileHeld.Blocked why)
+            implements Caution {}
 
     /**
      * The hand has to travel far in little time.

@@ -42,6 +42,7 @@ public final class Check {
         c.findings();
         c.hands();
         c.joins();
+        c.all.addAll(HeldStrings.of(derived));
         c.changes();
         c.strings();
         c.seam();

@@ -20,6 +20,15 @@ public final class Touches {
         return riff.withTouches(touches);
     }
 
+    /** Adds several at once. */
+    public static Riff putAll(Riff riff, List<Touch> touches) {
+        Riff with = riff;
+        for (Touch t : touches) {
+            with = put(with, t);
+        }
+        return with;
+    }
+
     /** Takes away every touch on an event that is heard at a pass. */
     public static Riff clear(Riff riff, String figure, int event, int pass) {
         List<Touch> touches = new ArrayList<>(riff.touches());

@@ -1,6 +1,8 @@
 package vocalis.desktop.lane;
 
 import java.util.List;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
@@ -8,6 +10,7 @@ import vocalis.core.pattern.Stroke;
 import vocalis.core.pattern.Touch;
 import vocalis.core.score.Manner;
 import vocalis.core.score.ScoreNote;
+import vocalis.desktop.writing.FingerVoices;
 import vocalis.desktop.writing.LaneModel;
 import vocalis.desktop.writing.TouchEdits;
 
@@ -20,10 +23,15 @@ final class Embellish {
 
     private Embellish() {}
 
-    /** The menu for the stroke as it stands; one line where there is none. */
-    static ContextMenu menu(LaneModel lane) {
+    /**
+     * The menu for the stroke as it stands; one line where there is none.
+     *
+     * @param again shows it anew once another voice was chosen
+     */
+    static ContextMenu menu(LaneModel lane, Runnable again) {
         ContextMenu menu = new ContextMenu();
-        ScoreNote top = lane.topAtCaret().orElse(null);
+        TouchEdits touches = lane.touches();
+        ScoreNote top = touches.voices().chosen().stream().findFirst().orElse(null);
         if (top == null) {
             MenuItem none = new MenuItem("No stroke here: Enter puts one");
             none.setDisable(true);
@@ -31,29 +39,80 @@ final class Embellish {
             return menu;
         }
         int fret = top.endFret();
-        TouchEdits touches = lane.touches();
-        add(menu.getItems(), "Hammer on to " + (fret + 1), () -> touches.legato(1));
-        add(menu.getItems(), "Hammer on to " + (fret + 2), () -> touches.legato(2));
+        boolean several = touches.voices().chosen().size() > 1;
+        add(
+                menu.getItems(),
+                several ? "Hammer on a fret up" : "Hammer on to " + (fret + 1),
+                () -> touches.legato(1));
+        add(
+                menu.getItems(),
+                several ? "Hammer on two frets up" : "Hammer on to " + (fret + 2),
+                () -> touches.legato(2));
+        if (touches.voices().here().size() > 1) {
+            menu.getItems().add(0, on(touches.voices(), again));
+            menu.getItems().add(whole(touches));
+        }
         menu.getItems()
                 .addAll(pull(touches, fret), slide(touches, fret), bend(touches), vibrato(touches));
         menu.getItems().addAll(picked(touches), manner(lane));
-        if (!top.techniques().isEmpty()) {
-            add(menu.getItems(), "Plain note again", touches::plain);
+        if (touches.voices().here().stream().anyMatch(n -> !n.techniques().isEmpty())) {
+            add(menu.getItems(), "Plain notes again", touches::plain);
+        }
+        return menu;
+    }
+
+    /** Which notes of the stroke it is for. */
+    private static Menu on(FingerVoices voices, Runnable again) {
+        Menu menu = new Menu("On " + voices.inWords());
+        menu.setId("embellish-on");
+        List<ScoreNote> all = voices.here();
+        List<Integer> ranks = IntStream.range(0, all.size()).boxed().toList();
+        choice(menu, "All " + all.size() + " notes", voices, ranks, again);
+        for (int r = 0; r < all.size(); r++) {
+            choice(menu, voices.inWords(r), voices, List.of(r), again);
+        }
+        if (all.size() > 3) {
+            choice(menu, "The upper three", voices, List.of(0, 1, 2), again);
+        }
+        return menu;
+    }
+
+    private static void choice(
+            Menu menu, String words, FingerVoices voices, List<Integer> ranks, Runnable again) {
+        boolean now = voices.ranksProperty().get().equals(new TreeSet<>(ranks));
+        add(
+                menu.getItems(),
+                words + (now ? "  ✓" : ""),
+                () -> {
+                    voices.choose(ranks);
+                    again.run();
+                });
+    }
+
+    /** What the hand does with the whole shape. */
+    private static Menu whole(TouchEdits touches) {
+        Menu menu = new Menu("The whole shape");
+        menu.setId("embellish-whole");
+        add(menu.getItems(), "Slide it into the next stroke", touches::slideToNext);
+        add(menu.getItems(), "Lift it off, the strings ring open", () -> touches.liftAll(9));
+        if (touches.voices().here().size() > 3) {
+            add(menu.getItems(), "Lift off the upper three", () -> touches.liftAll(3));
         }
         return menu;
     }
 
     private static Menu pull(TouchEdits touches, int fret) {
-        Menu pull = new Menu("Pull off");
+        Menu pull = new Menu("Pull off, come and go");
         for (int down : new int[] {1, 2}) {
             if (fret > down) {
                 add(pull.getItems(), "To fret " + (fret - down), () -> touches.legato(-down));
             }
         }
         if (fret > 0) {
-            add(pull.getItems(), "To the open string", () -> touches.legato(-fret));
+            add(pull.getItems(), "To the open string", touches::lift);
         }
-        pull.setDisable(pull.getItems().isEmpty());
+        add(pull.getItems(), "A note above comes and goes, a fret up", () -> touches.comeAndGo(1));
+        add(pull.getItems(), "A note above comes and goes, two up", () -> touches.comeAndGo(2));
         return pull;
     }
 

@@ -33,6 +33,11 @@ public final class Lane extends PaintedControl {
         }
     }
 
+    /** Where a note stands on the lane: x and y of a tick on a string, as last painted. */
+    public double[] at(long tick, int string) {
+        return ((LaneSkin) getSkin()).at(tick, string);
+    }
+
     /** Shows what fingers and palm can do to the stroke under the caret. */
     public void embellish() {
         if (getSkin() instanceof LaneSkin skin) {

@@ -56,6 +56,11 @@ final class LaneMouse {
             return;
         }
         boolean wasThere = model.lane().caretProperty().get() == tick;
+        int string = skin.geometry().stringAt(e.getY());
+        if (wasThere && e.isControlDown() && string >= 0 && e.getButton() == MouseButton.PRIMARY) {
+            model.lane().touches().voices().toggleString(string);
+            return;
+        }
         painting = skin.geometry().zone(e.getY());
         model.lane().markProperty().set(OptionalLong.empty());
         model.lane().setCaret(tick);
@@ -63,7 +68,6 @@ final class LaneMouse {
             menu.show(lane, e.getScreenX(), e.getScreenY());
             return;
         }
-        int string = skin.geometry().stringAt(e.getY());
         boolean begins = model.lane().beginsAtCaret();
         if (e.getClickCount() == 2 && !begins) {
             model.lane().toggleStroke();
@@ -161,6 +165,6 @@ final class LaneMouse {
                         : skin.geometry().axis().x(model.lane().caretProperty().get());
         double y = skin.geometry() == null ? 0 : skin.geometry().words();
         Point2D at = lane.localToScreen(x, y);
-        Embellish.menu(model.lane()).show(lane, at.getX(), at.getY());
+        Embellish.menu(model.lane(), this::embellish).show(lane, at.getX(), at.getY());
     }
 }

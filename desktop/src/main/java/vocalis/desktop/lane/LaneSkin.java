@@ -47,6 +47,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
                 model.lane().markProperty(),
                 model.lane().scopeProperty(),
                 model.lane().grainProperty(),
+                model.lane().touches().voices().ranksProperty(),
                 model.typing().changedProperty(),
                 model.whereabouts().placeProperty());
         mouse = new LaneMouse(this, lane);
@@ -63,6 +64,11 @@ final class LaneSkin extends CanvasSkin<Lane> {
     /** As last painted, null before. */
     LaneGeometry geometry() {
         return geometry;
+    }
+
+    /** Where a note stands: x and y of a tick on a string, as last painted. */
+    double[] at(long tick, int string) {
+        return new double[] {geometry.axis().x(tick), geometry.y(string)};
     }
 
     /** Shows what fingers and palm can do to the stroke under the caret. */
@@ -342,6 +348,16 @@ final class LaneSkin extends CanvasSkin<Lane> {
                         ? c.rootPaint()
                         : fret == 0 ? c.openPaint() : c.ink();
         text(g, head.fret(), x, y, digits(), paint, TextAlignment.CENTER);
+        if (atCaret && model.lane().touches().voices().marks(n)) {
+            stroke(
+                    g,
+                    c.ink(),
+                    2,
+                    x - w / 2 + 1,
+                    y + high / 2 + 0.5,
+                    x + w / 2 - 1,
+                    y + high / 2 + 0.5);
+        }
         if (before > 0) {
             text(g, head.sign(), x - w / 2, y, c.smallMonoFont(), c.dim(), TextAlignment.RIGHT);
         }

@@ -81,6 +81,19 @@ final class LaneCommands {
                 .keys("E")
                 .button("Slide, hammer-on …")
                 .does(screen::embellish);
+        commands.add("voices", "which notes fingers act on: the top one, all, each of the others")
+                .in(LANE)
+                .keys("G")
+                .means("which notes fingers act on")
+                .button("Which notes")
+                .lit(() -> lane.touches().voices().othersChosen())
+                .does(lane.touches().voices()::cycle);
+        commands.add("slide-shape", "slide the whole shape into the next stroke")
+                .in(LANE)
+                .does(lane.touches()::slideToNext);
+        commands.add("lift-shape", "lift the shape off: its strings ring open")
+                .in(LANE)
+                .does(() -> lane.touches().liftAll(9));
         commands.add("tie", "hold on: tie to the note before")
                 .in(LANE)
                 .keys("T")
@@ -294,13 +307,13 @@ final class LaneCommands {
         commands.walk(
                 LANE,
                 "note-up",
-                "its top note a fret up, here only",
+                "its top note, or those chosen, a fret up, here only",
                 "alt UP",
                 () -> lane.touches().changeNote(1));
         commands.walk(
                 LANE,
                 "note-down",
-                "its top note a fret down, here only",
+                "its top note, or those chosen, a fret down, here only",
                 "alt DOWN",
                 () -> lane.touches().changeNote(-1));
     }

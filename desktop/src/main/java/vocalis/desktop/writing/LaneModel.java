@@ -305,7 +305,7 @@ public final class LaneModel {
         } else if (eventAtCaret().isPresent()) {
             session.apply(Edits.removeEvent(caret.get(), scope.get()));
         } else {
-            touches.nothingHere();
+            touches.voices().nothingHere();
         }
     }
 
@@ -353,7 +353,7 @@ public final class LaneModel {
 
     /** The highest note of what sounds under the caret. */
     public Optional<ScoreNote> topAtCaret() {
-        return touches.top();
+        return touches.voices().top();
     }
 
     /** What the figure under the caret is and where edits hold, in words. */

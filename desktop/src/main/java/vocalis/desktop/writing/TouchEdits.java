@@ -1,18 +1,20 @@
 package vocalis.desktop.writing;
 
-import java.util.Comparator;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.OptionalLong;
 import javafx.beans.property.LongProperty;
 import javafx.beans.property.ObjectProperty;
 import vocalis.core.edit.Scope;
-import vocalis.core.edit.Touches;
 import vocalis.core.pattern.Anchor;
 import vocalis.core.pattern.Touch;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Onset;
+import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.desktop.session.Editing;
 import vocalis.workbench.document.Edits;
@@ -24,8 +26,8 @@ public final class TouchEdits {
     private static final int VIBRATO_CENTS = 40;
 
     private final Editing session;
-    private final LongProperty caret;
     private final ObjectProperty<Scope> scope;
+    private final FingerVoices voices;
 
     /**
      * @param caret the lane's, in ticks
@@ -33,32 +35,22 @@ public final class TouchEdits {
      */
     TouchEdits(Editing session, LongProperty caret, ObjectProperty<Scope> scope) {
         this.session = session;
-        this.caret = caret;
         this.scope = scope;
+        voices = new FingerVoices(session, caret);
     }
 
-    /** What sounds under the caret, as last derived. */
-    Optional<Onset> onset() {
-        return session.derived().score().soundingAt(caret.get());
-    }
-
-    /** The highest note of what sounds under the caret. */
-    Optional<ScoreNote> top() {
-        var board = session.riff().ground().board();
-        return onset().flatMap(
-                        o ->
-                                o.notes().stream()
-                                        .max(
-                                                Comparator.comparingInt(
-                                                        n -> board.midi(n.string(), n.fret()))));
+    /** Which notes of the stroke fingers act on. */
+    public FingerVoices voices() {
+        return voices;
     }
 
     void nothingHere() {
-        session.say("No stroke here: Enter puts one.");
+        voices.nothingHere();
     }
 
-    private Optional<Anchor> anchor(Scope where) {
-        return onset().flatMap(Onset::origin)
+    private Optional<Anchor> anchor(Scope where, int rank) {
+        return voices.onset()
+                .flatMap(Onset::origin)
                 .map(
                         o ->
                                 new Anchor(
@@ -67,60 +59,181 @@ public final class TouchEdits {
                                         where == Scope.EVERY_PASS
                                                 ? Optional.empty()
                                                 : Optional.of(o.pass()),
-                                        new Anchor.Voice.FromTop(0)));
+                                        new Anchor.Voice.FromTop(rank)));
     }
 
-    /** Changes the top note of the stroke under the caret by frets, here alone. */
+    /** Changes the chosen notes of the stroke under the caret by frets, here alone. */
     public void changeNote(int frets) {
-        Optional<Anchor> a = anchor(Scope.THIS_PASS);
-        if (a.isEmpty()) {
+        List<ScoreNote> on = voices.chosen();
+        if (on.isEmpty() || anchor(Scope.THIS_PASS, 0).isEmpty()) {
             nothingHere();
             return;
         }
-        int fret = top().orElseThrow().fret() + frets;
-        if (fret < 0 || fret > session.riff().ground().board().frets()) {
+        int last = session.riff().ground().board().frets();
+        if (on.stream().anyMatch(n -> n.fret() + frets < 0 || n.fret() + frets > last)) {
             session.say("The note would leave the neck.");
             return;
         }
-        session.apply(Edits.moveNote(a.get(), frets));
+        List<Anchor> anchors = new ArrayList<>();
+        voices.ranks().forEach(r -> anchor(Scope.THIS_PASS, r).ifPresent(anchors::add));
+        session.apply(Edits.moveNotes(anchors.subList(0, on.size()), frets));
     }
 
+    /** What is done to one of the chosen notes; nothing where it does not apply. */
     private interface Maker {
-        Touch make(Anchor anchor, long length);
+        List<Touch> make(Anchor anchor, ScoreNote note, long length);
     }
 
     private void touch(Maker maker) {
-        Optional<Anchor> a = anchor(scope.get());
-        if (a.isEmpty()) {
+        touch(voices.ranks(), maker);
+    }
+
+    private void touch(Collection<Integer> ranks, Maker maker) {
+        List<ScoreNote> all = voices.here();
+        if (all.isEmpty() || anchor(scope.get(), 0).isEmpty()) {
             nothingHere();
             return;
         }
-        Touch t = maker.make(a.get(), onset().orElseThrow().length());
-        session.apply(Edits.touch(FindingWords.words(t), t));
+        long length = voices.onset().orElseThrow().length();
+        List<Touch> made = new ArrayList<>();
+        for (int r : ranks) {
+            if (r < all.size()) {
+                Anchor a = anchor(scope.get(), r).orElseThrow();
+                made.addAll(maker.make(a, all.get(r), length));
+            }
+        }
+        if (made.isEmpty()) {
+            session.say("That leaves the neck here.");
+            return;
+        }
+        String what = FindingWords.words(made.get(made.size() - 1));
+        session.apply(Edits.touches(what + (made.size() > 1 ? " of several notes" : ""), made));
+    }
+
+    /** A fret that a note ends on, moved, where it is on the neck. */
+    private boolean onNeck(ScoreNote n, int frets) {
+        int to = n.fret() + frets;
+        return to >= 0 && to <= session.riff().ground().board().frets();
     }
 
     /** Hammers on (frets up) or pulls off (down) in the middle of the stroke under the caret. */
     public void legato(int frets) {
-        touch((a, length) -> new Touch.Legato(a, List.of(new Touch.Step(frets, length / 2))));
+        touch(
+                (a, n, length) ->
+                        onNeck(n, frets)
+                                ? List.of(
+                                        new Touch.Legato(
+                                                a, List.of(new Touch.Step(frets, length / 2))))
+                                : List.of());
+    }
+
+    /** Lifts the fingers off the chosen strings, which ring open. */
+    public void lift() {
+        touch(
+                (a, n, length) ->
+                        n.fret() == 0
+                                ? List.of()
+                                : List.of(
+                                        new Touch.Legato(
+                                                a,
+                                                List.of(new Touch.Step(-n.fret(), length / 2)))));
+    }
+
+    /** The same with so many of the highest voices, whatever was chosen. */
+    public void liftAll(int most) {
+        List<ScoreNote> all = voices.here();
+        List<Integer> ranks = voices.fretted().stream().limit(most).toList();
+        if (ranks.isEmpty() && !all.isEmpty()) {
+            session.say("No finger is down here.");
+            return;
+        }
+        touch(
+                ranks,
+                (a, n, length) ->
+                        List.of(
+                                new Touch.Legato(
+                                        a, List.of(new Touch.Step(-n.fret(), length / 2)))));
+    }
+
+    /** A finger comes down frets higher for a third of the stroke, and goes again. */
+    public void comeAndGo(int frets) {
+        touch(
+                (a, n, length) ->
+                        onNeck(n, frets)
+                                ? List.of(
+                                        new Touch.Legato(
+                                                a,
+                                                List.of(
+                                                        new Touch.Step(frets, length / 3),
+                                                        new Touch.Step(-frets, 2 * length / 3))))
+                                : List.of());
     }
 
     /** Slides by frets, soon after the stroke. */
     public void slide(int frets) {
-        touch((a, length) -> new Touch.Slide(a, frets, length / 6, way(length)));
+        touch(
+                (a, n, length) ->
+                        onNeck(n, frets)
+                                ? List.of(new Touch.Slide(a, frets, length / 6, way(length)))
+                                : List.of());
+    }
+
+    /**
+     * By how many frets all fretted strings of the stroke go to the next one; empty where they do
+     * not all go alike, or nothing follows.
+     */
+    public OptionalInt toNext() {
+        Optional<Onset> here = voices.onset();
+        if (here.isEmpty()) {
+            return OptionalInt.empty();
+        }
+        Score score = session.derived().score();
+        int at = score.firstFrom(here.get().at() + 1);
+        Onset next = score.onsets().get(at < score.onsets().size() ? at : 0);
+        List<Integer> by =
+                here.get().notes().stream()
+                        .filter(n -> n.fret() > 0 && next.note(n.string()).isPresent())
+                        .map(n -> next.note(n.string()).orElseThrow().fret() - n.fret())
+                        .distinct()
+                        .toList();
+        return by.size() == 1 && by.get(0) != 0 ? OptionalInt.of(by.get(0)) : OptionalInt.empty();
+    }
+
+    /** Slides the whole shape, open strings left ringing, so that it arrives at the next stroke. */
+    public void slideToNext() {
+        OptionalInt by = toNext();
+        if (by.isEmpty()) {
+            session.say(
+                    "The next stroke is no such shape moved along the neck: a hand cannot slide into"
+                            + " it whole.");
+            return;
+        }
+        touch(
+                voices.fretted(),
+                (a, n, length) ->
+                        onNeck(n, by.getAsInt())
+                                ? List.of(
+                                        new Touch.Slide(
+                                                a,
+                                                by.getAsInt(),
+                                                length - way(length),
+                                                way(length)))
+                                : List.of());
     }
 
     /** Bends by cents, soon after the stroke; let back at two thirds of it, or held. */
     public void bend(int cents, boolean release) {
         touch(
-                (a, length) ->
-                        new Touch.Bend(
-                                a,
-                                cents,
-                                length / 6,
-                                way(length),
-                                release
-                                        ? OptionalLong.of(length / 6 + 2 * way(length))
-                                        : OptionalLong.empty()));
+                (a, n, length) ->
+                        List.of(
+                                new Touch.Bend(
+                                        a,
+                                        cents,
+                                        length / 6,
+                                        way(length),
+                                        release
+                                                ? OptionalLong.of(length / 6 + 2 * way(length))
+                                                : OptionalLong.empty())));
     }
 
     /** Shakes the note from the middle of the stroke on. */
@@ -130,39 +243,37 @@ public final class TouchEdits {
 
     /** Shakes it so wide and so fast. */
     public void vibrato(int cents, double hz) {
-        touch((a, length) -> new Touch.Vibrato(a, cents, hz, length / 2));
+        touch((a, n, length) -> List.of(new Touch.Vibrato(a, cents, hz, length / 2)));
     }
 
     /** Strikes it again and again while it lasts. */
     public void tremolo(int strokes) {
-        touch((a, length) -> new Touch.Tremolo(a, strokes));
+        touch((a, n, length) -> List.of(new Touch.Tremolo(a, strokes)));
     }
 
     /** Lets a partial sound in its place. */
     public void pinch(int partial) {
-        touch((a, length) -> new Touch.Pinch(a, partial));
+        touch((a, n, length) -> List.of(new Touch.Pinch(a, partial)));
     }
 
     /** Slides into the note from frets below (above), at once. */
     public void slideIn(int frets) {
-        Optional<Anchor> a = anchor(scope.get());
-        if (a.isEmpty()) {
-            nothingHere();
-            return;
-        }
-        long way = way(onset().orElseThrow().length());
-        session.apply(
-                Edits.riff(
-                        "slide in",
-                        r ->
-                                Touches.put(
-                                        Touches.put(r, new Touch.Moved(a.get(), -frets)),
-                                        new Touch.Slide(a.get(), frets, 0, way))));
+        touch(
+                (a, n, length) ->
+                        onNeck(n, -frets)
+                                ? List.of(
+                                        new Touch.Moved(a, -frets),
+                                        new Touch.Slide(a, frets, 0, way(length)))
+                                : List.of());
     }
 
     /** Slides away from the note at its end. */
     public void slideOut(int frets) {
-        touch((a, length) -> new Touch.Slide(a, frets, length * 2 / 3, length / 3));
+        touch(
+                (a, n, length) ->
+                        onNeck(n, frets)
+                                ? List.of(new Touch.Slide(a, frets, length * 2 / 3, length / 3))
+                                : List.of());
     }
 
     private static long way(long length) {
@@ -171,23 +282,18 @@ public final class TouchEdits {
 
     /** Takes away what fingers do to the stroke under the caret. */
     public void plain() {
-        onset().flatMap(Onset::origin)
+        voices.onset()
+                .flatMap(Onset::origin)
                 .ifPresent(o -> session.apply(Edits.plain(o.figure(), o.event(), o.pass())));
     }
 
     /** The next level of one voice, counted from the top as 1: soft, ghosted, accented, its own. */
     public void cycleLevel(int fromTop) {
-        Anchor top = anchor(scope.get()).orElse(null);
-        if (top == null) {
+        Anchor a = anchor(scope.get(), fromTop - 1).orElse(null);
+        if (a == null) {
             nothingHere();
             return;
         }
-        Anchor a =
-                new Anchor(
-                        top.figure(),
-                        top.event(),
-                        top.pass(),
-                        new Anchor.Voice.FromTop(fromTop - 1));
         List<Dynamics> order = List.of(Dynamics.SOFT, Dynamics.GHOST, Dynamics.ACCENT);
         Touch.Level now =
                 session.now().touches().stream()

@@ -282,8 +282,27 @@ public final class Edits {
         return merging(what, "touch:" + touch.anchor(), r -> Touches.put(r, touch));
     }
 
+    /** The same on several voices, as one step. */
+    public static Edit touches(String what, List<Touch> touches) {
+        return merging(what, "touch:" + touches.get(0).anchor(), r -> Touches.putAll(r, touches));
+    }
+
     public static Edit moveNote(Anchor anchor, int frets) {
         return merging("change note", "note:" + anchor, r -> Touches.moveNote(r, anchor, frets));
+    }
+
+    /** The same on several voices. */
+    public static Edit moveNotes(List<Anchor> anchors, int frets) {
+        return merging(
+                "change notes",
+                "note:" + anchors.get(0),
+                r -> {
+                    Riff moved = r;
+                    for (Anchor a : anchors) {
+                        moved = Touches.moveNote(moved, a, frets);
+                    }
+                    return moved;
+                });
     }
 
     public static Edit plain(String figure, int event, int pass) {

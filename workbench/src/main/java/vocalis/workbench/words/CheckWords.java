@@ -3,6 +3,7 @@ package vocalis.workbench.words;
 import java.util.stream.Collectors;
 import vocalis.core.check.Caution;
 import vocalis.core.check.Check;
+import vocalis.core.hands.WhileHeld;
 import vocalis.core.pattern.Restart;
 import vocalis.core.rhythm.Landing;
 import vocalis.core.rhythm.MeterMap;
@@ -34,6 +35,8 @@ public final class CheckWords {
                     "from fret %d to %d without the pick are %.0f mm, more than a hand reaches; slide"
                             + " there, or strike the second note",
                     j.from(), j.to(), j.mm());
+        } else if (c instanceof Caution.NotWhileHeld n) {
+            return held(n, strings);
         } else if (c instanceof Caution.FarChange h) {
             return String.format(
                     "the hand travels %.0f mm in %.2f s%s; another place for one of the two, or a"
@@ -59,6 +62,44 @@ public final class CheckWords {
         return "the pattern is cut here: by itself it comes round after "
                 + bars(cut.bars())
                 + (cut.meets() ? "" : " and never meets the one in between");
+    }
+
+    private static String held(Caution.NotWhileHeld n, int strings) {
+        String string = "string " + (strings - n.string());
+        String to = n.to() == 0 ? "the open string" : "fret " + n.to();
+        return switch (n.why()) {
+            case FLAT_FINGER ->
+                    "the finger on "
+                            + string
+                            + " lies flat and holds other strings too: "
+                            + (n.way() == WhileHeld.Way.BEND
+                                    ? "a bend takes them along"
+                                    : "it cannot leave fret "
+                                            + n.from()
+                                            + " for "
+                                            + to
+                                            + " there and stay on them")
+                            + "; do it on all of them, or hold the shape with more fingers";
+            case NO_FREE_FINGER ->
+                    "no finger is free for "
+                            + to
+                            + " on "
+                            + string
+                            + " while the shape is held; thin the shape, or let go of a string first";
+            case NO_FINGER_BEHIND ->
+                    "no finger can lie on "
+                            + to
+                            + " of "
+                            + string
+                            + " to pull off to, while the rest is held; pull off to the open string, or"
+                            + " slide";
+            case TOO_FAR_APART ->
+                    "a slide to "
+                            + to
+                            + " on "
+                            + string
+                            + " takes the finger too far from those that stay; slide the whole shape";
+        };
     }
 
     private static String bars(long n) {

@@ -65,33 +65,39 @@ class SettledShapesTest {
     }
 
     /** The file as a program with another ranking would have written it: any other member. */
-    @ParameterizedTest
-    @ValueSource(ints = {1, 2, 3, 4})
-    void anotherRankingDoesNotChangeTheRiff(int seed) throws IOException, FormatException {
-        Random random = new Random(seed);
+    @Test
+    void anotherRankingDoesNotChangeTheRiff() throws IOException, FormatException {
         int differing = 0;
+        // Piece by piece, for the catalogue knows the last two necks alone.
         for (Piece p : pieces()) {
-            Riff riff = withoutBasses(p.riff());
-            List<Shape> chosen = new ArrayList<>();
-            List<Treatment> settled = new ArrayList<>();
-            for (int i = 0; i < riff.roots().size(); i++) {
-                Shape other = anyOther(riff, i, random);
-                chosen.add(other);
-                settled.add(riff.treatments().get(i).settled(Optional.of(other)));
+            for (int seed = 1; seed <= 4; seed++) {
+                differing += choseAnother(p, new Random(seed));
             }
-            Piece rested = filed(p.with(riff.withTreatments(settled)));
-            Piece kept = MEDIUM.kept(rested);
-            assertThat(shapes(kept.riff(), Hand.MEDIUM)).isEqualTo(chosen);
-            assertThat(kept.riff().treatments()).allMatch(t -> t.settled().isEmpty());
-            int count = SettledShapes.chosen(rested, kept);
-            differing += count;
-            assertThat(count)
-                    .isEqualTo(
-                            kept.riff().treatments().stream()
-                                    .filter(t -> t.member().isPresent())
-                                    .count());
         }
-        assertThat(differing).isPositive();
+        assertThat(differing).isGreaterThan(20);
+    }
+
+    /** How many shapes had to be chosen to keep what a file says. */
+    private static int choseAnother(Piece p, Random random) throws IOException, FormatException {
+        Riff riff = withoutBasses(p.riff());
+        List<Shape> chosen = new ArrayList<>();
+        List<Treatment> settled = new ArrayList<>();
+        for (int i = 0; i < riff.roots().size(); i++) {
+            Shape other = anyOther(riff, i, random);
+            chosen.add(other);
+            settled.add(riff.treatments().get(i).settled(Optional.of(other)));
+        }
+        Piece rested = filed(p.with(riff.withTreatments(settled)));
+        Piece kept = MEDIUM.kept(rested);
+        assertThat(shapes(kept.riff(), Hand.MEDIUM)).isEqualTo(chosen);
+        assertThat(kept.riff().treatments()).allMatch(t -> t.settled().isEmpty());
+        int count = SettledShapes.chosen(rested, kept);
+        assertThat(count)
+                .isEqualTo(
+                        kept.riff().treatments().stream()
+                                .filter(t -> t.member().isPresent())
+                                .count());
+        return count;
     }
 
     private static Shape anyOther(Riff riff, int chord, Random random) {
