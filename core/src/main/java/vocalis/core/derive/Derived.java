@@ -2,8 +2,10 @@ package vocalis.core.derive;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import vocalis.core.choice.Candidate;
 import vocalis.core.hands.Hand;
+import vocalis.core.hands.Move;
 import vocalis.core.names.Around;
 import vocalis.core.riff.Riff;
 import vocalis.core.score.Score;
@@ -50,5 +52,24 @@ public record Derived(
     /** The chord of an index, or the last where the riff has become shorter. */
     public Chord chord(int index) {
         return chords.get(Math.max(0, Math.min(index, chords.size() - 1)));
+    }
+
+    /**
+     * What the fingers do from the chord before one into it; for the first, over the loop's seam.
+     * Empty where the riff has one chord alone.
+     */
+    public Optional<Move> moveInto(int chord) {
+        if (chords.size() < 2) {
+            return Optional.empty();
+        }
+        Candidate before = chords.get((chord + chords.size() - 1) % chords.size()).candidate();
+        Candidate after = chords.get(chord).candidate();
+        return Optional.of(
+                Move.between(
+                        riff.ground().board(),
+                        before.voicing().shape(),
+                        before.fingering(),
+                        after.voicing().shape(),
+                        after.fingering()));
     }
 }

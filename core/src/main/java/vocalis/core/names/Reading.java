@@ -68,7 +68,7 @@ public record Reading(
             shown++;
             out.add(make(Kind.EXACT, n.symbol(), v, heard));
         }
-        out.addAll(working(v, names, heard));
+        out.addAll(working(v, key, names, heard));
         int bass = Math.floorMod(v.bass(), 12);
         names.stream()
                 .filter(n -> n.root().pitchClass() == bass && n.bass().isEmpty())
@@ -79,9 +79,11 @@ public record Reading(
     }
 
     /** Chords that it stands in for: simpler ones first, then fuller ones. */
-    private static List<Reading> working(Voicing v, List<ChordName> names, HeardRoot heard) {
+    private static List<Reading> working(
+            Voicing v, Optional<Key> key, List<ChordName> names, HeardRoot heard) {
         ChordName exact = names.get(0);
-        Set<String> symbols = new LinkedHashSet<>(simpler(exact));
+        Set<String> symbols = new LinkedHashSet<>(WorkingName.of(v, key));
+        symbols.addAll(simpler(exact));
         for (ChordName n : names.subList(0, Math.min(2, names.size()))) {
             symbols.addAll(fuller(v, n));
         }

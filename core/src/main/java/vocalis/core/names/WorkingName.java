@@ -27,16 +27,14 @@ public final class WorkingName {
         boolean own = exact.root().pitchClass() == root;
         Spelling said = own ? exact.root() : key.map(k -> k.say(root)).orElse(Spelling.plain(root));
         int bass = Math.floorMod(v.bass(), 12);
-        String under =
-                own || bass == root
-                        ? ""
-                        : "/" + key.map(k -> k.say(bass)).orElse(Spelling.plain(bass)).symbol();
+        boolean slash = !own && bass != root;
         PitchClassSet above =
                 PitchClassSet.of(v.pitchClasses().stream().mapToInt(pc -> pc).toArray())
                         .above(root);
         List<String> all = new ArrayList<>();
         for (String suffix : suffixes(above)) {
-            String name = said.symbol() + suffix + under;
+            String name = said.symbol() + suffix;
+            name += slash ? "/" + under(name, bass, key) : "";
             if (!name.equals(exact.symbol())) {
                 all.add(name);
             }
@@ -45,6 +43,15 @@ public final class WorkingName {
         return own && exact.bass().isEmpty() && suffixes(above).contains(exact.suffix())
                 ? all.stream().filter(n -> n.length() < exact.symbol().length()).toList()
                 : List.copyOf(all);
+    }
+
+    /** The bass as the chord spells it, else as the key does. */
+    private static String under(String symbol, int bass, Optional<Key> key) {
+        return ChordSymbol.parse(symbol)
+                .spelled(bass)
+                .or(() -> key.map(k -> k.say(bass)))
+                .orElse(Spelling.plain(bass))
+                .symbol();
     }
 
     /** What a chord symbol comes to in passing, such as {@code F♯m7} and {@code F♯m} for F♯m11. */

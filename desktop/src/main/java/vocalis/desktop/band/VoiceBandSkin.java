@@ -47,7 +47,8 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
                 model.chords().markProperty(),
                 model.shown().voicingProperty(),
                 model.gain().chordsProperty(),
-                model.noteNamesProperty());
+                model.noteNamesProperty(),
+                model.passingNamesProperty());
         moves = new BandMoves(this, band);
         mouse = new BandMouse(this, band);
     }
@@ -222,7 +223,7 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         double textRight = right - 12;
         String degree = key.degree(chord.root()).symbol();
         double room = right - left - 24;
-        String name = r.name().symbol();
+        String name = model.called(chord.candidate().voicing(), r.name().symbol());
         // Short chords say less: their name, smaller, and the rest where one points.
         boolean narrow = room < NARROW;
         double leftText = narrow ? left + 3 : left + 12;
@@ -240,7 +241,7 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         if (shapeWidth <= room + 10) {
             text(g, shape, left + 12, 35, c.smallMonoFont(), c.dim(), TextAlignment.LEFT);
         }
-        meansColumn(left, right, name, kind, degree, shape);
+        meansColumn(left, right, r.name().symbol(), kind, degree, shape);
         if (shapeWidth + width(kind, c.smallFont()) + 14 < room) {
             text(g, kind, textRight, 35, c.smallFont(), c.dim(), TextAlignment.RIGHT);
         }

@@ -12,6 +12,7 @@ import vocalis.core.choice.Card;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.names.ChordNamer;
 import vocalis.core.names.Readout;
+import vocalis.core.names.WorkingName;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.CanvasSkin;
@@ -40,7 +41,8 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
                 model.shown().placeProperty(),
                 model.shown().draftProperty(),
                 model.shown().voicingProperty(),
-                model.offer().lookingProperty());
+                model.offer().lookingProperty(),
+                model.passingNamesProperty());
         row.setOnMousePressed(this::pressed);
         row.setOnMouseReleased(e -> model.hearing().endHearing());
         row.setOnScroll(e -> model.shown().moveCard(e.getDeltaY() < 0 ? 1 : -1));
@@ -127,7 +129,8 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
             g.setLineWidth(c.isFocused() ? 2 : 1.5);
             g.strokeRoundRect(x + 1, 1, cardWidth - 2, h - 2, 8, 8);
         }
-        String name = name(v);
+        String exact = name(v);
+        String name = model.called(v, exact);
         String shape = v.shape().text();
         // A long name has the line to itself; the shape then stands at the foot.
         boolean beside =
@@ -144,11 +147,17 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
                 0,
                 cardWidth,
                 h,
-                name
+                exact
                         + " as "
                         + shape
+                        + inPassing(v)
                         + ": one shape with its places on the neck. The bar shows its voices on one scale that"
                         + " all cards share, low at the left.");
+    }
+
+    private String inPassing(Voicing v) {
+        List<String> called = WorkingName.of(v, Optional.of(model.key()));
+        return called.isEmpty() ? "" : ", in passing " + called.get(0);
     }
 
     private void paintFoot(

@@ -35,6 +35,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
                 model.shown().voicingProperty(),
                 model.noteNamesProperty(),
                 model.scaleStepsProperty(),
+                model.fingersFromProperty(),
                 model.neck().stringProperty(),
                 model.neck().fretProperty());
         neck.setOnMousePressed(this::pressed);
@@ -66,6 +67,9 @@ public final class NeckSkin extends CanvasSkin<Neck> {
         paintWalk(g);
         paintInRiff(g);
         paintGrip(g);
+        if (model.fingersFromProperty().get()) {
+            new NeckChange(this, getSkinnable(), geometry).paint(g);
+        }
         paintCaret(g);
     }
 

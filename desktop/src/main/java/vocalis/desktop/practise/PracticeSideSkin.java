@@ -15,6 +15,7 @@ import vocalis.core.practice.Entry;
 import vocalis.core.practice.Ladder;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.PaintedControl;
+import vocalis.workbench.words.HandWords;
 
 /** Paints tempo, ladder, the shape held and the next, and the log; anew where a chord changes. */
 final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
@@ -173,7 +174,21 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
         double half = (WIDTH - 60) / 2;
         shape(g, d, now, "now", x, y + 8, half);
         shape(g, d, next, "next", x + half + 14, y + 8, half);
-        return y + 8 + 150;
+        return y + 8 + 142 + change(g, d, next, x, y + 8 + 142);
+    }
+
+    /** What the fingers do on the way to the next shape; its height. */
+    private double change(GraphicsContext g, Derived d, int next, double x, double y) {
+        PracticeSide c = getSkinnable();
+        String words =
+                d.moveInto(next)
+                        .map(m -> HandWords.of(m, d.riff().ground().board().strings()))
+                        .orElse("");
+        List<String> lines = wrapped(words, WIDTH - 44, c.smallFont());
+        for (int i = 0; i < lines.size(); i++) {
+            text(g, lines.get(i), x, y + 14 * i, c.smallFont(), c.ink(), TextAlignment.LEFT);
+        }
+        return 14.0 * lines.size() + 6;
     }
 
     private void shape(

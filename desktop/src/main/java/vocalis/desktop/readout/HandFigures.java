@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Move;
 import vocalis.core.hands.Muting;
@@ -135,36 +136,14 @@ public final class HandFigures {
                 Move move = Move.between(to.board(), from.shape(), held.fingering(), to.shape(), f);
                 figures.row(
                         "from before",
-                        moveInWords(move),
+                        Stream.of(
+                                        HandWords.of(move, from.board().strings()),
+                                        "hand moves " + Math.round(move.travelMm()) + " mm")
+                                .filter(t -> !t.isEmpty())
+                                .collect(Collectors.joining(", ")),
                         "Fingers that stay or slide, and how far the hand travels.");
             }
         }
-    }
-
-    private static final String[] FINGER = {"", "index", "middle", "ring", "little", "thumb"};
-
-    /** Who stays, who slides on its string, who changes places, and how far the hand goes. */
-    private String moveInWords(Move move) {
-        int strings = model.riff().ground().board().strings();
-        List<String> parts = new ArrayList<>();
-        for (Move.Step s : move.anchors()) {
-            parts.add(FINGER[s.finger()] + " stays on string " + (strings - s.string()));
-        }
-        for (Move.Step s : move.guides()) {
-            parts.add(
-                    FINGER[s.finger()]
-                            + " slides on string "
-                            + (strings - s.string())
-                            + " from "
-                            + s.from()
-                            + " to "
-                            + s.to());
-        }
-        for (int s : move.swaps()) {
-            parts.add("another finger takes string " + (strings - s));
-        }
-        parts.add("hand moves " + Math.round(move.travelMm()) + " mm");
-        return String.join(", ", parts);
     }
 
     private String easier(Fingering f) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -16,6 +17,7 @@ import vocalis.core.harmony.Context;
 import vocalis.core.names.ChordName;
 import vocalis.core.names.ChordNamer;
 import vocalis.core.names.Readout;
+import vocalis.core.names.WorkingName;
 import vocalis.core.theory.Degree;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Explain;
@@ -153,8 +155,13 @@ public final class ReadoutPane extends VBox {
                 r.fingered()
                         .map(n -> n.symbol() + " shape, sounds " + r.name().symbol())
                         .orElse("");
-        String besides = say ? "also " + others : "";
-        String both = fingered + (fingered.isEmpty() || !say ? "" : "; ") + besides;
+        List<String> passing = WorkingName.of(model.shown().voicing(), Optional.of(model.key()));
+        String called = passing.isEmpty() ? "" : "called " + passing.get(0) + " in passing";
+        String besides =
+                Stream.of(called, say ? "also " + others : "")
+                        .filter(t -> !t.isEmpty())
+                        .collect(Collectors.joining("; "));
+        String both = fingered + (fingered.isEmpty() || besides.isEmpty() ? "" : "; ") + besides;
         also.setText(both);
         also.setManaged(!both.isEmpty());
     }

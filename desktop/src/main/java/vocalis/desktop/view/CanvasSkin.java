@@ -174,6 +174,25 @@ public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
                 });
     }
 
+    /** A text in lines no wider than so much, cut between words. */
+    protected static List<String> wrapped(String s, double room, Font font) {
+        List<String> lines = new ArrayList<>();
+        String line = "";
+        for (String word : s.split(" ")) {
+            String more = line.isEmpty() ? word : line + " " + word;
+            if (!line.isEmpty() && width(more, font) > room) {
+                lines.add(line);
+                line = word;
+            } else {
+                line = more;
+            }
+        }
+        if (!line.isEmpty()) {
+            lines.add(line);
+        }
+        return lines;
+    }
+
     /** A text cut, with an ellipsis, to a width. */
     protected static String fit(String s, double room, Font font) {
         String t = s;

@@ -305,6 +305,16 @@ public final class WriteCommands {
                 "note names or degrees on the neck",
                 "N",
                 () -> flip(model.noteNamesProperty()));
+        look(
+                "passing-names",
+                "names in passing: F♯m7 for F♯m11, or in full",
+                "shift N",
+                () -> flip(model.passingNamesProperty()));
+        look(
+                "fingers-from",
+                "on the neck: who stays, slides and lifts from the chord before",
+                "shift F",
+                () -> flip(model.fingersFromProperty()));
         look("scale", "the scale on the neck", null, () -> flip(model.scaleStepsProperty()));
         look("find", "find a shape, a chord name or notes", "ctrl F", screen::find);
         look("filter", "filter the shapes", "ctrl L", screen::filter);

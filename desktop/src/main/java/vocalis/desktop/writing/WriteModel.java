@@ -1,6 +1,7 @@
 package vocalis.desktop.writing;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -11,6 +12,7 @@ import vocalis.core.choice.Filter;
 import vocalis.core.derive.Derived;
 import vocalis.core.derive.HandPath;
 import vocalis.core.hands.Hand;
+import vocalis.core.names.WorkingName;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
@@ -46,6 +48,8 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     private final GainModel gain;
     private final Thinning thinning = new Thinning();
     private final BooleanProperty noteNames = new SimpleBooleanProperty();
+    private final BooleanProperty passingNames = new SimpleBooleanProperty();
+    private final BooleanProperty fingersFrom = new SimpleBooleanProperty();
     private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.NOTES);
     private final BooleanProperty support = new SimpleBooleanProperty();
     private final BooleanProperty scaleSteps = new SimpleBooleanProperty();
@@ -159,6 +163,23 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     /** What sounds at the player's word. */
     public Hearing hearing() {
         return hearing;
+    }
+
+    /** Whether the neck shows what the fingers do from the chord before. */
+    public BooleanProperty fingersFromProperty() {
+        return fingersFrom;
+    }
+
+    /** Whether chords are called as players do in passing: F♯m7 for what is exactly F♯m11. */
+    public BooleanProperty passingNamesProperty() {
+        return passingNames;
+    }
+
+    /** What a voicing is called: its exact name, or that in passing. */
+    public String called(Voicing v, String exact) {
+        return passingNames.get()
+                ? WorkingName.of(v, Optional.of(key())).stream().findFirst().orElse(exact)
+                : exact;
     }
 
     public BooleanProperty noteNamesProperty() {

@@ -4,13 +4,18 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import vocalis.core.check.Caution;
 import vocalis.core.check.Check;
+import vocalis.core.choice.Candidate;
 import vocalis.core.derive.Derived;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Muting;
 import vocalis.core.instrument.Shape;
+import vocalis.core.names.WorkingName;
 import vocalis.core.riff.Ground;
 import vocalis.core.voicing.Voicing;
 import vocalis.formats.pdf.StandSheet;
@@ -47,10 +52,13 @@ public final class StandSheets {
                 for (int s = 0; s < v.shape().strings(); s++) {
                     fingers.add(v.shape().fret(s) > 0 ? f.fingerOn(s) : 0);
                 }
-                String name = d.score().harmonies().get(i).symbol();
-                shapes.add(
-                        new StandSheet.Held(
-                                name, v.shape(), fingers, HandWords.of(Muting.of(v.shape(), f))));
+                String name =
+                        d.score().harmonies().get(i).symbol()
+                                + WorkingName.of(v, Optional.of(g.key())).stream()
+                                        .findFirst()
+                                        .map(n -> "  (" + n + ")")
+                                        .orElse("");
+                shapes.add(new StandSheet.Held(name, v.shape(), fingers, underShape(d, i)));
             }
         }
         List<String> cautions = new ArrayList<>();
@@ -60,5 +68,19 @@ public final class StandSheets {
             }
         }
         return new StandSheet(scores, ground, shapes, cautions);
+    }
+
+    /** What silences what, and what the fingers do on the way into the shape. */
+    private static String underShape(Derived d, int chord) {
+        Candidate c = d.chords().get(chord).candidate();
+        String muting = HandWords.of(Muting.of(c.voicing().shape(), c.fingering()));
+        int strings = c.voicing().shape().strings();
+        String from =
+                d.moveInto(chord)
+                        .map(m -> HandWords.of(m, strings))
+                        .filter(t -> !t.isEmpty())
+                        .map(t -> "into it: " + t)
+                        .orElse("");
+        return Stream.of(muting, from).filter(t -> !t.isEmpty()).collect(Collectors.joining("; "));
     }
 }

@@ -2,7 +2,9 @@ package vocalis.workbench.words;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import vocalis.core.hands.Fingering;
+import vocalis.core.hands.Move;
 import vocalis.core.hands.Muting;
 import vocalis.core.hands.Muting.By;
 import vocalis.core.hands.Refusal;
@@ -108,6 +110,59 @@ public final class HandWords {
 
     private static String called(int finger) {
         return finger > 1 && finger < 5 ? FINGERS[finger] + " finger" : FINGERS[finger];
+    }
+
+    /**
+     * A change as teachers tell it, finger by finger: who stays, who slides on its string, who
+     * takes another's place, who lifts; empty where no finger is down before or after.
+     *
+     * @param strings of the instrument
+     */
+    public static String of(Move move, int strings) {
+        List<String> parts = new ArrayList<>();
+        for (int finger = 1; finger < FINGERS.length; finger++) {
+            step(move.anchors(), finger, strings).ifPresent(parts::add);
+        }
+        for (int finger = 1; finger < FINGERS.length; finger++) {
+            step(move.guides(), finger, strings).ifPresent(parts::add);
+        }
+        for (int s : move.swaps()) {
+            parts.add("another finger takes string " + (strings - s));
+        }
+        if (!move.lifts().isEmpty()) {
+            List<String> who = move.lifts().stream().map(f -> FINGERS[f]).toList();
+            parts.add(joined(who) + (who.size() == 1 ? " lifts" : " lift"));
+        }
+        return String.join(", ", parts);
+    }
+
+    /** What one finger does, on all its strings. */
+    private static Optional<String> step(List<Move.Step> steps, int finger, int strings) {
+        List<Move.Step> own = steps.stream().filter(s -> s.finger() == finger).toList();
+        if (own.isEmpty()) {
+            return Optional.empty();
+        }
+        Move.Step first = own.get(0);
+        List<String> on =
+                own.stream().map(s -> String.valueOf(strings - s.string())).sorted().toList();
+        String where = (on.size() == 1 ? " on string " : " on strings ") + joined(on);
+        return Optional.of(
+                FINGERS[finger]
+                        + (first.from() == first.to()
+                                ? " stays" + where
+                                : " slides"
+                                        + where
+                                        + " from "
+                                        + first.from()
+                                        + " to "
+                                        + first.to()));
+    }
+
+    private static String joined(List<String> parts) {
+        int last = parts.size() - 1;
+        return last < 1
+                ? String.join("", parts)
+                : String.join(", ", parts.subList(0, last)) + " and " + parts.get(last);
     }
 
     /** From here on a change of position is a shift; a fret less is reached without one. */
