@@ -99,7 +99,8 @@ class ArchitectureTest {
                 "mix",
                 "piece",
                 "arrange",
-                "practice");
+                "practice",
+                "ear");
         apart("vocalis.core.hands", "vocalis.core.names..", "vocalis.core.harmony..");
     }
 
@@ -197,6 +198,7 @@ class ArchitectureTest {
                 "revoice",
                 "arrange",
                 "practise",
+                "ear",
                 "logbook",
                 "write",
                 "desks",

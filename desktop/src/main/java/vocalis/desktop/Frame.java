@@ -22,6 +22,7 @@ import vocalis.desktop.begin.BeginDesk;
 import vocalis.desktop.begin.BeginModel;
 import vocalis.desktop.begin.BeginPane;
 import vocalis.desktop.begin.NextStep;
+import vocalis.desktop.ear.EarSheet;
 import vocalis.desktop.frame.StatusLine;
 import vocalis.desktop.keys.ActionStrip;
 import vocalis.desktop.keys.CommandSearch;
@@ -104,7 +105,7 @@ final class Frame extends BorderPane {
         places.putAll(write.places());
         addRevoice();
         addArrange(library);
-        addPractise();
+        addPractise(library);
         strip = new ActionStrip(commands, finding, finding::asked);
         setTop(top());
         StackPane stack = new StackPane();
@@ -159,11 +160,22 @@ final class Frame extends BorderPane {
         ArrangeCommands.addTo(commands, models.arrange(), actions);
     }
 
-    private void addPractise() {
+    private void addPractise(Library library) {
         PractisePane pane = new PractisePane(models.practice());
         screens.add(new Shown(models.practice(), pane, pane::showNow));
         places.put(PractisePlace.PAGE, pane.page());
         PractiseCommands.addTo(commands, models.practice(), () -> go(PractisePlace.PAGE), host);
+        commands.add("ear", "a round for the ear, on the roots of your riffs")
+                .in(PractisePlace.PAGE)
+                .button("For the ear")
+                .does(
+                        () ->
+                                EarSheet.show(
+                                        session,
+                                        models.practice(),
+                                        library,
+                                        models.hearing(),
+                                        host.get()));
     }
 
     /** Where the player is, for the screen that shows it. */

@@ -123,7 +123,10 @@ public final class Menus {
     private Menu view() {
         Menu view = menu("View", "zoom-in", "zoom-out", "page-on", "page-back", "follow");
         view.getItems().add(new SeparatorMenuItem());
-        add(view, "names", "scale", "theme", "text-larger", "text-smaller");
+        Menu neck = new Menu("On band and neck");
+        add(neck, "names", "passing-names", "fingers-from", "scale");
+        view.getItems().add(neck);
+        add(view, "theme", "text-larger", "text-smaller");
         return view;
     }
 

@@ -19,6 +19,7 @@ public final class CommandSearch {
 
     private static final int WHOLE_NAME = 100;
     private static final int NAME = 40;
+    private static final int WHOLE_WORD = 1;
     private static final int NAMES_FIRST = 20;
     private static final int KEY = 60;
     private static final int OTHER = 15;
@@ -81,7 +82,7 @@ public final class CommandSearch {
         }
         int sum = plain(c.words()).equals(plain(typed).strip()) ? WHOLE_NAME : 0;
         for (String w : wanted) {
-            int best = begins(name, w) ? NAME : 0;
+            int best = begins(name, w) ? NAME + (name.contains(w) ? WHOLE_WORD : 0) : 0;
             best =
                     Math.max(
                             best,

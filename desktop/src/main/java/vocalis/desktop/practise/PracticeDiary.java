@@ -17,7 +17,7 @@ public final class PracticeDiary implements AutoCloseable {
     private final Background background = new Background("vocalis-practice");
     private final Runnable changed;
     private Optional<PracticeLog> log = Optional.empty();
-    private List<Entry> entries = List.of();
+    private volatile List<Entry> entries = List.of();
     private final Queue<Entry> waiting = new ConcurrentLinkedQueue<>();
 
     /**
@@ -49,6 +49,11 @@ public final class PracticeDiary implements AutoCloseable {
     /** The entries of a piece, oldest first. */
     List<Entry> of(String piece) {
         return entries.stream().filter(e -> e.piece().equals(piece)).toList();
+    }
+
+    /** All entries, oldest first. */
+    List<Entry> all() {
+        return entries;
     }
 
     /** Writes an entry down. */

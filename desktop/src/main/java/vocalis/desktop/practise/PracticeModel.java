@@ -151,6 +151,16 @@ public final class PracticeModel implements Screen, AutoCloseable {
         return diary.of(session.piece().id());
     }
 
+    /** The entries of all pieces, oldest first; may be asked on any thread. */
+    public List<Entry> allEntries() {
+        return diary.all();
+    }
+
+    /** Writes an entry down that was practised elsewhere. */
+    public void keep(Entry e) {
+        diary.write(e);
+    }
+
     /** Whether the click is heard in the bar that plays. */
     public boolean clickHeard(double ofPlayer) {
         if (rounds.isEmpty() || !settings.click()) {

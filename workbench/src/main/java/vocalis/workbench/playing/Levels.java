@@ -94,6 +94,29 @@ public final class Levels {
         return gains.of(Key.of(rig, sample), k -> measured(rig, sample));
     }
 
+    /** Strokes that a loudness is averaged over; no two are alike, and none is one measured. */
+    private static final long[] STROKES = {11, 12, 13};
+
+    /** How far two voicings lie apart in loudness once each is at its gain, in LU. */
+    double apart(Rig rig, Sample a, Sample b) {
+        return Math.abs(loudness(rig, a, STROKES) - loudness(rig, b, STROKES));
+    }
+
+    /** Loudness of a voicing at its gain, averaged over some strokes, in LKFS. */
+    double loudness(Rig rig, Sample sample, long... strokes) {
+        double gain = gain(rig, sample);
+        int frames = (int) (SECONDS * Gear.RATE);
+        float[] stereo = new float[2 * frames];
+        double sum = 0;
+        for (long stroke : strokes) {
+            Engine engine = engine(rig, 120, gain, 1, stroke);
+            engine.hear(new Sample(sample.frets(), sample.cents(), 1, new int[0]));
+            engine.render(stereo, frames);
+            sum += Loudness.integrated(stereo, frames);
+        }
+        return sum / strokes.length;
+    }
+
     private static double measured(Rig rig, Sample sample) {
         Sample whole = new Sample(sample.frets(), sample.cents(), 1, new int[0]);
         return gainOf(
@@ -159,8 +182,12 @@ public final class Levels {
     }
 
     private static Engine engine(Rig rig, int tempo, double gain, double volume) {
+        return engine(rig, tempo, gain, volume, 3);
+    }
+
+    private static Engine engine(Rig rig, int tempo, double gain, double volume, long seed) {
         Rig alone = new Rig(rig.bank(), rig.amp(), 0, gain);
-        return new Engine(Gear.RATE, new Settings(alone, alone, tempo, 0, 0, 0, 0, volume), 3);
+        return new Engine(Gear.RATE, new Settings(alone, alone, tempo, 0, 0, 0, 0, volume), seed);
     }
 
     /** An engine that is about to play what is measured. */

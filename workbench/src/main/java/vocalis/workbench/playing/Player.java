@@ -1,5 +1,6 @@
 package vocalis.workbench.playing;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Executor;
@@ -16,6 +17,7 @@ import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
 import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Program;
+import vocalis.sound.engine.Rig;
 import vocalis.sound.engine.Sample;
 import vocalis.sound.engine.Settings;
 import vocalis.sound.engine.Telemetry;
@@ -214,6 +216,24 @@ public final class Player implements AutoCloseable {
         if (idle) {
             execute(leveller, "measuring loudness", () -> toPrepare.getAndSet(null).run());
         }
+    }
+
+    /**
+     * Measures voicings now, so that they are heard at one loudness: for a worker, it takes tens of
+     * milliseconds each.
+     *
+     * @return how far the first and the last lie apart even so, in LU; 0 for one alone
+     */
+    public double measure(List<Shape> shapes) {
+        Rig rig = settings.first();
+        List<Sample> samples =
+                shapes.stream()
+                        .map(s -> new Sample(frets(s), new double[0], 1, new int[0]))
+                        .toList();
+        samples.forEach(s -> levels.gain(rig, s));
+        return samples.size() < 2
+                ? 0
+                : levels.apart(rig, samples.get(0), samples.get(samples.size() - 1));
     }
 
     /** Sounds one shape until {@link #release()}. */

@@ -1,0 +1,187 @@
+package vocalis.desktop.ear;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.function.Consumer;
+import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
+import vocalis.core.ear.EarKind;
+import vocalis.core.ear.EarQuestion;
+import vocalis.core.ear.EarRounds;
+import vocalis.core.instrument.Shape;
+import vocalis.core.practice.Entry;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.TimeLine;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Member;
+import vocalis.core.riff.Riff;
+import vocalis.core.riff.Root;
+import vocalis.core.riff.RootSpan;
+import vocalis.core.riff.Treatment;
+import vocalis.core.theory.Key;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
+import vocalis.desktop.practise.PracticeModel;
+import vocalis.desktop.session.Session;
+import vocalis.workbench.library.Library;
+import vocalis.workbench.library.LibraryEntry;
+import vocalis.workbench.library.PieceFiles;
+
+/**
+ * A round for the ear: roots of the player's riffs, voiced on the instrument that is open, each
+ * voicing measured before it is asked for, so that all sound equally loud.
+ */
+final class EarModel {
+
+    /** Questions in a round. */
+    static final int QUESTIONS = 8;
+
+    /** What is further apart in loudness is told by it, and not asked. */
+    private static final double MOST_APART_LU = 0.35;
+
+    /** Riffs of the logbook that roots are taken from, the newest. */
+    private static final int MOST_RIFFS = 30;
+
+    /**
+     * A question made ready.
+     *
+     * @param key that its notes are said in
+     * @param from title of the riff that the root is from
+     * @param picture the voicings as chords of a riff
+     */
+    record Ready(EarQuestion question, Key key, String from, Derived picture) {}
+
+    /** A root that the player uses. */
+    private record Used(int root, Key key, String title) {}
+
+    private final Session session;
+    private final PracticeModel practice;
+    private final Library library;
+    private final Random random;
+    private final List<Used> used = new ArrayList<>();
+    private final Map<EarKind, int[]> answered = new TreeMap<>();
+    private final long begun;
+    private int asked;
+
+    EarModel(Session session, PracticeModel practice, Library library, long now) {
+        this.session = session;
+        this.practice = practice;
+        this.library = library;
+        random = new Random(now);
+        begun = now;
+    }
+
+    /** How many questions were asked so far. */
+    int asked() {
+        return asked;
+    }
+
+    /** Makes the next question on a worker; empty where the instrument has nothing to ask for. */
+    void next(Consumer<Optional<Ready>> answer) {
+        asked++;
+        session.ask("making a question for the ear", this::make, answer);
+    }
+
+    private synchronized Optional<Ready> make() {
+        if (used.isEmpty()) {
+            take(session.piece().riff(), session.piece().title());
+            logbook();
+        }
+        EarRounds rounds =
+                new EarRounds(session.catalogue(), session.now().ground().board(), session.hand());
+        for (int tries = 0; tries < 40; tries++) {
+            EarKind kind = EarRounds.next(practice.allEntries(), begun, random);
+            Used root = used.get(random.nextInt(used.size()));
+            Optional<EarQuestion> q = rounds.ask(kind, root.root, random);
+            if (q.isPresent() && equallyLoud(q.get())) {
+                return Optional.of(
+                        new Ready(q.get(), root.key, root.title, picture(q.get(), root.key)));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private boolean equallyLoud(EarQuestion q) {
+        List<Shape> shapes = q.voicings().stream().map(Voicing::shape).toList();
+        return session.player().measure(shapes) <= MOST_APART_LU;
+    }
+
+    private void logbook() {
+        for (LibraryEntry e : library.remembered().stream().limit(MOST_RIFFS).toList()) {
+            try {
+                var p = PieceFiles.read(library.file(e)).piece();
+                take(p.riff(), p.title());
+            } catch (PieceFiles.PieceFileException x) {
+                // The logbook itself tells of files that cannot be read.
+                continue;
+            }
+        }
+    }
+
+    private void take(Riff riff, String title) {
+        Key key = riff.ground().key();
+        riff.roots().stream()
+                .map(r -> r.root().pitchClass(key))
+                .distinct()
+                .forEach(pc -> used.add(new Used(pc, key, title)));
+    }
+
+    private Derived picture(EarQuestion q, Key key) {
+        Ground ground = session.now().ground().withKey(key);
+        List<RootSpan> roots = new ArrayList<>();
+        List<Treatment> treatments = new ArrayList<>();
+        for (Voicing v : q.voicings()) {
+            roots.add(new RootSpan(Root.of(key, v.root()), Meter.COMMON.barTicks()));
+            treatments.add(
+                    Treatment.best(Family.POWER)
+                            .with(Family.POWER, new Member.ByHand(v.shape(), v.root())));
+        }
+        Riff riff =
+                new Riff(
+                        ground,
+                        TimeLine.of(Meter.COMMON, session.now().tempo()),
+                        roots,
+                        treatments,
+                        session.now().pattern(),
+                        List.of());
+        return Deriver.once(riff, session.hand(), session.catalogue());
+    }
+
+    /** Takes an answer down. */
+    void answered(EarKind kind, boolean right) {
+        int[] counts = answered.computeIfAbsent(kind, k -> new int[2]);
+        counts[0]++;
+        counts[1] += right ? 0 : 1;
+    }
+
+    /** The kinds of which one was answered wrongly. */
+    List<EarKind> hard() {
+        return answered.entrySet().stream()
+                .filter(e -> e.getValue()[1] > 0)
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
+    /** Keeps the round like practice, a line for each kind. */
+    void keep(long now) {
+        answered.forEach(
+                (kind, counts) ->
+                        practice.keep(
+                                new Entry(
+                                        begun,
+                                        session.piece().id(),
+                                        session.piece().title(),
+                                        kind.id(),
+                                        0,
+                                        0,
+                                        0,
+                                        counts[0],
+                                        counts[1],
+                                        (now - begun) / 1000.0)));
+        answered.clear();
+    }
+}
