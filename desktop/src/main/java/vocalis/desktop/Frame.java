@@ -22,7 +22,7 @@ import vocalis.desktop.begin.BeginDesk;
 import vocalis.desktop.begin.BeginModel;
 import vocalis.desktop.begin.BeginPane;
 import vocalis.desktop.begin.NextStep;
-import vocalis.desktop.ear.EarSheet;
+import vocalis.desktop.ear.EarCommand;
 import vocalis.desktop.frame.StatusLine;
 import vocalis.desktop.keys.ActionStrip;
 import vocalis.desktop.keys.CommandSearch;
@@ -165,17 +165,8 @@ final class Frame extends BorderPane {
         screens.add(new Shown(models.practice(), pane, pane::showNow));
         places.put(PractisePlace.PAGE, pane.page());
         PractiseCommands.addTo(commands, models.practice(), () -> go(PractisePlace.PAGE), host);
-        commands.add("ear", "a round for the ear, on the roots of your riffs")
-                .in(PractisePlace.PAGE)
-                .button("For the ear")
-                .does(
-                        () ->
-                                EarSheet.show(
-                                        session,
-                                        models.practice(),
-                                        library,
-                                        models.hearing(),
-                                        host.get()));
+        EarCommand.add(
+                commands, session, models.practice().diary(), library, models.hearing(), host);
     }
 
     /** Where the player is, for the screen that shows it. */
@@ -285,7 +276,7 @@ final class Frame extends BorderPane {
     }
 
     /** Puts the keys on a place, also when the caret was there and a field had the keys. */
-    private void go(Place place) {
+    void go(Place place) {
         whereabouts.placeProperty().set(place);
         focusPlace();
     }
@@ -390,10 +381,6 @@ final class Frame extends BorderPane {
 
     SheetHost host() {
         return host.get();
-    }
-
-    void begin() {
-        go(WritePlace.BAND);
     }
 
     double volume() {

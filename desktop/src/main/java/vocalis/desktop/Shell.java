@@ -30,6 +30,7 @@ import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.writing.WritePlace;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
 import vocalis.workbench.base.Log;
@@ -181,7 +182,7 @@ final class Shell {
         bounds = new WindowBounds(stage, preferences);
         bounds.place();
         watch();
-        frame.begin();
+        frame.go(WritePlace.BAND);
         frame.opened();
         stage.setOnShown(e -> Background.HOME.execute(this::shown));
     }
@@ -259,7 +260,7 @@ final class Shell {
     private void begin() {
         session.caret().moveTo(0);
         session.caret().goTo(0);
-        frame.begin();
+        frame.go(WritePlace.BAND);
         frame.opened();
     }
 

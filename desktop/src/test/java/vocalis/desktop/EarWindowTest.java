@@ -57,7 +57,7 @@ class EarWindowTest extends WindowDriver {
         List<Entry> kept =
                 fx(
                         () ->
-                                shell.models().practice().allEntries().stream()
+                                shell.models().practice().diary().all().stream()
                                         .filter(e -> e.what().startsWith("ear: "))
                                         .toList());
         assertThat(kept.stream().mapToInt(Entry::passes).sum()).isEqualTo(8);

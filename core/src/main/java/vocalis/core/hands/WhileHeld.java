@@ -72,33 +72,20 @@ public final class WhileHeld {
         if (leaves && held.presses().stream().anyMatch(p -> holdsBoth(p, shape, moved))) {
             return Optional.of(Blocked.FLAT_FINGER);
         }
+        Predicate<Predicate<Fingering>> after = f -> after(board, shape, held, hand, moved, f);
+        Predicate<Fingering> free = f -> free(f, held, moved);
         return switch (way) {
             case BEND -> Optional.empty();
-            case HAMMER ->
-                    allowed(
-                            after(board, shape, held, hand, moved, f -> free(f, held, moved)),
-                            Blocked.NO_FREE_FINGER);
+            case HAMMER -> allowed(after.test(free), Blocked.NO_FREE_FINGER);
             case PULL ->
                     allowed(
                             moved.entrySet().stream().allMatch(e -> liesBehind(shape, held, e))
-                                    || after(
-                                            board,
-                                            shape,
-                                            held,
-                                            hand,
-                                            moved,
-                                            f -> free(f, held, moved)),
+                                    || after.test(free),
                             Blocked.NO_FINGER_BEHIND);
             case SLIDE ->
                     allowed(
                             wholeShape(shape, moved)
-                                    || after(
-                                            board,
-                                            shape,
-                                            held,
-                                            hand,
-                                            moved,
-                                            f -> sameFingers(f, held, moved)),
+                                    || after.test(f -> sameFingers(f, held, moved)),
                             Blocked.TOO_FAR_APART);
         };
     }

@@ -8,6 +8,7 @@ import javafx.scene.text.TextAlignment;
 import vocalis.core.derive.Derived;
 import vocalis.core.harmony.VoiceMoves;
 import vocalis.core.names.Readout;
+import vocalis.core.vary.RootTune;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.writing.WriteModel;
 
@@ -134,5 +135,28 @@ final class BandMoves {
         Readout r = skin.readout(first);
         skin.text(g, "back to", x + 12, 18, c.smallFont(), c.dim(), TextAlignment.RIGHT);
         skin.text(g, r.name().symbol(), x + 12, 35, c.smallFont(), c.dim(), TextAlignment.RIGHT);
+    }
+
+    /** The roots' tune: a line from root to root, over each for as long as it stands. */
+    void paintTune(GraphicsContext g, BandGeometry now) {
+        geometry = now;
+        List<Integer> tune = RootTune.of(model.derived());
+        double beforeX = Double.NaN;
+        double beforeY = 0;
+        for (int i = 0; i < tune.size(); i++) {
+            Derived.Chord chord = model.derived().chords().get(i);
+            if (!geometry.shows(chord)) {
+                continue;
+            }
+            double y = geometry.y(tune.get(i));
+            double left = geometry.rungLeft(chord);
+            double right = geometry.rungRight(chord);
+            if (!Double.isNaN(beforeX)) {
+                CanvasSkin.stroke(g, c.rootPaint(), 1.5, beforeX, beforeY, left, y);
+            }
+            CanvasSkin.stroke(g, c.rootPaint(), 1.5, left, y, right, y);
+            beforeX = right;
+            beforeY = y;
+        }
     }
 }

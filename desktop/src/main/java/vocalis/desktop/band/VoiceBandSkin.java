@@ -47,8 +47,9 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
                 model.chords().markProperty(),
                 model.shown().voicingProperty(),
                 model.gain().chordsProperty(),
-                model.noteNamesProperty(),
-                model.passingNamesProperty());
+                model.looks().noteNames(),
+                model.looks().passingNames(),
+                model.looks().rootTune());
         moves = new BandMoves(this, band);
         mouse = new BandMouse(this, band);
     }
@@ -117,6 +118,9 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
                 paintGhosts(g, i);
                 paintStack(g, i);
             }
+        }
+        if (model.looks().rootTune().get()) {
+            moves.paintTune(g, geometry);
         }
         paintLookedAt(g);
         mouse.paint(g, h);
@@ -223,7 +227,8 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         double textRight = right - 12;
         String degree = key.degree(chord.root()).symbol();
         double room = right - left - 24;
-        String name = model.called(chord.candidate().voicing(), r.name().symbol());
+        String name =
+                model.looks().called(chord.candidate().voicing(), r.name().symbol(), model.key());
         // Short chords say less: their name, smaller, and the rest where one points.
         boolean narrow = room < NARROW;
         double leftText = narrow ? left + 3 : left + 12;
@@ -323,7 +328,7 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
                 stroke(g, c.back(), 1.4, left + indent + 4, y, right - 4, y);
             }
             String label =
-                    model.noteNamesProperty().get()
+                    model.looks().noteNames().get()
                             ? voice.note().spelling().symbol()
                             : voice.ofChord().symbol();
             double x = left - 9 - 14 * columns.get(v);

@@ -42,7 +42,7 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
                 model.shown().draftProperty(),
                 model.shown().voicingProperty(),
                 model.offer().lookingProperty(),
-                model.passingNamesProperty());
+                model.looks().passingNames());
         row.setOnMousePressed(this::pressed);
         row.setOnMouseReleased(e -> model.hearing().endHearing());
         row.setOnScroll(e -> model.shown().moveCard(e.getDeltaY() < 0 ? 1 : -1));
@@ -130,7 +130,7 @@ public final class CardRowSkin extends CanvasSkin<CardRow> {
             g.strokeRoundRect(x + 1, 1, cardWidth - 2, h - 2, 8, 8);
         }
         String exact = name(v);
-        String name = model.called(v, exact);
+        String name = model.looks().called(v, exact, model.key());
         String shape = v.shape().text();
         // A long name has the line to itself; the shape then stands at the foot.
         boolean beside =

@@ -25,7 +25,7 @@ import vocalis.core.riff.Treatment;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.practise.PracticeModel;
+import vocalis.desktop.practise.PracticeDiary;
 import vocalis.desktop.session.Session;
 import vocalis.workbench.library.Library;
 import vocalis.workbench.library.LibraryEntry;
@@ -59,7 +59,7 @@ final class EarModel {
     private record Used(int root, Key key, String title) {}
 
     private final Session session;
-    private final PracticeModel practice;
+    private final PracticeDiary diary;
     private final Library library;
     private final Random random;
     private final List<Used> used = new ArrayList<>();
@@ -67,9 +67,9 @@ final class EarModel {
     private final long begun;
     private int asked;
 
-    EarModel(Session session, PracticeModel practice, Library library, long now) {
+    EarModel(Session session, PracticeDiary diary, Library library, long now) {
         this.session = session;
-        this.practice = practice;
+        this.diary = diary;
         this.library = library;
         random = new Random(now);
         begun = now;
@@ -94,7 +94,7 @@ final class EarModel {
         EarRounds rounds =
                 new EarRounds(session.catalogue(), session.now().ground().board(), session.hand());
         for (int tries = 0; tries < 40; tries++) {
-            EarKind kind = EarRounds.next(practice.allEntries(), begun, random);
+            EarKind kind = EarRounds.next(diary.all(), begun, random);
             Used root = used.get(random.nextInt(used.size()));
             Optional<EarQuestion> q = rounds.ask(kind, root.root, random);
             if (q.isPresent() && equallyLoud(q.get())) {
@@ -170,7 +170,7 @@ final class EarModel {
     void keep(long now) {
         answered.forEach(
                 (kind, counts) ->
-                        practice.keep(
+                        diary.write(
                                 new Entry(
                                         begun,
                                         session.piece().id(),

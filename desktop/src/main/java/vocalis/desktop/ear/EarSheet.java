@@ -13,7 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import vocalis.core.ear.EarKind;
 import vocalis.core.ear.EarQuestion;
-import vocalis.desktop.practise.PracticeModel;
+import vocalis.desktop.practise.PracticeDiary;
 import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
@@ -52,12 +52,12 @@ public final class EarSheet {
     /** Opens a round on the roots of the open riff and of the logbook. */
     public static void show(
             Session session,
-            PracticeModel practice,
+            PracticeDiary diary,
             Library library,
             Hearing hearing,
             SheetHost host) {
         Clock clock = Clock.systemUTC();
-        EarModel model = new EarModel(session, practice, library, clock.millis());
+        EarModel model = new EarModel(session, diary, library, clock.millis());
         new EarSheet(model, hearing, clock).open(host);
     }
 

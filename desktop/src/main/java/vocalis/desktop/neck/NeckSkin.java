@@ -33,9 +33,9 @@ public final class NeckSkin extends CanvasSkin<Neck> {
                 model.derivedProperty(),
                 model.caret().chordProperty(),
                 model.shown().voicingProperty(),
-                model.noteNamesProperty(),
-                model.scaleStepsProperty(),
-                model.fingersFromProperty(),
+                model.looks().noteNames(),
+                model.looks().scaleSteps(),
+                model.looks().fingersFrom(),
                 model.neck().stringProperty(),
                 model.neck().fretProperty());
         neck.setOnMousePressed(this::pressed);
@@ -61,13 +61,13 @@ public final class NeckSkin extends CanvasSkin<Neck> {
         Fretboard board = model.riff().ground().board();
         geometry = NeckGeometry.of(board, w, h);
         new NeckBoard(this, getSkinnable(), geometry).paint(g, board);
-        if (model.scaleStepsProperty().get()) {
+        if (model.looks().scaleSteps().get()) {
             paintScale(g, board);
         }
         paintWalk(g);
         paintInRiff(g);
         paintGrip(g);
-        if (model.fingersFromProperty().get()) {
+        if (model.looks().fingersFrom().get()) {
             new NeckChange(this, getSkinnable(), geometry).paint(g);
         }
         paintCaret(g);
@@ -153,7 +153,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
                 int midi = board.midi(s, f);
                 if (key.contains(midi)) {
                     String label =
-                            model.noteNamesProperty().get()
+                            model.looks().noteNames().get()
                                     ? key.say(midi).symbol()
                                     : key.degree(midi).symbol();
                     double x = geometry.mark(f);
@@ -239,7 +239,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
                         + " of the key, on string "
                         + (geometry.board().strings() - voice.source().string()));
         String label =
-                model.noteNamesProperty().get()
+                model.looks().noteNames().get()
                         ? voice.note().spelling().symbol()
                         : voice.ofChord().symbol();
         boolean root = voice.ofChord().semitones() == 0;

@@ -51,13 +51,13 @@ public final class PracticeDiary implements AutoCloseable {
         return entries.stream().filter(e -> e.piece().equals(piece)).toList();
     }
 
-    /** All entries, oldest first. */
-    List<Entry> all() {
+    /** All entries, oldest first; may be asked on any thread. */
+    public List<Entry> all() {
         return entries;
     }
 
     /** Writes an entry down. */
-    void write(Entry e) {
+    public void write(Entry e) {
         List<Entry> more = new ArrayList<>(entries);
         more.add(e);
         entries = List.copyOf(more);

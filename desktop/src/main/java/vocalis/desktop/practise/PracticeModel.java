@@ -151,14 +151,9 @@ public final class PracticeModel implements Screen, AutoCloseable {
         return diary.of(session.piece().id());
     }
 
-    /** The entries of all pieces, oldest first; may be asked on any thread. */
-    public List<Entry> allEntries() {
-        return diary.all();
-    }
-
-    /** Writes an entry down that was practised elsewhere. */
-    public void keep(Entry e) {
-        diary.write(e);
+    /** What was practised, of all pieces. */
+    public PracticeDiary diary() {
+        return diary;
     }
 
     /** Whether the click is heard in the bar that plays. */

@@ -14,6 +14,7 @@ import javafx.scene.layout.VBox;
 import vocalis.core.derive.Derived;
 import vocalis.core.derive.Finding;
 import vocalis.core.harmony.Context;
+import vocalis.core.harmony.WhyHere;
 import vocalis.core.names.ChordName;
 import vocalis.core.names.ChordNamer;
 import vocalis.core.names.Readout;
@@ -25,6 +26,7 @@ import vocalis.desktop.writing.Page;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.words.FindingWords;
 import vocalis.workbench.words.RootWords;
+import vocalis.workbench.words.WhyWords;
 
 /**
  * What the voicing shown is, in plain words and figures; each figure says on its label what it
@@ -37,6 +39,7 @@ public final class ReadoutPane extends VBox {
     private final WriteModel model;
     private final Label name = new Label();
     private final Label also = new Label();
+    private final Label whyHere = new Label();
     private final Label reason = new Label();
     private final Label fit = new Label();
     private final Figures notes = new Figures();
@@ -53,10 +56,11 @@ public final class ReadoutPane extends VBox {
         name.getStyleClass().add("readout-name");
         name.setId("readout-name");
         also.getStyleClass().add("caption");
+        whyHere.setId("readout-why-here");
         reason.setId("readout-reason");
         fit.setId("readout-fit");
         remarks.getStyleClass().add("warning");
-        for (Label l : List.of(reason, fit, remarks, also)) {
+        for (Label l : List.of(reason, fit, remarks, also, whyHere)) {
             l.setWrapText(true);
             l.setMinHeight(USE_PREF_SIZE);
         }
@@ -74,7 +78,8 @@ public final class ReadoutPane extends VBox {
                             refreshPage();
                         });
         showPage();
-        getChildren().addAll(name, also, reason, why(), fit, pages, notes, hand, gain, remarks);
+        getChildren()
+                .addAll(name, also, reason, why(), fit, whyHere, pages, notes, hand, gain, remarks);
         model.shown().readoutProperty().addListener(o -> refresh());
         // The rows below are read off the voicing itself, which is set after what is said of it.
         model.shown().voicingProperty().addListener(o -> refresh());
@@ -138,9 +143,30 @@ public final class ReadoutPane extends VBox {
         reason.setText(namedFrom(r) + RootWords.sentence(r.heard(), Optional.of(model.key())));
         Explain.means(reason, "Why, below, shows the numbers behind it");
         fit.setText(fitInWords(r));
+        standing();
         noteRows(r);
         refreshPage();
         remarks();
+    }
+
+    /** Why what is shown may stand between its neighbours; nothing where it needs no reason. */
+    private void standing() {
+        List<Derived.Chord> all = model.derived().chords();
+        int at = model.caret().chord();
+        int n = all.size();
+        String said =
+                n < 2
+                        ? ""
+                        : WhyWords.of(
+                                WhyHere.of(
+                                        model.shown().voicing(),
+                                        model.key(),
+                                        Optional.of(
+                                                all.get((at + n - 1) % n).candidate().voicing()),
+                                        Optional.of(all.get((at + 1) % n).candidate().voicing())),
+                                model.key());
+        whyHere.setText(said);
+        whyHere.setManaged(!said.isEmpty());
     }
 
     private void alsoCalled(Readout r) {

@@ -104,6 +104,11 @@ public final class Hearing {
                         });
     }
 
+    /** Whether another riff is heard in its place. */
+    public boolean previewing() {
+        return previewing;
+    }
+
     /** Plays the riff of the document again; what was started for another stops. */
     public void endPreview() {
         if (previewing) {

@@ -145,6 +145,7 @@ public final class WriteCommands {
                 .does(() -> c.stepRoot(-1));
         band("semitone-up", "root up a semitone", "alt UP", () -> c.transposeRoot(1));
         band("semitone-down", "root down a semitone", "alt DOWN", () -> c.transposeRoot(-1));
+        new TuneCommands(commands, model).add();
         band("bass-up", "another bass under it, a step up", "shift UP", () -> c.stepBass(1));
         band("bass-down", "another bass, a step down", "shift DOWN", () -> c.stepBass(-1));
     }
@@ -304,22 +305,32 @@ public final class WriteCommands {
                 "names",
                 "note names or degrees on the neck",
                 "N",
-                () -> flip(model.noteNamesProperty()));
+                () -> flip(model.looks().noteNames()));
         look(
                 "passing-names",
                 "names in passing: F♯m7 for F♯m11, or in full",
                 "shift N",
-                () -> flip(model.passingNamesProperty()));
+                () -> flip(model.looks().passingNames()));
         look(
                 "fingers-from",
                 "on the neck: who stays, slides and lifts from the chord before",
                 "shift F",
-                () -> flip(model.fingersFromProperty()));
-        look("scale", "the scale on the neck", null, () -> flip(model.scaleStepsProperty()));
+                () -> flip(model.looks().fingersFrom()));
+        look(
+                "root-tune",
+                "the tune of the roots, drawn over the band",
+                null,
+                () -> flip(model.looks().rootTune()));
+        look("scale", "the scale on the neck", null, () -> flip(model.looks().scaleSteps()));
         look("find", "find a shape, a chord name or notes", "ctrl F", screen::find);
         look("filter", "filter the shapes", "ctrl L", screen::filter);
         look("keep", "keep the shape shown as your own", "ctrl B", screen::keepShape);
         look("own", "your own shapes on this root", "0", screen::ownShapes);
+        thinner();
+    }
+
+    /** Voices left out, and what the figures beside the neck show. */
+    private void thinner() {
         String[] voices = {"highest", "second-highest", "third-highest", "fourth-highest"};
         for (int i = 1; i <= voices.length; i++) {
             int voice = i;

@@ -4,11 +4,13 @@ import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import vocalis.core.choice.Filter;
+import vocalis.core.derive.Derived;
 import vocalis.core.derive.Deriver;
 import vocalis.core.edit.Chords;
 import vocalis.core.hands.Change;
 import vocalis.core.hands.Hand;
 import vocalis.core.riff.Riff;
+import vocalis.core.vary.RootTune;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.session.Session;
 import vocalis.workbench.document.Edits;
@@ -165,6 +167,38 @@ public final class ChordEdits {
         for (int i = first(); i <= last(); i++) {
             session.apply(Edits.transposeRoot(i, semitones));
         }
+    }
+
+    /**
+     * Bends the roots' tune: this root sounds an octave up or down, in the shape of its family that
+     * suits its neighbours.
+     */
+    public void bendTune(int direction) {
+        int chord = chord();
+        Derived derived = session.derived();
+        session.ask(
+                "bending the roots' tune",
+                () -> RootTune.bent(derived, chord, direction, session.catalogue()),
+                bent -> {
+                    if (bent.isEmpty()) {
+                        session.say(
+                                "The neck has no such shape an octave "
+                                        + (direction > 0 ? "up." : "down."));
+                    } else if (session.now().equals(derived.riff())) {
+                        session.apply(Edits.riff("bend the roots' tune", r -> bent.get()));
+                    }
+                });
+    }
+
+    /** The first and the last chord change places. */
+    public void swapEnds() {
+        session.apply(
+                Edits.riff(
+                        "swap first and last",
+                        r -> {
+                            int last = r.roots().size() - 1;
+                            return last < 1 ? r : Chords.move(Chords.move(r, last, 0), 1, last);
+                        }));
     }
 
     /** Gives the chord the root of a pitch class. */

@@ -1,7 +1,6 @@
 package vocalis.desktop.writing;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -11,11 +10,12 @@ import javafx.beans.property.SimpleObjectProperty;
 import vocalis.core.choice.Filter;
 import vocalis.core.derive.Derived;
 import vocalis.core.derive.HandPath;
+import vocalis.core.edit.Chords;
 import vocalis.core.hands.Hand;
-import vocalis.core.names.WorkingName;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
+import vocalis.core.riff.Treatment;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
@@ -45,14 +45,11 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     private final TypingModel typing;
     private final CardOffer offer;
     private final ChordEdits chords;
+    private final Looks looks = new Looks();
     private final GainModel gain;
     private final Thinning thinning = new Thinning();
-    private final BooleanProperty noteNames = new SimpleBooleanProperty();
-    private final BooleanProperty passingNames = new SimpleBooleanProperty();
-    private final BooleanProperty fingersFrom = new SimpleBooleanProperty();
     private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.NOTES);
     private final BooleanProperty support = new SimpleBooleanProperty();
-    private final BooleanProperty scaleSteps = new SimpleBooleanProperty();
     private long opened;
     private boolean keepCards;
     private boolean begun;
@@ -160,30 +157,29 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
         return gain;
     }
 
+    /**
+     * Plays the loop with the plain chord on this root in the place of the one that stands here, so
+     * that both are heard in one key; asked again, the riff as it is.
+     */
+    public void hearPlain() {
+        if (hearing.previewing()) {
+            hearing.endPreview();
+            session.say("As it stands.");
+            return;
+        }
+        int chord = caret().chord();
+        Riff now = session.now();
+        hearing.preview(
+                Chords.family(
+                        now.withTreatment(chord, Treatment.best(Family.TRIAD)),
+                        chord,
+                        Family.TRIAD));
+        session.say("With the plain chord here; the same key goes back.");
+    }
+
     /** What sounds at the player's word. */
     public Hearing hearing() {
         return hearing;
-    }
-
-    /** Whether the neck shows what the fingers do from the chord before. */
-    public BooleanProperty fingersFromProperty() {
-        return fingersFrom;
-    }
-
-    /** Whether chords are called as players do in passing: F♯m7 for what is exactly F♯m11. */
-    public BooleanProperty passingNamesProperty() {
-        return passingNames;
-    }
-
-    /** What a voicing is called: its exact name, or that in passing. */
-    public String called(Voicing v, String exact) {
-        return passingNames.get()
-                ? WorkingName.of(v, Optional.of(key())).stream().findFirst().orElse(exact)
-                : exact;
-    }
-
-    public BooleanProperty noteNamesProperty() {
-        return noteNames;
     }
 
     /** The page of figures that the readout shows. */
@@ -191,13 +187,14 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
         return page;
     }
 
+    /** How band, cards and neck show what there is. */
+    public Looks looks() {
+        return looks;
+    }
+
     /** Whether the readout shows the numbers behind the heard root. */
     public BooleanProperty supportProperty() {
         return support;
-    }
-
-    public BooleanProperty scaleStepsProperty() {
-        return scaleSteps;
     }
 
     private void documentChanged() {

@@ -1,0 +1,31 @@
+package vocalis.desktop.write;
+
+import vocalis.desktop.keys.Commands;
+import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.WritePlace;
+
+/** The commands of the roots' tune and of chords that stand for others. */
+record TuneCommands(Commands commands, WriteModel model) {
+
+    void add() {
+        commands.add("tune-up", "this root of the tune an octave up")
+                .in(WritePlace.BAND)
+                .keys("ctrl UP")
+                .button("Octave up")
+                .does(() -> model.chords().bendTune(1));
+        commands.add("tune-down", "this root of the tune an octave down")
+                .in(WritePlace.BAND)
+                .keys("ctrl DOWN")
+                .button("Octave down")
+                .does(() -> model.chords().bendTune(-1));
+        commands.add("swap-ends", "the first and the last chord change places")
+                .in(WritePlace.BAND)
+                .button("Swap ends")
+                .does(model.chords()::swapEnds);
+        commands.add("hear-plain", "the loop with the plain chord here, and back")
+                .in(WritePlace.BAND)
+                .keys("B")
+                .button("Plain here")
+                .does(model::hearPlain);
+    }
+}

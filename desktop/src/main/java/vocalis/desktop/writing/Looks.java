@@ -1,0 +1,50 @@
+package vocalis.desktop.writing;
+
+import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import vocalis.core.names.WorkingName;
+import vocalis.core.theory.Key;
+import vocalis.core.voicing.Voicing;
+
+/** How band, cards and neck show what there is: the player's choice, for this session. */
+public final class Looks {
+
+    private final BooleanProperty noteNames = new SimpleBooleanProperty();
+    private final BooleanProperty passingNames = new SimpleBooleanProperty();
+    private final BooleanProperty fingersFrom = new SimpleBooleanProperty();
+    private final BooleanProperty rootTune = new SimpleBooleanProperty();
+    private final BooleanProperty scaleSteps = new SimpleBooleanProperty();
+
+    /** Whether notes are named, or told as degrees. */
+    public BooleanProperty noteNames() {
+        return noteNames;
+    }
+
+    /** Whether chords are called as players do in passing: F♯m7 for what is exactly F♯m11. */
+    public BooleanProperty passingNames() {
+        return passingNames;
+    }
+
+    /** Whether the neck shows what the fingers do from the chord before. */
+    public BooleanProperty fingersFrom() {
+        return fingersFrom;
+    }
+
+    /** Whether the band shows the tune that the roots make. */
+    public BooleanProperty rootTune() {
+        return rootTune;
+    }
+
+    /** Whether the neck shows every note of the scale. */
+    public BooleanProperty scaleSteps() {
+        return scaleSteps;
+    }
+
+    /** What a voicing is called: its exact name, or that in passing. */
+    public String called(Voicing v, String exact, Key key) {
+        return passingNames.get()
+                ? WorkingName.of(v, Optional.of(key)).stream().findFirst().orElse(exact)
+                : exact;
+    }
+}
