@@ -2,6 +2,7 @@ package vocalis.core.choice;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.hands.LoopPath;
@@ -22,24 +23,25 @@ public final class Fingers {
 
     private static final int MOST = 8;
 
+    /** How much more one may take that a player chooses; set by hand. */
+    private static final double ALTERNATIVES = 2;
+
     private Fingers() {}
 
     /**
      * The same candidates, each with the fingering of the way.
      *
      * @param way in the order in which they are played
+     * @param wanted fingers by string that the player wants, where it is so; lowest string first
      */
-    public static List<Candidate> along(Fretboard board, Hand hand, List<Candidate> way) {
+    public static List<Candidate> along(
+            Fretboard board, Hand hand, List<Candidate> way, List<Optional<List<Integer>>> wanted) {
         List<List<Fingering>> all = new ArrayList<>();
-        for (Candidate c : way) {
-            List<Fingering> some = Fingering.all(board, c.voicing().shape(), hand, MORE);
-            all.add(
-                    some.isEmpty()
-                            ? List.of(c.fingering())
-                            : some.subList(0, Math.min(MOST, some.size())));
+        for (int i = 0; i < way.size(); i++) {
+            all.add(among(board, hand, way.get(i), wanted.get(i)));
         }
-        if (way.size() < 2) {
-            return way;
+        if (way.size() == 1) {
+            return List.of(held(way.get(0), all.get(0).get(0)));
         }
         int n = way.size();
         LoopPath path =
@@ -60,10 +62,44 @@ public final class Fingers {
                         });
         List<Candidate> out = new ArrayList<>();
         for (int i = 0; i < n; i++) {
-            Fingering f = all.get(i).get(path.taken().get(i));
-            out.add(f.equals(way.get(i).fingering()) ? way.get(i) : way.get(i).heldWith(f));
+            out.add(held(way.get(i), all.get(i).get(path.taken().get(i))));
         }
         return out;
+    }
+
+    private static Candidate held(Candidate c, Fingering f) {
+        return f.equals(c.fingering()) ? c : c.heldWith(f);
+    }
+
+    /** What the player wants alone where a hand can do it, else all that take little more. */
+    private static List<Fingering> among(
+            Fretboard board, Hand hand, Candidate c, Optional<List<Integer>> wanted) {
+        Shape shape = c.voicing().shape();
+        if (wanted.isPresent()) {
+            for (Fingering f : alternatives(board, shape, hand)) {
+                if (onStrings(f, shape).equals(wanted.get())) {
+                    return List.of(f);
+                }
+            }
+        }
+        List<Fingering> some = Fingering.all(board, shape, hand, MORE);
+        return some.isEmpty()
+                ? List.of(c.fingering())
+                : some.subList(0, Math.min(MOST, some.size()));
+    }
+
+    /** The ways to hold a shape that a player may choose among, the easiest first. */
+    public static List<Fingering> alternatives(Fretboard board, Shape shape, Hand hand) {
+        return Fingering.all(board, shape, hand, ALTERNATIVES);
+    }
+
+    /** The finger on each string, lowest first, 0 where none holds it. */
+    public static List<Integer> onStrings(Fingering f, Shape shape) {
+        List<Integer> fingers = new ArrayList<>();
+        for (int s = 0; s < shape.strings(); s++) {
+            fingers.add(shape.fret(s) > 0 ? f.fingerOn(s) : 0);
+        }
+        return fingers;
     }
 
     private static double effort(Fingering f) {

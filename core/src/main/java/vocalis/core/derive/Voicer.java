@@ -50,7 +50,8 @@ public final class Voicer {
             Family family,
             Optional<Member> member,
             int root,
-            Optional<Integer> bass) {}
+            Optional<Integer> bass,
+            Optional<List<Integer>> fingers) {}
 
     /**
      * Among what a chord's shape is chosen.
@@ -136,7 +137,8 @@ public final class Voicer {
                 t.family(),
                 t.member(),
                 riff.roots().get(chord).root().pitchClass(key),
-                t.bass().map(b -> b.pitchClass(key)));
+                t.bass().map(b -> b.pitchClass(key)),
+                t.fingers());
     }
 
     private Options passing(Ask ask, Filter filter) {
@@ -186,7 +188,12 @@ public final class Voicer {
             own.add(options.get(i).shapes.get(path.taken().get(i)));
             over.add(choices.get(i).over(options.get(i), own.get(i)));
         }
-        List<Candidate> held = Fingers.along(asks.get(0).board(), asks.get(0).hand, over);
+        List<Candidate> held =
+                Fingers.along(
+                        asks.get(0).board(),
+                        asks.get(0).hand,
+                        over,
+                        asks.stream().map(Ask::fingers).toList());
         List<Voiced> all = new ArrayList<>();
         for (int i = 0; i < asks.size(); i++) {
             Shape shape = own.get(i).voicing().shape();

@@ -159,6 +159,11 @@ public final class Chords {
         return riff.withTreatments(treatments);
     }
 
+    /** Has a chord held with other fingers, or as the way has it. */
+    public static Riff fingers(Riff riff, int chord, Optional<List<Integer>> fingers) {
+        return riff.withTreatment(chord, riff.treatments().get(chord).held(fingers));
+    }
+
     /** Gives a chord another family than it has, so many further in their order. */
     public static Riff familyOfAllStepped(Riff riff, int chord, int by) {
         Family[] all = Family.values();

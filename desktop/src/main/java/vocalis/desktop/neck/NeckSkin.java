@@ -20,6 +20,7 @@ import vocalis.desktop.writing.WriteModel;
 public final class NeckSkin extends CanvasSkin<Neck> {
 
     private static final double MARK = 17;
+    private static final double BESIDE_NAME = 34;
 
     private final WriteModel model;
     private NeckGeometry geometry;
@@ -35,6 +36,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
                 model.shown().voicingProperty(),
                 model.looks().noteNames(),
                 model.looks().scaleSteps(),
+                model.looks().scale(),
                 model.looks().fingersFrom(),
                 model.neck().stringProperty(),
                 model.neck().fretProperty());
@@ -147,17 +149,18 @@ public final class NeckSkin extends CanvasSkin<Neck> {
     /** Every note of the scale, small, on demand. */
     private void paintScale(GraphicsContext g, Fretboard board) {
         Neck c = getSkinnable();
-        Key key = model.key();
+        Key key = model.looks().scale().get().orElse(model.key());
         for (int s = 0; s < board.strings(); s++) {
-            for (int f = 1; f <= board.frets(); f++) {
+            for (int f = 0; f <= board.frets(); f++) {
                 int midi = board.midi(s, f);
                 if (key.contains(midi)) {
                     String label =
                             model.looks().noteNames().get()
                                     ? key.say(midi).symbol()
                                     : key.degree(midi).symbol();
-                    double x = geometry.mark(f);
-                    g.setFill(c.raised());
+                    // Open strings stand beside their names, where no grip is marked.
+                    double x = f == 0 ? BESIDE_NAME : geometry.mark(f);
+                    g.setFill(f == 0 ? c.back() : c.raised());
                     g.fillRect(x - 7, geometry.y(s) - 6, 14, 12);
                     text(g, label, x, geometry.y(s), c.smallFont(), c.dim(), TextAlignment.CENTER);
                 }

@@ -10,6 +10,7 @@ import vocalis.desktop.sheets.FigureSheets;
 import vocalis.desktop.sheets.FindingsSheet;
 import vocalis.desktop.sheets.ListenSheets;
 import vocalis.desktop.sheets.ModeSheet;
+import vocalis.desktop.sheets.NeckSheets;
 import vocalis.desktop.sheets.WritingSheets;
 import vocalis.desktop.view.SheetHost;
 import vocalis.desktop.writing.WriteModel;
@@ -65,6 +66,21 @@ final class WriteActions implements WriteCommands.Screen {
     @Override
     public void ownShapes() {
         families.browseOwn();
+    }
+
+    @Override
+    public void dronesHeld() {
+        NeckSheets.drones(model, host.get());
+    }
+
+    @Override
+    public void scales() {
+        NeckSheets.scales(model, host.get());
+    }
+
+    @Override
+    public void fingers() {
+        NeckSheets.fingers(model, host.get());
     }
 
     @Override

@@ -30,6 +30,12 @@ public final class WriteCommands {
 
         void modeFinder();
 
+        void fingers();
+
+        void dronesHeld();
+
+        void scales();
+
         void embellish();
 
         void prove();
@@ -322,6 +328,11 @@ public final class WriteCommands {
                 null,
                 () -> flip(model.looks().rootTune()));
         look("scale", "the scale on the neck", null, () -> flip(model.looks().scaleSteps()));
+        look(
+                "other-scale",
+                "another scale on the neck, beside the riff's own",
+                null,
+                screen::scales);
         look("find", "find a shape, a chord name or notes", "ctrl F", screen::find);
         look("filter", "filter the shapes", "ctrl L", screen::filter);
         look("keep", "keep the shape shown as your own", "ctrl B", screen::keepShape);
@@ -374,6 +385,8 @@ public final class WriteCommands {
         look("keep-named", "keep it as a version with a name", null, screen::keepNamed);
         look("versions", "versions kept, and three endings", null, screen::versions);
         look("ways", "other ways of the hand through the riff", null, screen::ways);
+        look("drones-held", "open strings that ring through the riff", null, screen::dronesHeld);
+        look("fingers", "other fingers for the shape of this chord", null, screen::fingers);
         look("check", "what a player would stumble over", "ctrl G", screen::check);
         look("findings", "what could not be played as written", null, screen::findings);
     }

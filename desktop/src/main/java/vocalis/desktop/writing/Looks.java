@@ -2,7 +2,9 @@ package vocalis.desktop.writing;
 
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import vocalis.core.names.WorkingName;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
@@ -10,6 +12,8 @@ import vocalis.core.voicing.Voicing;
 /** How band, cards and neck show what there is: the player's choice, for this session. */
 public final class Looks {
 
+    private final ObjectProperty<Optional<Key>> scale =
+            new SimpleObjectProperty<>(Optional.empty());
     private final BooleanProperty noteNames = new SimpleBooleanProperty();
     private final BooleanProperty passingNames = new SimpleBooleanProperty();
     private final BooleanProperty fingersFrom = new SimpleBooleanProperty();
@@ -39,6 +43,11 @@ public final class Looks {
     /** Whether the neck shows every note of the scale. */
     public BooleanProperty scaleSteps() {
         return scaleSteps;
+    }
+
+    /** The scale that the neck shows; empty for the riff's own. */
+    public ObjectProperty<Optional<Key>> scale() {
+        return scale;
     }
 
     /** What a voicing is called: its exact name, or that in passing. */

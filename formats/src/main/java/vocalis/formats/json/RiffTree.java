@@ -97,6 +97,7 @@ final class RiffTree {
         n.put("family", Json.id(t.family()));
         t.bass().ifPresent(b -> n.putObject("bass").put("step", b.step()).put("alter", b.alter()));
         t.settled().ifPresent(s -> n.put("settled", s.text()));
+        t.fingers().ifPresent(all -> all.forEach(n.withArray("fingers")::add));
         ObjectNode members = n.putObject("members");
         for (Family f : Family.values()) {
             Member m = t.members().get(f);
@@ -250,7 +251,16 @@ final class RiffTree {
                 t.has("settled")
                         ? Optional.of(t.build(() -> Shape.parse(t.get("settled").text())))
                         : Optional.empty();
-        return new Treatment(family, members, bass, settled);
+        Optional<List<Integer>> fingers = Optional.empty();
+        if (t.has("fingers")) {
+            List<Integer> each = new ArrayList<>();
+            for (Field one : t.get("fingers").items()) {
+                each.add(one.integer(0, 5));
+            }
+            fingers = Optional.of(each);
+        }
+        Optional<List<Integer>> wanted = fingers;
+        return t.build(() -> new Treatment(family, members, bass, settled, wanted));
     }
 
     private static Member member(Field m) throws FormatException {

@@ -282,6 +282,11 @@ public final class Edits {
         return merging(what, "touch:" + touch.anchor(), r -> Touches.put(r, touch));
     }
 
+    /** Has a chord held with other fingers, or as the way has it. */
+    public static Edit fingers(int chord, Optional<List<Integer>> fingers) {
+        return riff("fingers", r -> Chords.fingers(r, chord, fingers));
+    }
+
     /** The same on several voices, as one step. */
     public static Edit touches(String what, List<Touch> touches) {
         return merging(what, "touch:" + touches.get(0).anchor(), r -> Touches.putAll(r, touches));
