@@ -7,6 +7,7 @@ import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Ranking;
 import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
 import vocalis.core.edit.Chords;
 import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Member;
@@ -62,7 +63,31 @@ public final class RootTune {
                         .toList();
         return ranking.ordered(there).stream()
                 .findFirst()
-                .map(c -> Chords.member(riff, chord, family, Member.Found.of(c.voicing())));
+                .map(c -> Chords.member(riff, chord, family, Member.Found.of(c.voicing())))
+                .map(r -> others(r, derived, chord, catalogue));
+    }
+
+    /** Keeps the tune of all other roots: where the way would move one, its shape stays. */
+    private static Riff others(Riff bent, Derived before, int chord, Catalogue catalogue) {
+        List<Integer> tune = of(before);
+        Deriver deriver = new Deriver(catalogue);
+        Riff now = bent;
+        for (int round = 0; round < tune.size(); round++) {
+            List<Integer> moved = of(deriver.derive(now, before.hand()));
+            Riff kept = now;
+            for (int i = 0; i < tune.size(); i++) {
+                if (i != chord && !moved.get(i).equals(tune.get(i))) {
+                    Voicing v = before.chords().get(i).candidate().voicing();
+                    Family family = before.riff().treatments().get(i).family();
+                    kept = Chords.member(kept, i, family, Member.Found.of(v));
+                }
+            }
+            if (kept.equals(now)) {
+                return now;
+            }
+            now = kept;
+        }
+        return now;
     }
 
     private static Shape shape(Derived derived, int chord) {

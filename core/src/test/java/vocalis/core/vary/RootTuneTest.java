@@ -40,7 +40,7 @@ class RootTuneTest {
                 Derived after = derived(riff.get());
                 List<Integer> wanted = new ArrayList<>(RootTune.of(before));
                 wanted.set(chord, wanted.get(chord) + 12 * direction);
-                assertThat(RootTune.of(after).get(chord)).isEqualTo(wanted.get(chord));
+                assertThat(RootTune.of(after)).isEqualTo(wanted);
                 assertThat(riff.get().treatments().get(chord).family()).isEqualTo(family);
                 assertThat(riff.get().roots()).isEqualTo(before.riff().roots());
             }

@@ -87,6 +87,7 @@ public final class WriteCommands {
         w.neck();
         w.looking();
         w.exploring();
+        new TuneCommands(commands, model).add();
         w.riff();
     }
 
@@ -151,7 +152,6 @@ public final class WriteCommands {
                 .does(() -> c.stepRoot(-1));
         band("semitone-up", "root up a semitone", "alt UP", () -> c.transposeRoot(1));
         band("semitone-down", "root down a semitone", "alt DOWN", () -> c.transposeRoot(-1));
-        new TuneCommands(commands, model).add();
         band("bass-up", "another bass under it, a step up", "shift UP", () -> c.stepBass(1));
         band("bass-down", "another bass, a step down", "shift DOWN", () -> c.stepBass(-1));
     }
