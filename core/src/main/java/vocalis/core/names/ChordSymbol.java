@@ -1,6 +1,8 @@
 package vocalis.core.names;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -15,9 +17,14 @@ import vocalis.core.theory.Spelling;
  * @param root root
  * @param degrees what sounds: semitones above the root, 0 to 11, to the degree that the symbol says
  *     there; the root among them
+ * @param without degrees that the symbol says are left out, such as 3 for {@code no3}
  * @param bass the bass after the slash
  */
-public record ChordSymbol(Spelling root, Map<Integer, Degree> degrees, Optional<Spelling> bass) {
+public record ChordSymbol(
+        Spelling root,
+        Map<Integer, Degree> degrees,
+        List<Degree> without,
+        Optional<Spelling> bass) {
 
     /** Tokens of a suffix; longer ones are tried first. Convention: common practice. */
     private enum Token {
@@ -47,6 +54,7 @@ public record ChordSymbol(Spelling root, Map<Integer, Degree> degrees, Optional<
 
     public ChordSymbol {
         degrees = Map.copyOf(degrees);
+        without = List.copyOf(without);
         if (!degrees.containsKey(0)) {
             throw new IllegalArgumentException("a chord holds its own root");
         }
@@ -109,7 +117,8 @@ public record ChordSymbol(Spelling root, Map<Integer, Degree> degrees, Optional<
             bass = Optional.of(Spelling.parse(suffix.substring(slash + 1)));
             suffix = suffix.substring(0, slash);
         }
-        return new ChordSymbol(root, new Reader(text, suffix, at).read(), bass);
+        Reader reader = new Reader(text, suffix, at);
+        return new ChordSymbol(root, reader.read(), reader.without, bass);
     }
 
     /** Reads a suffix from left to right into a map from degree number to semitones. */
@@ -119,6 +128,7 @@ public record ChordSymbol(Spelling root, Map<Integer, Degree> degrees, Optional<
         private final int offset;
         private final Map<Integer, Integer> degrees = new LinkedHashMap<>();
         private final Map<Integer, Degree> extra = new LinkedHashMap<>();
+        private final List<Degree> without = new ArrayList<>();
         private int at;
         private boolean majorSeventh;
 
@@ -220,7 +230,11 @@ public record ChordSymbol(Spelling root, Map<Integer, Degree> degrees, Optional<
                     degrees.put(4, 5);
                 }
                 case ADD -> added();
-                case NO -> degrees.remove(number());
+                case NO -> {
+                    int left = number();
+                    degrees.remove(left);
+                    without.add(new Degree((left - 1) % 7 + 1, 0));
+                }
                 default -> {
                     degrees.remove(3);
                     degrees.remove(5);

@@ -167,7 +167,7 @@ public record Reading(
                 symbol.root(),
                 bass,
                 degrees,
-                omitted(symbol, v.pitchClasses(), name),
+                omitted(symbol, v.pitchClasses()),
                 List.copyOf(beyond),
                 heard.mayBe(root));
     }
@@ -177,19 +177,14 @@ public record Reading(
     }
 
     /** What the symbol says and nothing sounds; an explicit "no3" is an omission of the third. */
-    private static List<Degree> omitted(ChordSymbol symbol, List<Integer> sounding, String name) {
+    private static List<Degree> omitted(ChordSymbol symbol, List<Integer> sounding) {
         List<Degree> missing = new ArrayList<>();
         for (int i : new TreeSet<>(symbol.intervals())) {
             if (!sounding.contains((symbol.root().pitchClass() + i) % 12)) {
                 missing.add(said(symbol, i));
             }
         }
-        if (name.contains("no3")) {
-            missing.add(new Degree(3, 0));
-        }
-        if (name.contains("no5")) {
-            missing.add(new Degree(5, 0));
-        }
+        missing.addAll(symbol.without());
         return missing;
     }
 }

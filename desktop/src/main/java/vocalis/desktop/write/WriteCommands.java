@@ -307,32 +307,7 @@ public final class WriteCommands {
     }
 
     private void looking() {
-        look(
-                "names",
-                "note names or degrees on the neck",
-                "N",
-                () -> flip(model.looks().noteNames()));
-        look(
-                "passing-names",
-                "names in passing: F♯m7 for F♯m11, or in full",
-                "shift N",
-                () -> flip(model.looks().passingNames()));
-        look(
-                "fingers-from",
-                "on the neck: who stays, slides and lifts from the chord before",
-                "shift F",
-                () -> flip(model.looks().fingersFrom()));
-        look(
-                "root-tune",
-                "the tune of the roots, drawn over the band",
-                null,
-                () -> flip(model.looks().rootTune()));
-        look("scale", "the scale on the neck", null, () -> flip(model.looks().scaleSteps()));
-        look(
-                "other-scale",
-                "another scale on the neck, beside the riff's own",
-                null,
-                screen::scales);
+        new LookCommands(commands, model, screen).add();
         look("find", "find a shape, a chord name or notes", "ctrl F", screen::find);
         look("filter", "filter the shapes", "ctrl L", screen::filter);
         look("keep", "keep the shape shown as your own", "ctrl B", screen::keepShape);
@@ -399,7 +374,7 @@ public final class WriteCommands {
         b.does(action);
     }
 
-    private static void flip(BooleanProperty p) {
+    static void flip(BooleanProperty p) {
         p.set(!p.get());
     }
 }
