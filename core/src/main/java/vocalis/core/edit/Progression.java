@@ -39,6 +39,10 @@ public record Progression(List<Entry> entries) {
                     "([a-g][#b♯♭]?|[#b♯♭]?[1-7])(?:/([a-g][#b♯♭]?|[#b♯♭]?[1-7]))?"
                             + "(?::(\\d{1,2})(?:/([1-9]\\d?)|(b))?)?");
 
+    /** A note said as a power chord, D5 or f#5; b5 stays the degree. */
+    private static final Pattern POWER =
+            Pattern.compile("^([AC-Gac-g][#b♯♭]?|B[#b♯♭]?|b[#b♯♭])5(?=$|[:/])");
+
     public Progression {
         entries = List.copyOf(entries);
         if (entries.isEmpty()) {
@@ -56,7 +60,8 @@ public record Progression(List<Entry> entries) {
         String[] words = text.strip().split("[\\s,|]+");
         for (int i = 0; i < words.length; i++) {
             // A capital B is a note, a small b before a digit lowers it: both are read small.
-            Matcher m = ENTRY.matcher(words[i].toLowerCase(Locale.ROOT));
+            String word = POWER.matcher(words[i]).replaceFirst("$1");
+            Matcher m = ENTRY.matcher(word.toLowerCase(Locale.ROOT));
             if (words[i].isEmpty() || !m.matches()) {
                 throw new IllegalArgumentException(
                         "word "

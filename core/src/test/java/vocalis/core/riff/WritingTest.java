@@ -61,6 +61,17 @@ class WritingTest {
                 .hasMessageContaining("word ");
     }
 
+    /** Players say D5 for the power chord on D; a small b5 stays the lowered fifth degree. */
+    @Test
+    void aPowerChordIsReadAsItsRoot() {
+        assertThat(Progression.parse("a5 F#5:2 eb5 B5/d", A_MINOR))
+                .isEqualTo(Progression.parse("a f#:2 eb B/d", A_MINOR));
+        assertThat(Progression.parse("b5", A_MINOR).entries().get(0).root().pitchClass(A_MINOR))
+                .isEqualTo(3);
+        assertThat(Progression.parse("B5", A_MINOR).entries().get(0).root().pitchClass(A_MINOR))
+                .isEqualTo(11);
+    }
+
     @Test
     void lengthsFillBarsOfTheMeter() {
         Riff riff = Times.meter(Riffs.repeating(1, 1), Meter.parse("5/4"));

@@ -204,8 +204,8 @@ public final class TouchEdits {
         OptionalInt by = toNext();
         if (by.isEmpty()) {
             session.say(
-                    "The next stroke is no such shape moved along the neck: a hand cannot slide into"
-                            + " it whole.");
+                    "The next stroke is not this shape moved along the neck. Slide from the last stroke"
+                            + " before a change.");
             return;
         }
         touch(
