@@ -64,6 +64,13 @@ final class NameCommand implements Callable<Integer> {
 
     @Mixin private JsonOption json;
 
+    @Option(
+            names = "--root",
+            paramLabel = "F",
+            description =
+                    "The root that the chord stands for; that of its first name if not given.")
+    private String root;
+
     @Option(names = "--pedal", paramLabel = "D", description = "A bass under every shape.")
     private String pedal;
 
@@ -107,8 +114,14 @@ final class NameCommand implements Callable<Integer> {
         return good;
     }
 
+    /** On the root that is asked for; where none is, on that of its first name. */
     private Voicing voicing(String text) {
-        return new Voicing(Shape.parse(text), neck.board(), 0);
+        Voicing bare = new Voicing(Shape.parse(text), neck.board(), 0);
+        int on =
+                root == null
+                        ? ChordNamer.name(bare, keyed.key()).root().pitchClass()
+                        : Spelling.parse(root).pitchClass();
+        return new Voicing(bare.shape(), neck.board(), on);
     }
 
     private Optional<String> overPedal(Voicing v) {

@@ -117,6 +117,8 @@ class MainTest {
                 .contains("without a key")
                 .contains("index 4 laid flat")
                 .contains("reach 0 mm");
+        assertThat(output("name", "x-0-3-2-x-x", "--root", "F")).contains("working  F/A");
+        assertThat(output("name", "x-0-2-2-1-0")).doesNotContain("working  C");
         assertThat(output("name", "x-4-2-x-x-x", "--pedal", "D")).contains("over D");
     }
 

@@ -129,6 +129,10 @@ public final class TouchEdits {
 
     /** Lifts the fingers off the chosen strings, which ring open. */
     public void lift() {
+        if (!voices.chosen().isEmpty() && voices.chosen().stream().allMatch(n -> n.fret() == 0)) {
+            session.say("No finger is down on it.");
+            return;
+        }
         touch(
                 (a, n, length) ->
                         n.fret() == 0
