@@ -50,6 +50,11 @@ class NeckSheetsWindowTest extends WindowDriver {
         run("fingers");
         press(robot, KeyCode.ENTER);
         assertThat(riff().treatments().get(0).fingers()).as("as the way has it").isEmpty();
+        // The second chord of this riff is two open strings.
+        press(robot, KeyCode.RIGHT);
+        run("fingers");
+        assertThat(sheetOpen()).isFalse();
+        assertThat(fx(() -> model().session().quiet())).as("it is said why").isFalse();
     }
 
     @Test

@@ -31,6 +31,10 @@ public final class NeckSheets {
         Derived.Chord here = model.derived().chords().get(chord);
         Shape shape = here.candidate().voicing().shape();
         var session = model.session();
+        if (shape.lowestFretted() == 0) {
+            session.say("Open strings alone: no finger is down on this chord.");
+            return;
+        }
         boolean own = session.now().treatments().get(chord).fingers().isPresent();
         List<PickSheet.Row> rows = new ArrayList<>();
         rows.add(
