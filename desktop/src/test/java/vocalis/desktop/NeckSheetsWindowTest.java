@@ -3,6 +3,7 @@ package vocalis.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -72,6 +73,17 @@ class NeckSheetsWindowTest extends WindowDriver {
             Shape shape = chord(i).candidate().voicing().shape();
             assertThat(open).allMatch(s -> shape.fret(s) == 0);
         }
+    }
+
+    @Test
+    void everyStringAndEveryTwoNeighboursAreShown(FxRobot robot) {
+        run("drones-held");
+        await("the sheet", this::sheetOpen);
+        long rows =
+                robot.lookup(n -> n instanceof Button).queryAllAs(Button.class).stream()
+                        .filter(b -> b.getText().contains("(string "))
+                        .count();
+        assertThat(rows).isEqualTo(2L * riff().ground().board().strings() - 1);
     }
 
     @Test

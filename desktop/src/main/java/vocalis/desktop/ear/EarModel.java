@@ -12,7 +12,9 @@ import vocalis.core.derive.Deriver;
 import vocalis.core.ear.EarKind;
 import vocalis.core.ear.EarQuestion;
 import vocalis.core.ear.EarRounds;
+import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
+import vocalis.core.piece.Piece;
 import vocalis.core.practice.Entry;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.TimeLine;
@@ -83,23 +85,29 @@ final class EarModel {
     /** Makes the next question on a worker; empty where the instrument has nothing to ask for. */
     void next(Consumer<Optional<Ready>> answer) {
         asked++;
-        session.ask("making a question for the ear", this::make, answer);
+        Piece piece = session.piece();
+        Hand hand = session.hand();
+        session.ask("making a question for the ear", () -> make(piece, hand), answer);
     }
 
-    private synchronized Optional<Ready> make() {
+    private synchronized Optional<Ready> make(Piece piece, Hand hand) {
+        Riff riff = piece.riff();
         if (used.isEmpty()) {
-            take(session.piece().riff(), session.piece().title());
+            take(riff, piece.title());
             logbook();
         }
-        EarRounds rounds =
-                new EarRounds(session.catalogue(), session.now().ground().board(), session.hand());
+        EarRounds rounds = new EarRounds(session.catalogue(), riff.ground().board(), hand);
         for (int tries = 0; tries < 40; tries++) {
             EarKind kind = EarRounds.next(diary.all(), begun, random);
             Used root = used.get(random.nextInt(used.size()));
             Optional<EarQuestion> q = rounds.ask(kind, root.root, random);
             if (q.isPresent() && equallyLoud(q.get())) {
                 return Optional.of(
-                        new Ready(q.get(), root.key, root.title, picture(q.get(), root.key)));
+                        new Ready(
+                                q.get(),
+                                root.key,
+                                root.title,
+                                picture(q.get(), root.key, riff, hand)));
             }
         }
         return Optional.empty();
@@ -130,8 +138,8 @@ final class EarModel {
                 .forEach(pc -> used.add(new Used(pc, key, title)));
     }
 
-    private Derived picture(EarQuestion q, Key key) {
-        Ground ground = session.now().ground().withKey(key);
+    private Derived picture(EarQuestion q, Key key, Riff open, Hand hand) {
+        Ground ground = open.ground().withKey(key);
         List<RootSpan> roots = new ArrayList<>();
         List<Treatment> treatments = new ArrayList<>();
         for (Voicing v : q.voicings()) {
@@ -143,12 +151,12 @@ final class EarModel {
         Riff riff =
                 new Riff(
                         ground,
-                        TimeLine.of(Meter.COMMON, session.now().tempo()),
+                        TimeLine.of(Meter.COMMON, open.tempo()),
                         roots,
                         treatments,
-                        session.now().pattern(),
+                        open.pattern(),
                         List.of());
-        return Deriver.once(riff, session.hand(), session.catalogue());
+        return Deriver.once(riff, hand, session.catalogue());
     }
 
     /** Takes an answer down. */

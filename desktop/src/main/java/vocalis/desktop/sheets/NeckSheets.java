@@ -10,6 +10,7 @@ import vocalis.core.derive.Derived;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Muting;
 import vocalis.core.instrument.Shape;
+import vocalis.core.riff.Riff;
 import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Mode;
@@ -78,32 +79,42 @@ public final class NeckSheets {
 
     private static void drones(
             WriteModel model, SheetHost host, Derived derived, List<HeldDrones.Offer> offers) {
-        List<PickSheet.Row> rows = new ArrayList<>();
-        for (HeldDrones.Offer o : offers) {
-            if (o.riff().isEmpty()) {
-                continue;
-            }
-            rows.add(
-                    new PickSheet.Row(
-                            strings(derived, o),
-                            roots(derived, o, model.key()),
-                            () -> model.hearing().preview(o.riff().get()),
-                            () ->
-                                    model.session()
-                                            .apply(
-                                                    Edits.riff(
-                                                            "strings that ring",
-                                                            r -> o.riff().get())),
-                            null));
+        if (!model.session().now().equals(derived.riff())) {
+            model.session().say("The riff was changed meanwhile; ask for ringing strings again.");
+            return;
         }
+        List<PickSheet.Row> rows = offers.stream().map(o -> drone(model, derived, o)).toList();
         PickSheet.show(
                 host,
                 "Strings that ring through",
                 "The strings ring in every chord, the fingers arched over them; all else is silent."
                         + " Hold H to hear, Enter voices the riff so.",
-                "No open string has a shape under every root here: another capo or tuning may.",
+                "",
                 rows,
                 model.hearing()::endPreview);
+    }
+
+    /** A row to choose, or one that says which root has no shape under the strings. */
+    private static PickSheet.Row drone(WriteModel model, Derived derived, HeldDrones.Offer o) {
+        String name = strings(derived, o);
+        String roots = roots(derived, o, model.key());
+        if (o.riff().isEmpty()) {
+            int root = derived.chords().get(o.without()).root();
+            String none = "no shape under " + model.key().say(root).symbol();
+            return new PickSheet.Row(
+                    name + ": " + none,
+                    roots,
+                    () -> {},
+                    () -> model.session().say(name + ": " + none + ". The riff stays as it is."),
+                    null);
+        }
+        Riff rung = o.riff().get();
+        return new PickSheet.Row(
+                name,
+                roots,
+                () -> model.hearing().preview(rung),
+                () -> model.session().apply(Edits.riff("strings that ring", r -> rung)),
+                null);
     }
 
     private static String strings(Derived d, HeldDrones.Offer o) {
