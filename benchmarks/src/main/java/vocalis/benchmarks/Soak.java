@@ -37,19 +37,22 @@ import vocalis.workbench.playing.Songs;
  * with {@code beat} another row of the Revoice screen on every beat, or with {@code song} the
  * demo's whole song with both guitars and its sections; or checks what was recorded meanwhile:
  * {@code play SECONDS [beat|song]} and {@code check FILE.wav SECONDS}. Exits with 1 when the buffer
- * ran empty, something was allocated, a hole is found or a pitch is missing.
+ * ran empty, a hole is found or a pitch is missing; with {@code SOAK=loose} in the environment
+ * empty buffers and holes are told and only what no slow machine explains fails: no device, a root
+ * that is not heard, half of the time not recorded.
  */
 public final class Soak {
 
     private static final int BUFFER = 8192;
-    private static final double LOOSE_HOLE_SECONDS = 0.6;
-    private static final int MOST_DRY = 10;
     private static final double WARM_UP_SECONDS = 3;
 
     /** Left out at the end of the recording, where the loop has stopped already. */
     private static final double STOPPED_SECONDS = 2;
 
     private static final double HOLE_SECONDS = 0.02;
+
+    /** A busy machine's sound server may take a while to answer; ours, in nanoseconds. */
+    private static final long ANSWER_NANOS = 30_000_000_000L;
 
     private Soak() {}
 
@@ -61,7 +64,9 @@ public final class Soak {
         System.exit(well ? 0 : 1);
     }
 
-    /** On a shared machine a hole can be the machine's: few and short ones are let pass. */
+    /**
+     * On a shared machine a hole can be the machine's, and how many there are says how busy it is.
+     */
     private static boolean loose() {
         return "loose".equals(System.getenv("SOAK"));
     }
@@ -123,7 +128,7 @@ public final class Soak {
         output.use(Devices.opener(Devices.DEFAULT), BUFFER);
         output.mute(false);
         player.start();
-        long wait = System.nanoTime() + 5_000_000_000L;
+        long wait = System.nanoTime() + ANSWER_NANOS;
         while (output.sink() != AudioOutput.Sink.DEVICE && System.nanoTime() < wait) {
             Thread.sleep(20);
         }
@@ -156,7 +161,7 @@ public final class Soak {
         System.out.printf(
                 "%.0f s, re-voiced %d times: the buffer ran empty %d times, %d bytes a block in the line%n",
                 seconds, bars, dry, allocated * 512 / (long) (seconds * Player.RATE));
-        return dry <= (loose() ? MOST_DRY : 0);
+        return loose() || dry == 0;
     }
 
     private static long soundThread() {
@@ -194,7 +199,7 @@ public final class Soak {
         System.out.printf(
                 "recorded %.0f s: longest silence %.1f ms, %d of the riff's roots missing%n",
                 (last - first) / Player.RATE, hole * 1000, missing);
-        return hole < (loose() ? LOOSE_HOLE_SECONDS : HOLE_SECONDS)
+        return (loose() || hole < HOLE_SECONDS)
                 && missing == 0
                 && last - first > 0.5 * seconds * Player.RATE;
     }
