@@ -77,7 +77,7 @@ class ModelsTest {
 
     private static void fx(Runnable r) {
         WaitForAsyncUtils.waitForAsyncFx(
-                10_000,
+                120_000,
                 () -> {
                     r.run();
                     return null;

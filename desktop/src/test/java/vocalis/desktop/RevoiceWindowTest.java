@@ -194,13 +194,13 @@ class RevoiceWindowTest extends WindowDriver {
         Row row = fx(() -> shell.models().revoice().current().orElseThrow());
         tap.clear();
         robot.press(KeyCode.J);
-        sleep(SETTLE + 0.4);
+        listen(SETTLE + 0.4);
         List<Sounding> notes = row.derived().chords().get(0).candidate().voicing().soundings();
         for (Sounding n : notes) {
             assertThat(tap.levelDb(Tap.hz(n.midi()), 0.5)).isGreaterThan(-62);
         }
         robot.release(KeyCode.J);
-        sleep(SETTLE);
+        listen(SETTLE);
         Riff before = riff();
         Piece unchanged = fx(() -> shell.workspace().content());
         robot.press(KeyCode.H);

@@ -96,11 +96,11 @@ class SongModelsTest {
     }
 
     private static <T> T get(Supplier<T> s) {
-        return WaitForAsyncUtils.waitForAsyncFx(10_000, s::get);
+        return WaitForAsyncUtils.waitForAsyncFx(120_000, s::get);
     }
 
     private static void await(String what, BooleanSupplier condition) {
-        long end = System.nanoTime() + 20_000_000_000L;
+        long end = System.nanoTime() + 180_000_000_000L;
         while (!condition.getAsBoolean()) {
             assertThat(System.nanoTime()).as("waited too long for " + what).isLessThan(end);
             WaitForAsyncUtils.waitForFxEvents();

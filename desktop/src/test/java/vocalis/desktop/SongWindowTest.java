@@ -308,7 +308,7 @@ class SongWindowTest extends WindowDriver {
         await("silence", () -> !shell.player().telemetry().latest().playing());
         press(robot, KeyCode.SPACE);
         await("the riff", () -> shell.player().telemetry().latest().playing());
-        sleep(0.3);
+        listen(0.3);
         assertThat(shell.player().telemetry().latest().tick()).isLessThan(riff().length());
     }
 }

@@ -49,12 +49,12 @@ class SoundWindowTest extends WindowDriver {
 
     private double held(FxRobot robot, double hz) {
         robot.press(KeyCode.H);
-        sleep(SETTLE);
+        listen(SETTLE);
         tap.clear();
-        sleep(0.6);
+        listen(0.6);
         double db = tap.levelDb(hz, 0.5) - tap.levelDb(Tap.hz(57), 0.5);
         robot.release(KeyCode.H);
-        sleep(0.3);
+        listen(0.3);
         return db;
     }
 
@@ -91,16 +91,16 @@ class SoundWindowTest extends WindowDriver {
         assertThat(readout(robot, "verdict")).startsWith("B");
         assertThat(robot.lookup("#prove-0").queryButton().getText()).isEqualTo("B5");
         press(robot, KeyCode.ENTER);
-        sleep(0.6);
+        listen(0.6);
         tap.clear();
-        sleep(0.7);
+        listen(0.7);
         // The power chord on B sounds under it, from B2 on the fifth string.
         assertThat(tap.levelDb(Tap.hz(47), 0.6)).isGreaterThan(-60);
         press(robot, KeyCode.ESCAPE);
         await("closed", () -> robot.lookup("#prove-all").tryQuery().isEmpty());
-        sleep(0.8);
+        listen(0.8);
         tap.clear();
-        sleep(0.3);
+        listen(0.3);
         assertThat(tap.levelDb(Tap.hz(47), 0.25)).isLessThan(-70);
     }
 
@@ -112,16 +112,16 @@ class SoundWindowTest extends WindowDriver {
         robot.interact(() -> shell.models().whereabouts().placeProperty().set(WritePlace.NECK));
         robot.interact(() -> model().neck().stringProperty().set(5));
         robot.press(KeyCode.J);
-        sleep(SETTLE);
+        listen(SETTLE);
         tap.clear();
-        sleep(0.6);
+        listen(0.6);
         double miss = tap.levelDb(Tap.hz(64), 0.5);
         robot.release(KeyCode.J);
-        sleep(0.5);
+        listen(0.5);
         robot.press(KeyCode.H);
-        sleep(SETTLE);
+        listen(SETTLE);
         tap.clear();
-        sleep(0.6);
+        listen(0.6);
         double clean = tap.levelDb(Tap.hz(64), 0.5);
         robot.release(KeyCode.H);
         assertThat(miss).isGreaterThan(clean + 15);
@@ -144,12 +144,12 @@ class SoundWindowTest extends WindowDriver {
         await("found", () -> fx(() -> shell.player().output().sink() == AudioOutput.Sink.DEVICE));
         await("muted", () -> readout(robot, "sink").contains("muted"));
         tap.clear();
-        sleep(0.5);
+        listen(0.5);
         assertThat(loudest()).isZero();
         press(robot, KeyCode.CONTROL, KeyCode.M);
-        sleep(0.3);
+        listen(0.3);
         tap.clear();
-        sleep(1);
+        listen(1);
         assertThat(loudest()).isGreaterThan(0.003);
         press(robot, KeyCode.SPACE);
     }
@@ -175,16 +175,16 @@ class SoundWindowTest extends WindowDriver {
         await(
                 "plays from the sheet",
                 () -> fx(() -> shell.player().telemetry().latest().playing()));
-        sleep(1);
+        listen(1);
         tap.clear();
-        sleep(2);
+        listen(2);
         double with = sizzle();
         robot.interact(() -> robot.lookup("#kit-on").query().requestFocus());
         press(robot, KeyCode.ENTER);
         assertThat(mix().kit().on()).isFalse();
-        sleep(1);
+        listen(1);
         tap.clear();
-        sleep(2);
+        listen(2);
         // The cabinet lets next to nothing of a guitar through up there; the hat lives there.
         assertThat(with).isGreaterThan(3 * sizzle());
         press(robot, KeyCode.SPACE);
@@ -244,9 +244,9 @@ class SoundWindowTest extends WindowDriver {
         await("strings", () -> robot.lookup("#tune-6").tryQuery().isPresent());
         robot.interact(() -> robot.lookup("#tune-6").query().requestFocus());
         robot.press(KeyCode.H);
-        sleep(SETTLE);
+        listen(SETTLE);
         tap.clear();
-        sleep(0.6);
+        listen(0.6);
         // The low string is dropped to D2 in this riff.
         assertThat(tap.levelDb(Tap.hz(38), 0.5)).isGreaterThan(-62);
         robot.release(KeyCode.H);

@@ -7,9 +7,10 @@ import vocalis.sound.device.OutputLine;
 /** A sound device that keeps what it is given, at the pace of a real one. */
 final class Tap implements OutputLine.Opener {
 
-    private static final double RATE = 48000;
+    static final double RATE = 48000;
     private final ByteArrayOutputStream taken = new ByteArrayOutputStream();
     private volatile boolean present;
+    private volatile long frames;
 
     Tap(boolean present) {
         this.present = present;
@@ -31,6 +32,7 @@ final class Tap implements OutputLine.Opener {
                 synchronized (taken) {
                     taken.write(bytes, 0, count);
                 }
+                frames += count / 4;
                 next += (long) (count / 4 / RATE * 1e9);
                 LockSupport.parkNanos(Math.max(0, next - System.nanoTime()));
                 return count;
@@ -51,6 +53,11 @@ final class Tap implements OutputLine.Opener {
         synchronized (taken) {
             taken.reset();
         }
+    }
+
+    /** Frames taken since the test began, whatever was forgotten. */
+    long frames() {
+        return frames;
     }
 
     /** The left channel since {@link #clear}. */

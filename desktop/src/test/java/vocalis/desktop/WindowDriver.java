@@ -172,8 +172,21 @@ abstract class WindowDriver {
         }
     }
 
+    /**
+     * Waits until the device has taken so many more seconds of sound: on a busy machine that is
+     * later than the clock says. Without a device it gives up after ten times as long.
+     */
+    void listen(double seconds) {
+        long enough = tap.frames() + (long) (seconds * Tap.RATE);
+        sleep(seconds);
+        long end = System.nanoTime() + (long) (seconds * 9e9);
+        while (tap.frames() < enough && System.nanoTime() < end) {
+            sleep(0.01);
+        }
+    }
+
     static void await(String what, BooleanSupplier condition) {
-        long end = System.nanoTime() + 20_000_000_000L;
+        long end = System.nanoTime() + 180_000_000_000L;
         while (!condition.getAsBoolean()) {
             assertThat(System.nanoTime()).as("waited too long for " + what).isLessThan(end);
             sleep(0.02);
@@ -182,7 +195,7 @@ abstract class WindowDriver {
     }
 
     static <T> T fx(Supplier<T> supplier) {
-        return WaitForAsyncUtils.waitForAsyncFx(10_000, supplier::get);
+        return WaitForAsyncUtils.waitForAsyncFx(120_000, supplier::get);
     }
 
     WriteModel model() {

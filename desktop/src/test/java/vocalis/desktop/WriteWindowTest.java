@@ -76,7 +76,7 @@ class WriteWindowTest extends WindowDriver {
 
         tap.clear();
         robot.moveTo(at(cards, 60, 40)).press(MouseButton.PRIMARY);
-        sleep(0.9);
+        listen(0.9);
         double fifth = Tap.hz(shown.get(0).midi() + 7);
         assertSounds(shown, fifth);
         robot.release(MouseButton.PRIMARY);
@@ -133,7 +133,7 @@ class WriteWindowTest extends WindowDriver {
         tap.clear();
         robot.moveTo(at(neck, third, stringG)).press(MouseButton.PRIMARY);
         WaitForAsyncUtils.waitForFxEvents();
-        sleep(0.9);
+        listen(0.9);
         // Over D A D the B flat of fret 3 makes a ♭13 over a bare fifth.
         assertThat(fx(() -> model().shown().voicing().shape().text())).isEqualTo("0-0-0-3-x-x");
         assertThat(readout(robot, "readout-name")).isEqualTo("D5(♭13)");
@@ -291,9 +291,9 @@ class WriteWindowTest extends WindowDriver {
             press(robot, KeyCode.CONTROL, digit);
             List<Sounding> notes = chord(0).candidate().voicing().soundings();
             assertThat(family.accepts(chord(0).candidate().voicing())).isTrue();
-            sleep(SETTLE);
+            listen(SETTLE);
             tap.clear();
-            sleep(2.4);
+            listen(2.4);
             double low = Tap.hz(notes.get(0).midi());
             assertThat(tap.levelDb(low, 2.2)).as("%s bass", family).isGreaterThan(-70);
             if (family == Family.OCTAVE) {
@@ -316,7 +316,7 @@ class WriteWindowTest extends WindowDriver {
         robot.press(KeyCode.H);
         robot.press(KeyCode.H);
         robot.press(KeyCode.H);
-        sleep(0.7);
+        listen(0.7);
         assertThat(fx(() -> shell.player().telemetry().latest().audition())).isTrue();
         robot.release(KeyCode.H);
         await("released", () -> fx(() -> !shell.player().telemetry().latest().audition()));

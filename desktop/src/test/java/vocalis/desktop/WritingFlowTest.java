@@ -158,7 +158,7 @@ class WritingFlowTest extends WindowDriver {
         tap.clear();
         press(robot, KeyCode.SPACE);
         await("sound", () -> tap.firstSound() >= 0);
-        sleep(3.5);
+        listen(3.5);
         press(robot, KeyCode.SPACE);
         double eighth = Ticks.seconds(Ticks.EIGHTH, riff().tempo());
         double from = tap.firstSound();

@@ -402,7 +402,7 @@ class AudioOutputTest {
     }
 
     private static void await(BooleanSupplier condition) {
-        long end = System.nanoTime() + 20_000_000_000L;
+        long end = System.nanoTime() + 180_000_000_000L;
         while (!condition.getAsBoolean()) {
             assertThat(System.nanoTime()).as("waited too long").isLessThan(end);
             try {

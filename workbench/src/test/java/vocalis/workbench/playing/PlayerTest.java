@@ -52,7 +52,7 @@ class PlayerTest {
     }
 
     private static void await(BooleanSupplier condition) {
-        long end = System.nanoTime() + 15_000_000_000L;
+        long end = System.nanoTime() + 120_000_000_000L;
         while (!condition.getAsBoolean()) {
             assertThat(System.nanoTime()).isLessThan(end);
             LockSupport.parkNanos(5_000_000);
