@@ -51,7 +51,7 @@ class BeginWindowTest extends WindowDriver {
     }
 
     private void next(FxRobot robot) {
-        robot.clickOn("#next-step-go");
+        clickOn(robot, "#next-step-go");
     }
 
     /** The ground in a line, the roots in a line, and from step to step into Arrange. */
@@ -91,14 +91,14 @@ class BeginWindowTest extends WindowDriver {
         press(robot, KeyCode.ESCAPE);
         next(robot);
         await("arrange", () -> place() == ArrangePlace.STRIP);
-        robot.clickOn("#next-step-away");
+        clickOn(robot, "#next-step-away");
         assertThat(robot.lookup("#next-step").query().isVisible()).isFalse();
     }
 
     /** A rhythm first: the lowest open string goes through, and the figure is tapped or taken. */
     @Test
     void aRhythmComesFirst(FxRobot robot) {
-        robot.clickOn("#begin-figure");
+        clickOn(robot, "#begin-figure");
         await("figures", () -> fx(() -> shell.sheets().top().isPresent()));
         press(robot, KeyCode.DOWN);
         press(robot, KeyCode.ENTER);
@@ -113,7 +113,7 @@ class BeginWindowTest extends WindowDriver {
 
     @Test
     void aDroneIsFound(FxRobot robot) {
-        robot.clickOn("#begin-drone");
+        clickOn(robot, "#begin-drone");
         await("the map", () -> robot.lookup(".drone-cell").tryQuery().isPresent());
         press(robot, KeyCode.RIGHT);
         press(robot, KeyCode.ENTER);
@@ -124,7 +124,7 @@ class BeginWindowTest extends WindowDriver {
 
     @Test
     void fingersGoOnTheNeck(FxRobot robot) {
-        robot.clickOn("#begin-neck");
+        clickOn(robot, "#begin-neck");
         assertThat(place()).isEqualTo(WritePlace.NECK);
         assertThat(focus()).isEqualTo("neck");
         assertThat(begins(robot)).isFalse();
@@ -146,7 +146,7 @@ class BeginWindowTest extends WindowDriver {
                             """);
                     return Clipboard.getSystemClipboard().setContent(c);
                 });
-        robot.clickOn("#begin-tab");
+        clickOn(robot, "#begin-tab");
         await("taken apart", () -> fx(() -> shell.sheets().top().isPresent()));
     }
 
@@ -165,7 +165,7 @@ class BeginWindowTest extends WindowDriver {
         press(robot, KeyCode.CONTROL, KeyCode.Z);
         press(robot, KeyCode.CONTROL, KeyCode.N);
         assertThat(begins(robot)).isTrue();
-        robot.clickOn("Wet Slate (demo)");
+        clickOn(robot, "Wet Slate (demo)");
         await("opened", () -> fx(() -> shell.workspace().content().title()).equals("Wet Slate"));
         assertThat(begins(robot)).isFalse();
     }

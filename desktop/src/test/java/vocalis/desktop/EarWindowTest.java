@@ -42,7 +42,7 @@ class EarWindowTest extends WindowDriver {
                 robot.press(KeyCode.H);
                 await("the first to sound", () -> tap.left().length > 24_000);
                 robot.release(KeyCode.H);
-                robot.clickOn("#ear-answer-1");
+                clickOn(robot, "#ear-answer-1");
             } else {
                 press(robot, KeyCode.DIGIT1);
             }

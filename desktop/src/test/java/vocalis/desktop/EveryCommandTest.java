@@ -186,7 +186,7 @@ class EveryCommandTest extends WindowDriver {
     @Test
     void screensAndStripsAreClicked(FxRobot robot) {
         for (Map.Entry<Place, String> e : SCREENS.entrySet()) {
-            robot.clickOn("#screen-" + e.getValue());
+            clickOn(robot, "#screen-" + e.getValue());
             await(e.getValue(), () -> fx(() -> shell.models().whereabouts().place()) == e.getKey());
             List<String> shown =
                     fx(() -> shell.commands().strip(e.getKey())).stream()
@@ -194,14 +194,14 @@ class EveryCommandTest extends WindowDriver {
                             .map(Command::id)
                             .toList();
             assertThat(shown).as(e.getValue()).hasSizeGreaterThan(4);
-            robot.clickOn("#strip-all");
+            clickOn(robot, "#strip-all");
             await("all", () -> fx(() -> shell.sheets().top().isPresent()));
             press(robot, KeyCode.ESCAPE);
         }
-        robot.clickOn("#screen-logbook");
+        clickOn(robot, "#screen-logbook");
         await("logbook", () -> fx(() -> shell.sheets().top().isPresent()));
         press(robot, KeyCode.ESCAPE);
-        robot.clickOn("#screen-write");
+        clickOn(robot, "#screen-write");
         assertThat(fx(() -> shell.models().whereabouts().place())).isEqualTo(WritePlace.BAND);
     }
 
@@ -223,7 +223,7 @@ class EveryCommandTest extends WindowDriver {
         await("the actions of a mark", () -> visible(robot, "#strip-softer"));
         assertThat(visible(robot, "#strip-stroke")).isFalse();
         var before = fx(() -> model().lane().strokeAtCaret());
-        robot.clickOn("#strip-softer");
+        clickOn(robot, "#strip-softer");
         settle();
         assertThat(fx(() -> model().lane().strokeAtCaret())).isNotEqualTo(before);
         press(robot, KeyCode.ESCAPE);

@@ -276,7 +276,7 @@ class HarmonyWindowTest extends WindowDriver {
         find(robot, "x-5-7-7-0-0");
         run("series");
         await("the series", () -> robot.lookup("x-3-5-5-0-0").tryQuery().isPresent());
-        robot.clickOn("x-3-5-5-0-0");
+        clickOn(robot, "x-3-5-5-0-0");
         await(
                 "taken there",
                 () -> fx(() -> model().shown().voicing().shape().text().equals("x-3-5-5-0-0")));
@@ -312,7 +312,7 @@ class HarmonyWindowTest extends WindowDriver {
     void sevenStringsAreTakenFromTheirNotes(FxRobot robot) {
         run("instrument");
         await("dialog", () -> robot.lookup("#tuning-notes").tryQuery().isPresent());
-        robot.clickOn("#tuning-notes").eraseText(40).write("B1 E2 A2 D3 G3 B3 E4");
+        clickOn(robot, "#tuning-notes").eraseText(40).write("B1 E2 A2 D3 G3 B3 E4");
         press(robot, KeyCode.ENTER);
         await("seven", () -> riff().ground().board().strings() == 7);
         assertThat(chord(0).candidate().voicing().shape().strings()).isEqualTo(7);

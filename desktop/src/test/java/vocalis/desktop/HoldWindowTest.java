@@ -40,7 +40,7 @@ class HoldWindowTest extends WindowDriver {
 
     private void held(FxRobot robot, String what, Point2D at) {
         assertThat(sounds()).as("before " + what).isFalse();
-        robot.moveTo(at).press(MouseButton.PRIMARY);
+        over(robot, at).press(MouseButton.PRIMARY);
         await(what + " sounds", this::sounds);
         robot.release(MouseButton.PRIMARY);
         await(what + " ends", () -> !sounds());

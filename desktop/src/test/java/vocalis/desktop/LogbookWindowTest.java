@@ -144,7 +144,7 @@ class LogbookWindowTest extends WindowDriver {
         press(robot, KeyCode.ENTER);
         await("opened", () -> !sheet() || robot.lookup("#ask-discard").tryQuery().isPresent());
         if (sheet()) {
-            robot.clickOn("#ask-discard");
+            clickOn(robot, "#ask-discard");
         }
         await("opened", () -> fx(() -> shell.workspace().file().isPresent()));
     }

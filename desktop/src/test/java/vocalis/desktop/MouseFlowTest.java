@@ -49,21 +49,21 @@ class MouseFlowTest extends WindowDriver {
     private void click(String id) {
         await(id, () -> robot.lookup(id).tryQuery().filter(Node::isVisible).isPresent());
         clicks++;
-        robot.clickOn(id);
+        clickOn(robot, id);
         WaitForAsyncUtils.waitForFxEvents(2);
         settle();
     }
 
     private void click(Point2D at) {
         clicks++;
-        robot.clickOn(at);
+        clickOn(robot, at);
         WaitForAsyncUtils.waitForFxEvents(2);
         settle();
     }
 
     private void drag(Point2D from, Point2D to) {
         clicks++;
-        robot.moveTo(from).press(MouseButton.PRIMARY).moveTo(to).release(MouseButton.PRIMARY);
+        over(robot, from).press(MouseButton.PRIMARY).moveTo(to).release(MouseButton.PRIMARY);
         WaitForAsyncUtils.waitForFxEvents(2);
         settle();
     }
@@ -155,7 +155,7 @@ class MouseFlowTest extends WindowDriver {
     /** Held, it sounds; let go, it ends. */
     private void heard(Point2D at) {
         clicks++;
-        robot.moveTo(at).press(MouseButton.PRIMARY);
+        over(robot, at).press(MouseButton.PRIMARY);
         await("heard", () -> shell.player().telemetry().latest().audition());
         robot.release(MouseButton.PRIMARY);
         await("silence", () -> !shell.player().telemetry().latest().audition());

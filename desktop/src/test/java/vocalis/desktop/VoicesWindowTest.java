@@ -120,7 +120,9 @@ class VoicesWindowTest extends WindowDriver {
                             double[] p = lane.at(caret, 1);
                             return lane.localToScreen(p[0], p[1]);
                         });
-        robot.press(KeyCode.CONTROL).clickOn(low).release(KeyCode.CONTROL);
+        robot.press(KeyCode.CONTROL);
+        clickOn(robot, low);
+        robot.release(KeyCode.CONTROL);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(chosen()).isEqualTo("string 3, fret 2 and string 5, fret 0");
         press(robot, KeyCode.ALT, KeyCode.UP);

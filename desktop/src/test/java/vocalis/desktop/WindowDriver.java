@@ -241,8 +241,23 @@ abstract class WindowDriver {
                 });
     }
 
+    /** Puts the pointer there at once: the robot by itself walks to every place in 200 steps. */
+    static FxRobot over(FxRobot robot, Point2D there) {
+        robot.robotContext().getMouseRobot().move(there);
+        return robot;
+    }
+
+    static FxRobot clickOn(FxRobot robot, Point2D there) {
+        over(robot, there).clickOn(there);
+        return robot;
+    }
+
+    static FxRobot clickOn(FxRobot robot, String what) {
+        return clickOn(robot, robot.point(what).query());
+    }
+
     void click(FxRobot robot, Node node, double x, double y) {
-        robot.clickOn(at(node, x, y));
+        clickOn(robot, at(node, x, y));
         WaitForAsyncUtils.waitForFxEvents();
         settle();
     }

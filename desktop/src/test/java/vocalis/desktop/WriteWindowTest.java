@@ -62,20 +62,20 @@ class WriteWindowTest extends WindowDriver {
                 () ->
                         fx(() -> shell.models().whereabouts().placeProperty().get())
                                 == WritePlace.CARDS);
-        robot.clickOn("#family-4");
+        clickOn(robot, "#family-4");
         awaitCards(Family.OCTAVE);
         Node cards = robot.lookup("#cards").query();
         click(robot, cards, 60, 40);
         List<Sounding> shown = fx(() -> model().shown().voicing().soundings());
         assertThat(readout(robot, "readout-name")).endsWith("octave");
-        robot.clickOn("#use-voicing");
+        clickOn(robot, "#use-voicing");
         WaitForAsyncUtils.waitForFxEvents();
         settle();
         assertThat(chord(1).candidate().voicing().soundings()).isEqualTo(shown);
         assertThat(riff().treatments().get(1).family()).isEqualTo(Family.OCTAVE);
 
         tap.clear();
-        robot.moveTo(at(cards, 60, 40)).press(MouseButton.PRIMARY);
+        over(robot, at(cards, 60, 40)).press(MouseButton.PRIMARY);
         listen(0.9);
         double fifth = Tap.hz(shown.get(0).midi() + 7);
         assertSounds(shown, fifth);
@@ -131,7 +131,7 @@ class WriteWindowTest extends WindowDriver {
         double third = fx(() -> (neckWire(2) + neckWire(3)) / 2);
         double stringG = fx(() -> neckString(3));
         tap.clear();
-        robot.moveTo(at(neck, third, stringG)).press(MouseButton.PRIMARY);
+        over(robot, at(neck, third, stringG)).press(MouseButton.PRIMARY);
         WaitForAsyncUtils.waitForFxEvents();
         listen(0.9);
         // Over D A D the B flat of fret 3 makes a ♭13 over a bare fifth.
@@ -140,7 +140,7 @@ class WriteWindowTest extends WindowDriver {
         assertThat(readout(robot, "figure-notes")).isEqualTo("D2  A2  D3  B♭3");
         assertSounds(fx(() -> model().shown().voicing().soundings()), Tap.hz(61));
         robot.release(MouseButton.PRIMARY);
-        robot.clickOn("#use-voicing");
+        clickOn(robot, "#use-voicing");
         WaitForAsyncUtils.waitForFxEvents();
         settle();
         assertThat(chord(0).byHand()).isTrue();
@@ -178,12 +178,12 @@ class WriteWindowTest extends WindowDriver {
         WaitForAsyncUtils.waitForFxEvents();
         settle();
         assertThat(fx(() -> model().derived().score().onsets().size())).isEqualTo(before + 1);
-        robot.clickOn("#strip-palm");
+        clickOn(robot, "#strip-palm");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(fx(() -> model().lane().strokeAtCaret().orElseThrow().muted())).isTrue();
         robot.rightClickOn(at(lane, x, 60));
-        robot.clickOn("Strike");
-        robot.clickOn("Strike low");
+        clickOn(robot, "Strike");
+        clickOn(robot, "Strike low");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(fx(() -> model().lane().strokeAtCaret().orElseThrow().struck()))
                 .isEqualTo(Struck.Named.LOW);
@@ -372,7 +372,7 @@ class WriteWindowTest extends WindowDriver {
         press(robot, KeyCode.ESCAPE);
         await("still open", () -> fx(() -> stage.isShowing()));
         askToClose(robot);
-        robot.clickOn("#ask-save");
+        clickOn(robot, "#ask-save");
         await("its name", () -> robot.lookup("#ask-line").tryQuery().isPresent());
         press(robot, KeyCode.ENTER);
         Path saved = folder.resolve("riffs").resolve("winch-house.vocalis.json");
