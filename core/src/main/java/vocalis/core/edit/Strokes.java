@@ -10,6 +10,7 @@ import vocalis.core.pattern.EventOverride;
 import vocalis.core.pattern.Figure;
 import vocalis.core.pattern.Limits;
 import vocalis.core.pattern.Pass;
+import vocalis.core.pattern.Pattern;
 import vocalis.core.pattern.Rest;
 import vocalis.core.pattern.Touch;
 import vocalis.core.riff.Riff;
@@ -22,6 +23,12 @@ import vocalis.core.riff.Riff;
 public final class Strokes {
 
     private Strokes() {}
+
+    /** Nothing is played: one figure of rests over the whole riff, in which each bar is its own. */
+    public static Riff silence(Riff riff) {
+        Figure rests = new Figure("part", "part", riff.length(), List.of());
+        return riff.withPattern(Pattern.of(rests)).withTouches(List.of());
+    }
 
     /** The event that sounds at a tick. */
     public static Optional<Event> at(Riff riff, long tick) {

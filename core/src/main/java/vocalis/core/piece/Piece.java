@@ -170,9 +170,38 @@ public record Piece(
         return withFirst(riffs.get(0).with(other));
     }
 
+    /** What a guitar plays of the riff that is worked on. */
+    public Riff riff(Guitar guitar) {
+        return guitar == Guitar.ONE ? riff() : secondRiff();
+    }
+
+    /**
+     * With what a guitar plays of the riff worked on changed. What is done to ground, time and
+     * roots holds for both guitars.
+     *
+     * @throws IllegalArgumentException saying why it cannot be done
+     */
+    public Piece changing(Guitar guitar, UnaryOperator<Riff> change) {
+        Riff before = riff(guitar);
+        if (guitar == Guitar.ONE) {
+            Riff after = change.apply(before);
+            return after.equals(before) ? this : with(after);
+        }
+        PieceRiff changed = riffs.get(0).changingSecond(before, change);
+        boolean nothing =
+                changed.riff().equals(riff()) && changed.second().orElseThrow().equals(before);
+        return nothing ? this : withSecondRiff(before).withFirst(changed);
+    }
+
     /** The versions that are kept of the riff worked on, oldest first. */
     public List<Version> versions() {
-        return riffs.get(0).versions();
+        return versions(Guitar.ONE);
+    }
+
+    /** The versions that are kept of what a guitar plays of it, oldest first. */
+    public List<Version> versions(Guitar guitar) {
+        PieceRiff first = riffs.get(0);
+        return guitar == Guitar.ONE ? first.versions() : first.secondVersions();
     }
 
     /** With the riff as it stands kept as a version. */
@@ -183,6 +212,31 @@ public record Piece(
     /** The same with a note to oneself. */
     public Piece keeping(String name, String note) {
         return withFirst(riffs.get(0).keeping(name, note));
+    }
+
+    /** With what a guitar plays of it kept as a version. */
+    public Piece keeping(Guitar guitar, String name, String note) {
+        return guitar == Guitar.ONE
+                ? keeping(name, note)
+                : withFirst(riffs.get(0).keepingSecond(name, note, secondRiff()));
+    }
+
+    /** With a version in place of what a guitar plays of it. */
+    public Piece taking(Guitar guitar, String version) {
+        return guitar == Guitar.ONE
+                ? taking(version)
+                : riffs.get(0).secondKept(version).map(this::withSecondRiff).orElse(this);
+    }
+
+    /**
+     * Without a version of what a guitar plays of it.
+     *
+     * @throws IllegalArgumentException naming the section that plays it
+     */
+    public Piece dropping(Guitar guitar, String version) {
+        return guitar == Guitar.ONE
+                ? dropping(version)
+                : withFirst(riffs.get(0).droppingSecond(version));
     }
 
     /** With a version in place of the riff worked on. */

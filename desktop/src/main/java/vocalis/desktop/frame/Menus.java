@@ -136,6 +136,8 @@ public final class Menus {
                 "roots",
                 "next-root",
                 "type",
+                "guitar",
+                "part-of-rests",
                 "all-next",
                 "all-before",
                 "find",

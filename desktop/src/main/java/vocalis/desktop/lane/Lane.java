@@ -1,6 +1,8 @@
 package vocalis.desktop.lane;
 
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
@@ -10,6 +12,7 @@ import vocalis.desktop.writing.WriteModel;
 /** Tab with its rhythm and the stroke pattern; the caret is a step in time. */
 public final class Lane extends PaintedControl {
 
+    private final BooleanProperty roomy = new SimpleBooleanProperty(true);
     private final DoubleProperty gap = new SimpleDoubleProperty(LaneGeometry.GAP);
     private final WriteModel model;
 
@@ -17,6 +20,7 @@ public final class Lane extends PaintedControl {
         super("lane");
         this.model = model;
         gap.addListener(o -> requestLayout());
+        roomy.addListener(o -> requestLayout());
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.LIST_VIEW);
         setAccessibleText("Lane: tab and stroke pattern");
@@ -43,6 +47,16 @@ public final class Lane extends PaintedControl {
         if (getSkin() instanceof LaneSkin skin) {
             skin.embellish();
         }
+    }
+
+    /** Whether there is room for what the other guitar plays. */
+    boolean roomy() {
+        return roomy.get();
+    }
+
+    /** Says whether there is room for what the other guitar plays. */
+    public void roomy(boolean enough) {
+        roomy.set(enough);
     }
 
     /** Distance of the strings in pixels: more in a large window. */

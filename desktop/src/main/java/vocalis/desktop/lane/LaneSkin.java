@@ -6,7 +6,9 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Paint;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import vocalis.core.derive.Derived;
 import vocalis.core.pattern.Pass;
+import vocalis.core.piece.Guitar;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
@@ -42,6 +44,7 @@ final class LaneSkin extends CanvasSkin<Lane> {
         words = new LaneWords(model);
         watch(
                 model.derivedProperty(),
+                model.session().writtenProperty(),
                 model.caret().view().shownProperty(),
                 model.lane().caretProperty(),
                 model.lane().markProperty(),
@@ -86,18 +89,31 @@ final class LaneSkin extends CanvasSkin<Lane> {
 
     @Override
     protected double computePrefHeight(double w, double t, double r, double b, double l) {
-        return LaneGeometry.height(strings(), getSkinnable().gap());
+        boolean both = beside().isPresent();
+        return LaneGeometry.height(strings(), getSkinnable().gap())
+                + (both ? FaintTab.height(strings()) : 0);
     }
 
     @Override
     protected double computeMinHeight(double w, double t, double r, double b, double l) {
-        return LaneGeometry.height(strings(), getSkinnable().gap());
+        return computePrefHeight(w, t, r, b, l);
+    }
+
+    /** What the other guitar plays, where there is room to show it. */
+    private Optional<Score> beside() {
+        return getSkinnable().roomy()
+                ? model.session().workspace().beside().map(Derived::score)
+                : Optional.empty();
+    }
+
+    private Guitar guitar() {
+        return model.session().writtenProperty().get();
     }
 
     void showNow(boolean playing, double tick) {
         if (geometry != null) {
             TimeAxis a = geometry.axis();
-            now(playing && a.shows(tick), a.x(tick), 0, geometry.words() + 8);
+            now(playing && a.shows(tick), a.x(tick), 0, getSkinnable().getHeight());
         }
     }
 
@@ -110,7 +126,23 @@ final class LaneSkin extends CanvasSkin<Lane> {
     @Override
     protected void paint(GraphicsContext g, double w, double h) {
         TimeAxis axis = model.caret().view().axis(w);
-        geometry = new LaneGeometry(axis, strings(), LaneGeometry.TOP, getSkinnable().gap());
+        Optional<Score> other = beside();
+        boolean above = other.isPresent() && guitar() == Guitar.TWO;
+        double top = LaneGeometry.TOP + (above ? FaintTab.height(strings()) : 0);
+        geometry = new LaneGeometry(axis, strings(), top, getSkinnable().gap());
+        if (other.isPresent() || guitar() == Guitar.TWO) {
+            String name = FaintTab.shortly(guitar());
+            Lane c = getSkinnable();
+            text(g, name, axis.left() - 12, top - 20, c.smallFont(), c.ink(), TextAlignment.RIGHT);
+        }
+        other.ifPresent(
+                s ->
+                        new FaintTab(
+                                        this,
+                                        getSkinnable(),
+                                        axis,
+                                        above ? 12 : h - FaintTab.height(strings()))
+                                .paint(g, s, guitar().other(), strings()));
         paintStrings(g);
         paintMark(g);
         paintBars(g);
@@ -250,7 +282,8 @@ final class LaneSkin extends CanvasSkin<Lane> {
         double right = Math.min(x2, geometry.axis().right());
         if (right > left) {
             g.setFill(c.raised());
-            g.fillRect(left, 14, right - left, geometry.words() - 6);
+            double from = geometry.top() - 12;
+            g.fillRect(left, from, right - left, geometry.words() + 8 - from);
         }
     }
 

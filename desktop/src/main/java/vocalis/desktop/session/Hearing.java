@@ -84,7 +84,7 @@ public final class Hearing {
 
     /** Plays the loop as another riff until {@link #endPreview}. */
     public void preview(Riff riff) {
-        preview(session.piece().with(riff));
+        preview(session.workspace().with(riff));
     }
 
     /** Plays the loop of another piece until {@link #endPreview}. */

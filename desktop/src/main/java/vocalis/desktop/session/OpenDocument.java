@@ -11,6 +11,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import vocalis.core.derive.Derived;
+import vocalis.core.piece.Guitar;
 import vocalis.core.piece.Piece;
 import vocalis.desktop.view.Background;
 import vocalis.workbench.base.Subscription;
@@ -26,6 +27,7 @@ public final class OpenDocument implements Session, AutoCloseable {
     private final Background background;
     private final ReadOnlyObjectWrapper<Derived> derived = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
+    private final ReadOnlyObjectWrapper<Guitar> written = new ReadOnlyObjectWrapper<>(Guitar.ONE);
     private final Caret caret;
     private final CaretMemory carets;
     private final List<Runnable> told = new ArrayList<>();
@@ -37,7 +39,7 @@ public final class OpenDocument implements Session, AutoCloseable {
         this.player = player;
         this.background = background;
         derived.set(workspace.derived());
-        caret = new Caret(() -> workspace.content().riff(), new Viewport(derived.get().riff()));
+        caret = new Caret(() -> workspace.riff(), new Viewport(derived.get().riff()));
         carets = new CaretMemory(workspace.content());
         listening =
                 Subscription.all(
@@ -46,6 +48,7 @@ public final class OpenDocument implements Session, AutoCloseable {
     }
 
     private void documentChanged() {
+        written.set(workspace.written());
         caret.stayInside();
         if (!applying) {
             carets.returned(workspace.content())
@@ -83,6 +86,11 @@ public final class OpenDocument implements Session, AutoCloseable {
     @Override
     public ReadOnlyObjectProperty<Derived> derivedProperty() {
         return derived.getReadOnlyProperty();
+    }
+
+    @Override
+    public ReadOnlyObjectProperty<Guitar> writtenProperty() {
+        return written.getReadOnlyProperty();
     }
 
     @Override

@@ -1,8 +1,11 @@
 package vocalis.desktop.session;
 
+import javafx.beans.property.ReadOnlyObjectProperty;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
+import vocalis.core.piece.Guitar;
 import vocalis.core.piece.Piece;
+import vocalis.core.riff.Riff;
 import vocalis.workbench.base.Subscription;
 import vocalis.workbench.document.Workspace;
 import vocalis.workbench.playing.Player;
@@ -25,6 +28,15 @@ public interface Session extends Editing, Asking {
     @Override
     default Piece piece() {
         return workspace().content();
+    }
+
+    /** Which guitar is written. */
+    ReadOnlyObjectProperty<Guitar> writtenProperty();
+
+    /** What the guitar that is written plays now; edits transform this. */
+    @Override
+    default Riff now() {
+        return workspace().riff();
     }
 
     @Override

@@ -143,7 +143,7 @@ public final class WritingSheets {
     /** The versions that are kept, and three endings to try. */
     public static void versions(WriteModel model, SheetHost host) {
         List<PickSheet.Row> rows = new ArrayList<>();
-        List<Version> kept = model.session().piece().versions();
+        List<Version> kept = versions(model);
         for (int i = kept.size() - 1; i >= 0; i--) {
             Version v = kept.get(i);
             rows.add(kept(model, host, v));
@@ -165,6 +165,11 @@ public final class WritingSheets {
                 "Nothing is kept yet: the menu Versions and checks keeps the riff as it stands.",
                 rows,
                 model.hearing()::endPreview);
+    }
+
+    /** What is kept of the guitar that is written. */
+    private static List<Version> versions(WriteModel model) {
+        return model.session().piece().versions(model.session().workspace().written());
     }
 
     private static PickSheet.Row kept(WriteModel model, SheetHost host, Version v) {
@@ -234,7 +239,7 @@ public final class WritingSheets {
 
     /** Keeps the riff as it stands. */
     public static void keep(WriteModel model) {
-        int n = model.session().piece().versions().size() + 1;
+        int n = versions(model).size() + 1;
         String name = "Version " + n;
         keep(model, name, "");
     }
@@ -248,7 +253,7 @@ public final class WritingSheets {
 
     /** Keeps it under a name, with a note. */
     public static void keepNamed(WriteModel model, SheetHost host) {
-        int n = model.session().piece().versions().size() + 1;
+        int n = versions(model).size() + 1;
         Ask.line(
                 host,
                 "A name for the version",

@@ -117,6 +117,7 @@ public final class WritePane extends VBox {
         shown(figures, wide);
         shown(neck, high || onNeck);
         shown(cards, high || !onNeck);
+        lane.roomy(high);
         lane.gap(LaneGeometry.GAP + (height - ROOMY) / 50);
         figures.setPrefWidth(Math.max(310, Math.min(460, width * 0.27)));
         neck.setPrefHeight(Math.max(110, Math.min(230, height * 0.19)));

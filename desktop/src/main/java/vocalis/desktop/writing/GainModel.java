@@ -10,7 +10,9 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import vocalis.core.derive.Derived;
 import vocalis.core.mix.Controls;
+import vocalis.core.mix.Mix;
 import vocalis.core.names.Readout;
+import vocalis.core.piece.Guitar;
 import vocalis.core.riff.Ground;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.session.Session;
@@ -85,7 +87,7 @@ public final class GainModel implements AutoCloseable {
     public void refresh() {
         Voicing v = of.voicing();
         int root = of.readoutProperty().get().root();
-        Ground ground = session.riff().ground();
+        Ground ground = toned(session.riff().ground());
         Controls controls = controls();
         double[] cents = cents(v);
         if (shown.get().filter(r -> r.voicing().equals(v)).isEmpty()) {
@@ -109,7 +111,7 @@ public final class GainModel implements AutoCloseable {
                     for (Derived.Chord c : derived.chords()) {
                         Voicing v = c.candidate().voicing();
                         int root = Readout.of(v, key).root();
-                        Ground ground = derived.riff().ground();
+                        Ground ground = toned(derived.riff().ground());
                         double[] none = new double[0];
                         all.add(
                                 new ChordGain(
@@ -131,7 +133,17 @@ public final class GainModel implements AutoCloseable {
     }
 
     public Controls controls() {
-        return session.piece().mix().controls();
+        Mix mix = session.piece().mix();
+        return second() ? mix.secondControls() : mix.controls();
+    }
+
+    private boolean second() {
+        return session.workspace().written() == Guitar.TWO;
+    }
+
+    /** The ground with the tone of the guitar that is written. */
+    private Ground toned(Ground ground) {
+        return second() ? ground.withTone(session.piece().mix().secondTone()) : ground;
     }
 
     @Override

@@ -45,6 +45,7 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     private final TypingModel typing;
     private final CardOffer offer;
     private final ChordEdits chords;
+    private final GuitarChoice guitar;
     private final Looks looks = new Looks();
     private final GainModel gain;
     private final Thinning thinning = new Thinning();
@@ -67,6 +68,7 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
         offer = new CardOffer(session, ownShapes, shown.familyProperty());
         chords = new ChordEdits(session, shown.familyProperty(), offer.filterProperty());
         gain = new GainModel(session, shown);
+        guitar = new GuitarChoice(session);
         shown.refresh();
         session.caret().chordProperty().addListener(o -> chordMoved());
         session.onChange(this::documentChanged);
@@ -150,6 +152,11 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     /** What is done to chords and their roots. */
     public ChordEdits chords() {
         return chords;
+    }
+
+    /** Which guitar is written. */
+    public GuitarChoice guitar() {
+        return guitar;
     }
 
     /** What gain makes of what is shown. */

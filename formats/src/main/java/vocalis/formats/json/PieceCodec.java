@@ -61,13 +61,11 @@ public final class PieceCodec {
         for (PieceRiff r : piece.riffs()) {
             ObjectNode o = riffs.addObject().put("id", r.id());
             RiffTree.write(r.riff(), o);
-            ArrayNode versions = o.putArray("versions");
-            for (Version v : r.versions()) {
-                ObjectNode kept = versions.addObject().put("id", v.id()).put("name", v.name());
-                kept.put("note", v.note());
-                RiffTree.write(v.riff(), kept.putObject("riff"));
-            }
+            write(r.versions(), o.putArray("versions"));
             r.second().ifPresent(own -> RiffTree.write(own, o.putObject("second")));
+            if (!r.secondVersions().isEmpty()) {
+                write(r.secondVersions(), o.putArray("secondVersions"));
+            }
         }
         ArrayNode parts = top.putArray("parts");
         for (Part p : piece.parts()) {
@@ -86,6 +84,14 @@ public final class PieceCodec {
         SectionCodec.write(piece.meant(), top);
         extras.into(top);
         return Json.bytes(top, "riff");
+    }
+
+    private static void write(List<Version> versions, ArrayNode to) {
+        for (Version v : versions) {
+            ObjectNode kept = to.addObject().put("id", v.id()).put("name", v.name());
+            kept.put("note", v.note());
+            RiffTree.write(v.riff(), kept.putObject("riff"));
+        }
     }
 
     /**
@@ -152,8 +158,18 @@ public final class PieceCodec {
 
     private static PieceRiff pieceRiff(Field r) throws FormatException {
         Riff riff = RiffTree.read(r);
+        List<Version> versions = versions(r.get("versions"));
+        Optional<Riff> second =
+                r.has("second") ? Optional.of(RiffTree.read(r.get("second"))) : Optional.empty();
+        List<Version> secondVersions =
+                r.has("secondVersions") ? versions(r.get("secondVersions")) : List.of();
+        return r.build(
+                () -> new PieceRiff(r.get("id").text(), riff, versions, second, secondVersions));
+    }
+
+    private static List<Version> versions(Field all) throws FormatException {
         List<Version> versions = new ArrayList<>();
-        for (Field v : r.get("versions").items()) {
+        for (Field v : all.items()) {
             Riff kept = RiffTree.read(v.get("riff"));
             versions.add(
                     v.build(
@@ -164,8 +180,6 @@ public final class PieceCodec {
                                             v.get("note").text(),
                                             kept)));
         }
-        Optional<Riff> second =
-                r.has("second") ? Optional.of(RiffTree.read(r.get("second"))) : Optional.empty();
-        return r.build(() -> new PieceRiff(r.get("id").text(), riff, versions, second));
+        return versions;
     }
 }

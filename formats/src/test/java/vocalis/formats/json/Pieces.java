@@ -77,7 +77,12 @@ final class Pieces {
                 "two\nlines",
                 List.of("slate", "slow one"),
                 List.of(
-                        new PieceRiff("riff-1", riff, List.of(kept), Optional.of(second(riff))),
+                        new PieceRiff(
+                                "riff-1",
+                                riff,
+                                List.of(kept),
+                                Optional.of(second(riff)),
+                                List.of(kept)),
                         new PieceRiff("riff-2", riff, List.of())),
                 List.of(
                         new Part("guitar-1", "Guitar one", Optional.empty()),

@@ -8,6 +8,7 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.derive.Derived;
 import vocalis.core.derive.Deriver;
 import vocalis.core.hands.Hand;
+import vocalis.core.piece.Guitar;
 import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
 import vocalis.workbench.base.Log;
@@ -19,12 +20,13 @@ import vocalis.workbench.base.Log;
 public final class Deriving {
 
     /** A revision of a piece to derive. */
-    private record Request(long revision, Piece piece, Hand hand) {}
+    private record Request(long revision, Piece piece, Hand hand, Guitar written) {}
 
     /**
      * What a piece comes to.
      *
      * @param revision of the document
+     * @param second what guitar two's part comes to; empty where nobody hears or sees it
      */
     public record Answer(long revision, Piece piece, Derived first, Optional<Derived> second) {}
 
@@ -50,8 +52,8 @@ public final class Deriving {
     }
 
     /** Derives a revision, unless a newer one is asked for before its turn. */
-    void request(long revision, Piece piece, Hand hand) {
-        if (waiting.getAndSet(new Request(revision, piece, hand)) == null) {
+    void request(long revision, Piece piece, Hand hand, Guitar written) {
+        if (waiting.getAndSet(new Request(revision, piece, hand, written)) == null) {
             worker.execute(this::serve);
         }
     }
@@ -62,7 +64,7 @@ public final class Deriving {
             return;
         }
         try {
-            Answer answer = derive(r.revision(), r.piece(), r.hand());
+            Answer answer = derive(r.revision(), r.piece(), r.hand(), r.written());
             home.execute(() -> give(answer));
         } catch (RuntimeException | StackOverflowError e) {
             Log.failed("deriving the riff", e);
@@ -89,11 +91,16 @@ public final class Deriving {
                 });
     }
 
-    /** Derives at once, on the caller's thread. */
-    public synchronized Answer derive(long revision, Piece piece, Hand hand) {
+    /** Derives what is heard at once, on the caller's thread. */
+    public Answer derive(long revision, Piece piece, Hand hand) {
+        return derive(revision, piece, hand, Guitar.ONE);
+    }
+
+    /** The same, with guitar two's part where that is the one written. */
+    public synchronized Answer derive(long revision, Piece piece, Hand hand, Guitar written) {
         Derived first = one.derive(piece.riff(), hand);
         Optional<Derived> second = Optional.empty();
-        if (piece.mix().second().on()) {
+        if (piece.mix().second().on() || written == Guitar.TWO) {
             Riff other = piece.secondRiff();
             boolean same = other.equals(piece.riff());
             second = Optional.of(same ? first : two.derive(other, hand));

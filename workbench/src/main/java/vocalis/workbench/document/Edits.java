@@ -265,17 +265,17 @@ public final class Edits {
 
     /** Keeps the riff as it stands as a version. */
     public static Edit keepVersion(String name, String note) {
-        return new Edit.OfPiece("keep a version", "", p -> p.keeping(name, note));
+        return new Edit.OfGuitar("keep a version", "", (p, g) -> p.keeping(g, name, note));
     }
 
     /** Works on a version; what stood before can be had back with undo. */
     public static Edit takeVersion(String id) {
-        return new Edit.OfPiece("take a version", "", p -> p.taking(id));
+        return new Edit.OfGuitar("take a version", "", (p, g) -> p.taking(g, id));
     }
 
     /** Forgets a version. */
     public static Edit dropVersion(String id) {
-        return new Edit.OfPiece("forget a version", "", p -> p.dropping(id));
+        return new Edit.OfGuitar("forget a version", "", (p, g) -> p.dropping(g, id));
     }
 
     public static Edit touch(String what, Touch touch) {
@@ -334,5 +334,18 @@ public final class Edits {
     public static Edit secondFamily(Optional<Family> family) {
         return new Edit.OfPiece(
                 "change the second guitar", "second", p -> p.secondVoicedIn(family));
+    }
+
+    /** The second guitar plays along. */
+    public static Edit secondPlays() {
+        return new Edit.OfPiece(
+                "let guitar two play",
+                "",
+                p -> p.mixed(p.mix().withSecond(p.mix().second().on(true))));
+    }
+
+    /** What the guitar that is written plays becomes rests, to be written anew. */
+    public static Edit silence() {
+        return riff("begin with rests", Strokes::silence);
     }
 }

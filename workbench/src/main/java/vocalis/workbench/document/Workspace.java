@@ -10,7 +10,9 @@ import java.util.concurrent.Executor;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.derive.Derived;
 import vocalis.core.hands.Hand;
+import vocalis.core.piece.Guitar;
 import vocalis.core.piece.Piece;
+import vocalis.core.riff.Riff;
 import vocalis.core.score.Score;
 import vocalis.formats.json.Extras;
 import vocalis.workbench.base.Subscription;
@@ -44,6 +46,7 @@ public final class Workspace {
     private long session;
     private long revision;
     private Deriving.Answer answer;
+    private Guitar written = Guitar.ONE;
 
     /** A workspace that derives at once, on the caller's thread. */
     public Workspace(Catalogue catalogue, Piece first) {
@@ -60,7 +63,7 @@ public final class Workspace {
         content = first;
         saved = first;
         deriving = new Deriving(catalogue, worker, home, this::arrived);
-        answer = deriving.derive(0, first, hand);
+        answer = deriving.derive(0, first, hand, written);
     }
 
     /** Called after every change of the document. */
@@ -111,6 +114,7 @@ public final class Workspace {
         file = from;
         stamp = ofStamp;
         session++;
+        written = Guitar.ONE;
         changedTo(piece);
     }
 
@@ -128,14 +132,44 @@ public final class Workspace {
         return extras;
     }
 
-    /** What the riff comes to, as last derived. */
-    public Derived derived() {
-        return answer.first();
+    /** Which guitar is written: what edits of the riff change, and what is drawn. */
+    public Guitar written() {
+        return written;
     }
 
-    /** The notes of the riff, as last derived. */
+    /** Goes over to a guitar. */
+    public void write(Guitar guitar) {
+        if (guitar != written) {
+            written = guitar;
+            changedTo(content);
+        }
+    }
+
+    /** What the guitar that is written plays of the riff that is worked on. */
+    public Riff riff() {
+        return content.riff(written);
+    }
+
+    /** The piece with another riff in place of that. */
+    public Piece with(Riff other) {
+        return content.changing(written, r -> other);
+    }
+
+    /** What the guitar that is written comes to, as last derived. */
+    public Derived derived() {
+        return written == Guitar.ONE ? answer.first() : answer.second().orElse(answer.first());
+    }
+
+    /** What the other guitar comes to, as last derived, where it plays something else. */
+    public Optional<Derived> beside() {
+        Optional<Derived> other =
+                written == Guitar.ONE ? answer.second() : Optional.of(answer.first());
+        return other.filter(d -> !d.riff().equals(derived().riff()));
+    }
+
+    /** The notes of the guitar that is written, as last derived. */
     public Score score() {
-        return answer.first().score();
+        return derived().score();
     }
 
     /** All that sounding needs, as last derived. */
@@ -152,7 +186,7 @@ public final class Workspace {
     public static Heard heard(Deriving.Answer a) {
         return new Heard(
                 a.first().score(),
-                a.second().map(Derived::score),
+                a.second().filter(d -> a.piece().mix().second().on()).map(Derived::score),
                 a.piece().riff().ground(),
                 a.piece().mix());
     }
@@ -220,7 +254,7 @@ public final class Workspace {
     public Optional<String> apply(Edit edit) {
         Piece after;
         try {
-            after = edit.apply(content);
+            after = edit.apply(content, written);
         } catch (IllegalArgumentException | IndexOutOfBoundsException e) {
             return Optional.of(
                     e instanceof IllegalArgumentException && e.getMessage() != null
@@ -286,7 +320,7 @@ public final class Workspace {
     private void changedTo(Piece piece) {
         revision++;
         tell(listeners);
-        deriving.request(revision, piece, hand);
+        deriving.request(revision, piece, hand, written);
     }
 
     private void arrived(Deriving.Answer latest) {

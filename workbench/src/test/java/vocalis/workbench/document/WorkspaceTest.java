@@ -46,7 +46,7 @@ class WorkspaceTest {
     }
 
     /** Every kind of edit. */
-    private static List<Edit> edits() {
+    static List<Edit> edits() {
         return List.of(
                 Edits.ground("tone", g -> g.withTone(Tone.CLEAN)),
                 Edits.tempo(200),
