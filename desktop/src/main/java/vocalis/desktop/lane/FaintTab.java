@@ -35,7 +35,7 @@ record FaintTab(LaneSkin skin, Lane lane, TimeAxis axis, double top) {
                 g,
                 shortly(whose),
                 axis.left() - 12,
-                top + MARGIN + (strings - 1) * GAP / 2,
+                top + 4,
                 lane.smallFont(),
                 lane.dim(),
                 TextAlignment.RIGHT);

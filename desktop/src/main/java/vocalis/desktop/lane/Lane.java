@@ -1,8 +1,6 @@
 package vocalis.desktop.lane;
 
-import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
-import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
@@ -12,7 +10,6 @@ import vocalis.desktop.writing.WriteModel;
 /** Tab with its rhythm and the stroke pattern; the caret is a step in time. */
 public final class Lane extends PaintedControl {
 
-    private final BooleanProperty roomy = new SimpleBooleanProperty(true);
     private final DoubleProperty gap = new SimpleDoubleProperty(LaneGeometry.GAP);
     private final WriteModel model;
 
@@ -20,7 +17,6 @@ public final class Lane extends PaintedControl {
         super("lane");
         this.model = model;
         gap.addListener(o -> requestLayout());
-        roomy.addListener(o -> requestLayout());
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.LIST_VIEW);
         setAccessibleText("Lane: tab and stroke pattern");
@@ -49,14 +45,9 @@ public final class Lane extends PaintedControl {
         }
     }
 
-    /** Whether there is room for what the other guitar plays. */
-    boolean roomy() {
-        return roomy.get();
-    }
-
-    /** Says whether there is room for what the other guitar plays. */
-    public void roomy(boolean enough) {
-        roomy.set(enough);
+    /** Whether what the other guitar plays is shown: it is where it plays something else. */
+    public boolean besideShown() {
+        return model.session().workspace().beside().isPresent();
     }
 
     /** Distance of the strings in pixels: more in a large window. */

@@ -99,11 +99,9 @@ final class LaneSkin extends CanvasSkin<Lane> {
         return computePrefHeight(w, t, r, b, l);
     }
 
-    /** What the other guitar plays, where there is room to show it. */
+    /** What the other guitar plays, where it is something else. */
     private Optional<Score> beside() {
-        return getSkinnable().roomy()
-                ? model.session().workspace().beside().map(Derived::score)
-                : Optional.empty();
+        return model.session().workspace().beside().map(Derived::score);
     }
 
     private Guitar guitar() {

@@ -34,6 +34,9 @@ public final class WritePane extends VBox {
 
     private static final double HIGH = 520;
 
+    /** The same where the lane shows what the other guitar plays, too. */
+    private static final double BOTH = 600;
+
     /** A higher frame gives the tab more room. */
     private static final double ROOMY = 800;
 
@@ -47,6 +50,8 @@ public final class WritePane extends VBox {
     private final ReadoutPane readout;
     private final ScrollPane figures;
     private final FamilyBar families;
+    private double width;
+    private double height;
 
     /**
      * @param commands takes what the screen does
@@ -77,6 +82,7 @@ public final class WritePane extends VBox {
         WriteCommands.addTo(
                 commands, model, new WriteActions(model, ownFigures, host, families, lane, neck));
         lay();
+        model.derivedProperty().addListener(o -> refit());
         band.menu(this::chordMenu);
         band.setOnContextMenuRequested(
                 e -> {
@@ -112,15 +118,22 @@ public final class WritePane extends VBox {
     /** Readout and neck get their share of a frame of this size. */
     public void fit(double width, double height) {
         boolean wide = width >= WIDE;
-        boolean high = height >= HIGH;
+        this.width = width;
+        this.height = height;
+        boolean high = height >= (lane.besideShown() ? BOTH : HIGH);
         boolean onNeck = model.whereabouts().place() == WritePlace.NECK;
         shown(figures, wide);
         shown(neck, high || onNeck);
         shown(cards, high || !onNeck);
-        lane.roomy(high);
         lane.gap(LaneGeometry.GAP + (height - ROOMY) / 50);
         figures.setPrefWidth(Math.max(310, Math.min(460, width * 0.27)));
         neck.setPrefHeight(Math.max(110, Math.min(230, height * 0.19)));
+    }
+
+    private void refit() {
+        if (width > 0) {
+            fit(width, height);
+        }
     }
 
     private static void shown(Node node, boolean now) {
