@@ -124,7 +124,15 @@ public final class Menus {
         Menu view = menu("View", "zoom-in", "zoom-out", "page-on", "page-back", "follow");
         view.getItems().add(new SeparatorMenuItem());
         Menu neck = new Menu("On band and neck");
-        add(neck, "names", "passing-names", "root-tune", "fingers-from", "scale", "other-scale");
+        add(
+                neck,
+                "names",
+                "passing-names",
+                "root-tune",
+                "fingers-from",
+                "scale",
+                "other-scale",
+                "roots-fifths");
         view.getItems().add(neck);
         add(view, "theme", "text-larger", "text-smaller");
         return view;

@@ -11,7 +11,6 @@ import vocalis.core.hands.Muting;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.names.Readout;
-import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.writing.WriteModel;
@@ -20,7 +19,6 @@ import vocalis.desktop.writing.WriteModel;
 public final class NeckSkin extends CanvasSkin<Neck> {
 
     private static final double MARK = 17;
-    private static final double BESIDE_NAME = 34;
 
     private final WriteModel model;
     private NeckGeometry geometry;
@@ -37,6 +35,8 @@ public final class NeckSkin extends CanvasSkin<Neck> {
                 model.looks().noteNames(),
                 model.looks().scaleSteps(),
                 model.looks().scale(),
+                model.looks().box(),
+                model.looks().rootsAndFifths(),
                 model.looks().fingersFrom(),
                 model.neck().stringProperty(),
                 model.neck().fretProperty());
@@ -63,9 +63,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
         Fretboard board = model.riff().ground().board();
         geometry = NeckGeometry.of(board, w, h);
         new NeckBoard(this, getSkinnable(), geometry).paint(g, board);
-        if (model.looks().scaleSteps().get()) {
-            paintScale(g, board);
-        }
+        new NeckScale(this, getSkinnable(), geometry).paint(g, board);
         paintWalk(g);
         paintInRiff(g);
         paintGrip(g);
@@ -144,28 +142,6 @@ public final class NeckSkin extends CanvasSkin<Neck> {
                         .map(String::valueOf)
                         .collect(java.util.stream.Collectors.joining(", "));
         means(x - 5, y - 5, 10, 10, "the hand lies here for chord " + chordsHere);
-    }
-
-    /** Every note of the scale, small, on demand. */
-    private void paintScale(GraphicsContext g, Fretboard board) {
-        Neck c = getSkinnable();
-        Key key = model.looks().scale().get().orElse(model.key());
-        for (int s = 0; s < board.strings(); s++) {
-            for (int f = 0; f <= board.frets(); f++) {
-                int midi = board.midi(s, f);
-                if (key.contains(midi)) {
-                    String label =
-                            model.looks().noteNames().get()
-                                    ? key.say(midi).symbol()
-                                    : key.degree(midi).symbol();
-                    // Open strings stand beside their names, where no grip is marked.
-                    double x = f == 0 ? BESIDE_NAME : geometry.mark(f);
-                    g.setFill(f == 0 ? c.back() : c.raised());
-                    g.fillRect(x - 7, geometry.y(s) - 6, 14, 12);
-                    text(g, label, x, geometry.y(s), c.smallFont(), c.dim(), TextAlignment.CENTER);
-                }
-            }
-        }
     }
 
     /** What the riff has now, hollow, while another voicing is looked at. */
@@ -318,8 +294,15 @@ public final class NeckSkin extends CanvasSkin<Neck> {
     private void pressed(MouseEvent e) {
         getSkinnable().requestFocus();
         if (e.getButton() == MouseButton.PRIMARY && geometry != null) {
-            model.neck().toggle(geometry.stringAt(e.getY()), geometry.fretAt(e.getX()));
-            model.beginHearingShown();
+            int string = geometry.stringAt(e.getY());
+            int fret = geometry.fretAt(e.getX());
+            if (model.boxes().box().flatMap(b -> b.at(string, fret)).isPresent()) {
+                model.boxes().point(string, fret);
+                model.boxes().hear(string, fret);
+            } else {
+                model.neck().toggle(string, fret);
+                model.beginHearingShown();
+            }
         }
     }
 

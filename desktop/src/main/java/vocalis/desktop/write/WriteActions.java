@@ -79,6 +79,11 @@ final class WriteActions implements WriteCommands.Screen {
     }
 
     @Override
+    public void fills() {
+        NeckSheets.fills(model, host.get());
+    }
+
+    @Override
     public void fingers() {
         NeckSheets.fingers(model, host.get());
     }

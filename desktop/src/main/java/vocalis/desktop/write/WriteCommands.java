@@ -36,6 +36,8 @@ public final class WriteCommands {
 
         void scales();
 
+        void fills();
+
         void embellish();
 
         void prove();

@@ -4,7 +4,8 @@ package vocalis.desktop.writing;
 enum DigitsSay {
     ROOT("degrees of the root"),
     KEY("degrees of the key"),
-    FRET("frets");
+    FRET("frets"),
+    BOX("degrees of the box");
 
     private final String words;
 

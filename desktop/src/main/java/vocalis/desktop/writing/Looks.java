@@ -6,6 +6,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import vocalis.core.names.WorkingName;
+import vocalis.core.scale.Box;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
 
@@ -19,6 +20,8 @@ public final class Looks {
     private final BooleanProperty fingersFrom = new SimpleBooleanProperty();
     private final BooleanProperty rootTune = new SimpleBooleanProperty();
     private final BooleanProperty scaleSteps = new SimpleBooleanProperty();
+    private final BooleanProperty rootsAndFifths = new SimpleBooleanProperty();
+    private final ObjectProperty<Optional<Box>> box = new SimpleObjectProperty<>(Optional.empty());
 
     /** Whether notes are named, or told as degrees. */
     public BooleanProperty noteNames() {
@@ -48,6 +51,16 @@ public final class Looks {
     /** The scale that the neck shows; empty for the riff's own. */
     public ObjectProperty<Optional<Key>> scale() {
         return scale;
+    }
+
+    /** Whether the neck shows the root and the fifth of the chord alone, wherever they lie. */
+    public BooleanProperty rootsAndFifths() {
+        return rootsAndFifths;
+    }
+
+    /** The box of the scale that the neck shows; empty for none. */
+    public ObjectProperty<Optional<Box>> box() {
+        return box;
     }
 
     /** What a voicing is called: its exact name, or that in passing. */

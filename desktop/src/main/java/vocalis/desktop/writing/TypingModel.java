@@ -4,7 +4,9 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.beans.property.LongProperty;
 import javafx.beans.property.SimpleLongProperty;
 import vocalis.core.edit.Scope;
@@ -20,8 +22,10 @@ import vocalis.core.pattern.Stroke;
 import vocalis.core.pattern.Struck;
 import vocalis.core.riff.Lines;
 import vocalis.core.riff.Riff;
+import vocalis.core.scale.Box;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
+import vocalis.core.theory.Degree;
 import vocalis.desktop.session.Editing;
 import vocalis.desktop.session.Whereabouts;
 import vocalis.workbench.document.Edits;
@@ -47,6 +51,8 @@ public final class TypingModel {
     private final LongProperty changed = new SimpleLongProperty();
     private DigitsSay says = DigitsSay.ROOT;
     private Join join = Join.NONE;
+    private Supplier<Optional<Box>> box = Optional::empty;
+    private long expected;
     private int octave = 1;
     private int string;
 
@@ -54,6 +60,11 @@ public final class TypingModel {
         this.session = session;
         this.whereabouts = whereabouts;
         this.lane = lane;
+    }
+
+    /** Where the box comes from that digits may be degrees of. */
+    void boxes(Supplier<Optional<Box>> shown) {
+        box = shown;
     }
 
     /** Counts up whenever something of it is shown otherwise. */
@@ -90,6 +101,9 @@ public final class TypingModel {
     /** The next meaning of digits. */
     public void nextSays() {
         says = DigitsSay.values()[(says.ordinal() + 1) % DigitsSay.values().length];
+        if (says == DigitsSay.BOX && box.get().isEmpty()) {
+            says = DigitsSay.ROOT;
+        }
         show();
     }
 
@@ -148,6 +162,10 @@ public final class TypingModel {
 
     /** Writes a digit: a degree (with Shift, 10 to 19, an octave up), or a fret (ten more). */
     public void digit(int n) {
+        if (says == DigitsSay.BOX && box.get().isPresent()) {
+            inBox(n, box.get().get());
+            return;
+        }
         LinePitch pitch =
                 says == DigitsSay.FRET
                         ? fret(n)
@@ -176,6 +194,45 @@ public final class TypingModel {
         }
         join = Join.NONE;
         show();
+    }
+
+    /** A degree of the box, nearest to the note before; 8 and 9, and Shift, an octave up. */
+    private void inBox(int n, Box shown) {
+        int number = (n % 10 + 6) % 7 + 1;
+        int up = n / 10 + (n % 10 > 7 ? 1 : 0);
+        double near =
+                lastEvent().orElse(null) instanceof LineNote from
+                        ? Typed.reached(session.now(), last().getAsLong(), from)
+                        : shown.spots().get(0).midi() + 12;
+        Optional<Box.Spot> spot =
+                n % 10 == 0 ? Optional.empty() : shown.degree(number, near + 12 * up);
+        if (spot.isEmpty()) {
+            session.say("The box has no such degree: " + degrees(shown) + ".");
+            return;
+        }
+        LinePitch pitch = new LinePitch.Place(spot.get().string(), spot.get().fret());
+        if (join != Join.NONE && lastEvent().orElse(null) instanceof LineNote from) {
+            reach(from, pitch);
+        } else {
+            put(new LineNote(0, 0, lane.grainProperty().get(), pitch));
+        }
+        join = Join.NONE;
+        show();
+    }
+
+    private static String degrees(Box shown) {
+        return shown.scale().mode().degrees().stream()
+                .map(Degree::symbol)
+                .collect(Collectors.joining(" "));
+    }
+
+    /** Writes a note of the neck at the lane's caret, and goes on by a step. */
+    public void place(int onString, int fret) {
+        if (lane.caretProperty().get() != expected) {
+            typed.clear();
+        }
+        put(new LineNote(0, 0, lane.grainProperty().get(), new LinePitch.Place(onString, fret)));
+        expected = lane.caretProperty().get();
     }
 
     private LinePitch fret(int n) {

@@ -46,6 +46,7 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     private final CardOffer offer;
     private final ChordEdits chords;
     private final GuitarChoice guitar;
+    private final BoxModel boxes;
     private final Looks looks = new Looks();
     private final GainModel gain;
     private final Thinning thinning = new Thinning();
@@ -69,6 +70,7 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
         chords = new ChordEdits(session, shown.familyProperty(), offer.filterProperty());
         gain = new GainModel(session, shown);
         guitar = new GuitarChoice(session);
+        boxes = new BoxModel(session, looks, lane, typing, hearing);
         shown.refresh();
         session.caret().chordProperty().addListener(o -> chordMoved());
         session.onChange(this::documentChanged);
@@ -157,6 +159,11 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     /** Which guitar is written. */
     public GuitarChoice guitar() {
         return guitar;
+    }
+
+    /** The box of a scale under the hand. */
+    public BoxModel boxes() {
+        return boxes;
     }
 
     /** What gain makes of what is shown. */
