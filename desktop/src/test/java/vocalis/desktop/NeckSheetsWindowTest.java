@@ -15,6 +15,7 @@ import org.testfx.framework.junit5.Start;
 import vocalis.core.choice.Fingers;
 import vocalis.core.instrument.Shape;
 import vocalis.core.piece.Piece;
+import vocalis.core.vary.Ringing;
 import vocalis.core.vary.RootTune;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.writing.WritePlace;
@@ -116,5 +117,34 @@ class NeckSheetsWindowTest extends WindowDriver {
         press(robot, KeyCode.SHIFT, KeyCode.N);
         assertThat(readout(robot, "readout-name")).isNotEmpty();
         assertThat(robot.lookup("#readout-why-here").queryAs(Label.class)).isNotNull();
+    }
+
+    /** A voice goes on inside the chord: found by search and Enter, undone by one key. */
+    @Test
+    void aLineMovesInsideAChord(FxRobot robot) {
+        var before = riff();
+        int chords = before.roots().size();
+        press(robot, KeyCode.F3);
+        robot.write("line inside");
+        press(robot, KeyCode.ENTER);
+        await("the sheet", this::sheetOpen);
+        press(robot, KeyCode.ENTER);
+        assertThat(riff().roots().size()).isBetween(chords + 1, chords + 3);
+        assertThat(riff().length()).isEqualTo(before.length());
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(riff()).isEqualTo(before);
+    }
+
+    /** One switch lets open strings ring, the same silences them; it says what the hand does. */
+    @Test
+    void openStringsRingOrAreMuted(FxRobot robot) {
+        boolean rang = fx(() -> Ringing.rings(model().derived()));
+        var before = riff();
+        run("ringing");
+        await("switched", () -> !riff().equals(before));
+        settle();
+        assertThat(fx(() -> Ringing.rings(model().derived()))).isNotEqualTo(rang);
+        assertThat(readout(robot, "message"))
+                .contains(rang ? "lay the fingers flatter" : "arch the");
     }
 }

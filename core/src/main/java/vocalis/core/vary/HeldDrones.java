@@ -2,10 +2,13 @@ package vocalis.core.vary;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Ranking;
@@ -39,22 +42,41 @@ public final class HeldDrones {
      *     a major seventh of a root
      * @param riff the riff so voiced; empty where a root has no shape under them
      * @param without index of the first chord that has none; -1 for none
+     * @param transpositions semitones up, 1 to 11, by which the riff would lie so that none rubs
+     * @param capos frets, 1 to 7 above where it is now, at which a capo would make the strings rub
+     *     nowhere
      */
     public record Offer(
             SortedSet<Integer> strings,
             List<List<Degree>> degrees,
             int rubs,
             Optional<Riff> riff,
-            int without) {}
+            int without,
+            List<Integer> transpositions,
+            List<Integer> capos) {}
+
+    /** Capos farther up leave too little of the neck (common practice). */
+    private static final int FARTHEST_CAPO = 7;
 
     /** Every one string and every two neighbours, those that rub least and can be played first. */
     public static List<Offer> of(Derived derived, Catalogue catalogue) {
         int strings = derived.riff().ground().board().strings();
+        Map<Integer, List<Candidate>> shapes = new HashMap<>();
+        for (Derived.Chord c : derived.chords()) {
+            shapes.computeIfAbsent(
+                    c.root(),
+                    root ->
+                            catalogue.candidates(
+                                    derived.riff().ground().board(),
+                                    derived.hand(),
+                                    Family.DRONE,
+                                    root));
+        }
         List<Offer> all = new ArrayList<>();
         for (int s = 0; s < strings; s++) {
-            all.add(offer(derived, catalogue, new TreeSet<>(List.of(s))));
+            all.add(offer(derived, shapes, new TreeSet<>(List.of(s))));
             if (s + 1 < strings) {
-                all.add(offer(derived, catalogue, new TreeSet<>(List.of(s, s + 1))));
+                all.add(offer(derived, shapes, new TreeSet<>(List.of(s, s + 1))));
             }
         }
         all.sort(
@@ -64,46 +86,71 @@ public final class HeldDrones {
         return all;
     }
 
-    private static Offer offer(Derived derived, Catalogue catalogue, SortedSet<Integer> strings) {
+    private static Offer offer(
+            Derived derived, Map<Integer, List<Candidate>> shapes, SortedSet<Integer> strings) {
         Fretboard board = derived.riff().ground().board();
         List<List<Degree>> degrees = new ArrayList<>();
-        int rubs = 0;
         for (Derived.Chord c : derived.chords()) {
-            List<Degree> own = new ArrayList<>();
-            boolean rub = false;
-            for (int s : strings) {
-                int above = Math.floorMod(board.midi(s, 0) - c.root(), 12);
-                own.add(Degree.above(above));
-                rub |= RUBS.contains(above);
-            }
-            degrees.add(own);
-            rubs += rub ? 1 : 0;
+            degrees.add(strings.stream().map(s -> Degree.above(above(board, s, c, 0))).toList());
         }
+        int rubs = rubs(derived, strings, 0);
+        List<Integer> transpositions =
+                IntStream.range(1, 12)
+                        .filter(t -> rubs(derived, strings, -t) == 0)
+                        .boxed()
+                        .toList();
+        List<Integer> capos =
+                IntStream.rangeClosed(1, FARTHEST_CAPO)
+                        .filter(k -> rubs(derived, strings, k) == 0)
+                        .boxed()
+                        .toList();
         Riff riff = derived.riff();
         List<Shape> before = new ArrayList<>();
         for (int i = 0; i < derived.chords().size(); i++) {
-            Optional<Candidate> best = best(derived, catalogue, strings, i, before);
+            Optional<Candidate> best = best(derived, shapes, strings, i, before);
             if (best.isEmpty()) {
-                return new Offer(strings, degrees, rubs, Optional.empty(), i);
+                return new Offer(
+                        strings, degrees, rubs, Optional.empty(), i, transpositions, capos);
             }
             Voicing v = best.get().voicing();
             before = List.of(v.shape());
             riff = Chords.member(riff, i, Family.DRONE, Member.Found.of(v));
         }
-        return new Offer(strings, degrees, rubs, Optional.of(riff), -1);
+        return new Offer(strings, degrees, rubs, Optional.of(riff), -1, transpositions, capos);
+    }
+
+    /** Semitones of a string above a chord's root, were the string so many higher. */
+    private static int above(Fretboard board, int string, Derived.Chord c, int higher) {
+        return Math.floorMod(board.midi(string, 0) + higher - c.root(), 12);
+    }
+
+    /** On how many chords one of the strings rubs, were they so many semitones higher. */
+    private static int rubs(Derived derived, SortedSet<Integer> strings, int higher) {
+        Fretboard board = derived.riff().ground().board();
+        return (int)
+                derived.chords().stream()
+                        .filter(
+                                c ->
+                                        strings.stream()
+                                                .anyMatch(
+                                                        s ->
+                                                                RUBS.contains(
+                                                                        above(
+                                                                                board, s, c,
+                                                                                higher))))
+                        .count();
     }
 
     /** The best shape of a root under the strings, near the one before it. */
     private static Optional<Candidate> best(
             Derived derived,
-            Catalogue catalogue,
+            Map<Integer, List<Candidate>> shapes,
             SortedSet<Integer> strings,
             int chord,
             List<Shape> before) {
-        Fretboard board = derived.riff().ground().board();
         int root = derived.chords().get(chord).root();
         List<Candidate> there =
-                catalogue.candidates(board, derived.hand(), Family.DRONE, root).stream()
+                shapes.get(root).stream()
                         .filter(c -> open(c.voicing().shape()).equals(strings))
                         .toList();
         return new Ranking(Family.DRONE, before, derived.riff().ground().key())

@@ -16,6 +16,8 @@ final class Orders {
 
     private static final int[] TWELVE = {1, 1, 1, 1, 4, 4, 1, 1, 5, 4, 1, 5};
 
+    private static final int FOURTH = 5;
+
     private Orders() {}
 
     static Riff swapped(Riff riff, int chord) {
@@ -39,6 +41,27 @@ final class Orders {
     /** The riff twice, the second time with another end. */
     static Riff newLastRepeat(Riff riff) {
         return otherEnd(twice(riff));
+    }
+
+    /** The riff three times, the third time with another end. */
+    static Riff thirdTime(Riff riff) {
+        return otherEnd(
+                Chords.copy(twice(riff), 0, riff.roots().size() - 1, 2 * riff.roots().size()));
+    }
+
+    /** The riff twice, the second time a fourth higher: every root, its bass with it. */
+    static Riff inTwoKeys(Riff riff) {
+        Riff out = twice(riff);
+        Key key = riff.ground().key();
+        int n = riff.roots().size();
+        for (int i = n; i < 2 * n; i++) {
+            out = Chords.root(out, i, out.roots().get(i).root().transposed(key, FOURTH));
+            Optional<Root> bass = riff.treatments().get(i - n).bass();
+            if (bass.isPresent()) {
+                out = Chords.bass(out, i, bass.map(b -> b.transposed(key, FOURTH)));
+            }
+        }
+        return out;
     }
 
     /** Another root at the end: the one that leads best into the beginning. */

@@ -14,6 +14,8 @@ public enum Variation {
     SWAP((r, d, c) -> Orders.swapped(r, c)),
     REVERSE((r, d, c) -> Orders.reversed(r)),
     NEW_LAST_REPEAT((r, d, c) -> Orders.newLastRepeat(r)),
+    THIRD_TIME((r, d, c) -> Orders.thirdTime(r)),
+    TWO_KEYS((r, d, c) -> Orders.inTwoKeys(r)),
     OTHER_END((r, d, c) -> Orders.otherEnd(r)),
     TWELVE_BARS((r, d, c) -> Orders.twelveBars(r, c)),
     TRITONE_SUBSTITUTE((r, d, c) -> Orders.tritone(r, c)),

@@ -9,7 +9,11 @@ import vocalis.core.derive.Derived;
 import vocalis.core.derive.Deriver;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Riff;
 import vocalis.core.riff.Riffs;
+import vocalis.core.theory.Key;
+import vocalis.core.theory.Spelling;
 
 /** Open strings that ring through a riff. */
 class HeldDronesTest {
@@ -60,5 +64,41 @@ class HeldDronesTest {
                             .count();
             assertThat(o.rubs()).isEqualTo((int) rubbing);
         }
+    }
+
+    /**
+     * Where the strings are said to be clear, the riff moved there, or the capo put on, rubs
+     * nowhere.
+     */
+    @Test
+    void otherKeysAndCaposAreThoseWhereNothingRubs() {
+        Riff riff = Riffs.repeating(1, 4);
+        List<HeldDrones.Offer> all =
+                HeldDrones.of(Deriver.once(riff, Hand.MEDIUM, CATALOGUE), CATALOGUE);
+        Ground ground = riff.ground();
+        for (int by : new int[] {2, 3, 7}) {
+            Key there =
+                    new Key(
+                            Spelling.plain(ground.key().tonic().pitchClass() + by),
+                            ground.key().mode());
+            Derived moved =
+                    Deriver.once(riff.withGround(ground.withKey(there)), Hand.MEDIUM, CATALOGUE);
+            List<HeldDrones.Offer> then = HeldDrones.of(moved, CATALOGUE);
+            Derived capo =
+                    Deriver.once(riff.withGround(ground.withCapo(by)), Hand.MEDIUM, CATALOGUE);
+            List<HeldDrones.Offer> under = HeldDrones.of(capo, CATALOGUE);
+            for (HeldDrones.Offer o : all) {
+                assertThat(o.transpositions().contains(by)).isEqualTo(rubs(then, o) == 0);
+                assertThat(o.capos().contains(by)).isEqualTo(rubs(under, o) == 0);
+            }
+        }
+    }
+
+    private static int rubs(List<HeldDrones.Offer> of, HeldDrones.Offer like) {
+        return of.stream()
+                .filter(o -> o.strings().equals(like.strings()))
+                .findFirst()
+                .orElseThrow()
+                .rubs();
     }
 }

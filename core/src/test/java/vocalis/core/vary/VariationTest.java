@@ -120,6 +120,17 @@ class VariationTest {
         Riff riff = Riffs.repeating(1, 4, 6, 5);
         assertThat(roots(varied(Variation.SWAP, riff, 1))).containsExactly(1, 6, 4, 5);
         assertThat(roots(varied(Variation.REVERSE, riff, 0))).containsExactly(5, 6, 4, 1);
+        List<Integer> thrice = roots(varied(Variation.THIRD_TIME, riff, 0));
+        int n = riff.roots().size();
+        assertThat(thrice).hasSize(3 * n);
+        assertThat(thrice.subList(n, 2 * n)).isEqualTo(roots(riff));
+        assertThat(thrice.get(3 * n - 1)).isNotEqualTo(thrice.get(n - 1));
+        Riff keys = varied(Variation.TWO_KEYS, riff, 0);
+        for (int i = 0; i < n; i++) {
+            int first = keys.roots().get(i).root().pitchClass(keys.ground().key());
+            int second = keys.roots().get(n + i).root().pitchClass(keys.ground().key());
+            assertThat(second).isEqualTo((first + 5) % 12);
+        }
         List<Integer> twice = roots(varied(Variation.NEW_LAST_REPEAT, riff, 0));
         assertThat(twice.subList(0, 7)).containsExactly(1, 4, 6, 5, 1, 4, 6);
         assertThat(twice.get(7)).isNotEqualTo(5);

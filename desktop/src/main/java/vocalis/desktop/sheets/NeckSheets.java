@@ -10,18 +10,16 @@ import vocalis.core.derive.Derived;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Muting;
 import vocalis.core.instrument.Shape;
+import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
-import vocalis.core.scale.Fill;
 import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Mode;
 import vocalis.core.theory.Spelling;
 import vocalis.core.vary.HeldDrones;
 import vocalis.desktop.view.SheetHost;
-import vocalis.desktop.writing.BoxModel;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.document.Edits;
-import vocalis.workbench.words.FillWords;
 import vocalis.workbench.words.HandWords;
 
 /** Sheets about the neck: fingers, strings that ring through, scales under the hand. */
@@ -100,7 +98,7 @@ public final class NeckSheets {
     /** A row to choose, or one that says which root has no shape under the strings. */
     private static PickSheet.Row drone(WriteModel model, Derived derived, HeldDrones.Offer o) {
         String name = strings(derived, o);
-        String roots = roots(derived, o, model.key());
+        String roots = roots(derived, o, model.key()) + elsewhere(o, model.riff().ground());
         if (o.riff().isEmpty()) {
             int root = derived.chords().get(o.without()).root();
             String none = "no shape under " + model.key().say(root).symbol();
@@ -133,6 +131,21 @@ public final class NeckSheets {
                 + (o.rubs() == 0
                         ? ""
                         : o.rubs() == 1 ? ", rubs once" : ", rubs " + o.rubs() + " times");
+    }
+
+    /** In which keys, and with which capos, the same strings would rub nowhere. */
+    private static String elsewhere(HeldDrones.Offer o, Ground ground) {
+        Key key = ground.key();
+        String keys =
+                o.transpositions().stream()
+                        .map(t -> key.say(key.tonic().pitchClass() + t).symbol())
+                        .collect(Collectors.joining(", "));
+        String capos =
+                o.capos().stream()
+                        .map(k -> String.valueOf(k + ground.capo()))
+                        .collect(Collectors.joining(", "));
+        return (keys.isEmpty() ? "" : "; clear too in " + keys)
+                + (capos.isEmpty() ? "" : "; with a capo at " + capos);
     }
 
     /** Such as {@code A: 5 and 9, F: 7 and 3}, each root once. */
@@ -180,49 +193,6 @@ public final class NeckSheets {
                     model.looks().scale().set(shown);
                     model.looks().scaleSteps().set(true);
                 },
-                null);
-    }
-
-    /** Short runs out of the box that lead from the lane's caret to the next root. */
-    public static void fills(WriteModel model, SheetHost host) {
-        Derived derived = model.derived();
-        model.boxes().fills(fills -> fills(model, host, derived, fills));
-    }
-
-    private static void fills(WriteModel model, SheetHost host, Derived of, List<Fill> fills) {
-        Key scale = model.boxes().scale();
-        List<PickSheet.Row> rows = fills.stream().map(f -> fill(model, of, scale, f)).toList();
-        PickSheet.show(
-                host,
-                "A fill to the next root",
-                "From the caret, out of "
-                        + model.boxes().box().map(BoxModel::words).orElse(scale.symbol())
-                        + ". Hold H to hear it in the riff, Enter writes it.",
-                "No room: a fill needs two steps before the next root. Step back with ←, or make"
-                        + " steps finer with the full stop.",
-                rows,
-                model.hearing()::endPreview);
-    }
-
-    private static PickSheet.Row fill(WriteModel model, Derived of, Key scale, Fill f) {
-        int strings = of.riff().ground().board().strings();
-        String degrees =
-                f.spots().stream()
-                        .map(s -> scale.degree(s.midi()).symbol())
-                        .collect(Collectors.joining(" · "));
-        String places =
-                f.spots().stream()
-                        .map(s -> (strings - s.string()) + ":" + s.fret())
-                        .collect(Collectors.joining("  "));
-        return new PickSheet.Row(
-                FillWords.of(f) + ", " + f.spots().size() + " notes",
-                degrees
-                        + "  to  "
-                        + scale.say(f.target()).symbol()
-                        + ",  string and fret  "
-                        + places,
-                () -> model.boxes().hear(f),
-                () -> model.boxes().take(f, of),
                 null);
     }
 }

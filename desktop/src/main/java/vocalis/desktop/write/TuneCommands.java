@@ -5,7 +5,7 @@ import vocalis.desktop.writing.WriteModel;
 import vocalis.desktop.writing.WritePlace;
 
 /** The commands of the roots' tune and of chords that stand for others. */
-record TuneCommands(Commands commands, WriteModel model) {
+record TuneCommands(Commands commands, WriteModel model, WriteCommands.Screen screen) {
 
     void add() {
         commands.add("tune-up", "this root of the tune an octave up")
@@ -22,6 +22,14 @@ record TuneCommands(Commands commands, WriteModel model) {
                 .in(WritePlace.BAND)
                 .button("Swap ends")
                 .does(model.chords()::swapEnds);
+        commands.add("inner-line", "a line inside this chord: one voice moves, the others stay")
+                .in(WritePlace.BAND)
+                .button("Line inside")
+                .does(screen::innerLines);
+        commands.add("ringing", "the riff's open strings ringing, or muted")
+                .in(WritePlace.BAND)
+                .button("Ringing or muted")
+                .does(model.chords()::switchRinging);
         commands.add("hear-plain", "the loop with the plain chord here, and back")
                 .in(WritePlace.BAND)
                 .keys("B")

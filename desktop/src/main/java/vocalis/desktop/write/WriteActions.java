@@ -8,6 +8,7 @@ import vocalis.desktop.lane.Lane;
 import vocalis.desktop.neck.Neck;
 import vocalis.desktop.sheets.FigureSheets;
 import vocalis.desktop.sheets.FindingsSheet;
+import vocalis.desktop.sheets.LineSheets;
 import vocalis.desktop.sheets.ListenSheets;
 import vocalis.desktop.sheets.ModeSheet;
 import vocalis.desktop.sheets.NeckSheets;
@@ -80,7 +81,12 @@ final class WriteActions implements WriteCommands.Screen {
 
     @Override
     public void fills() {
-        NeckSheets.fills(model, host.get());
+        LineSheets.fills(model, host.get());
+    }
+
+    @Override
+    public void innerLines() {
+        LineSheets.inner(model, host.get());
     }
 
     @Override

@@ -38,6 +38,8 @@ public final class WriteCommands {
 
         void fills();
 
+        void innerLines();
+
         void embellish();
 
         void prove();
@@ -89,7 +91,7 @@ public final class WriteCommands {
         w.neck();
         w.looking();
         w.exploring();
-        new TuneCommands(commands, model).add();
+        new TuneCommands(commands, model, screen).add();
         w.riff();
     }
 

@@ -10,6 +10,7 @@ import vocalis.core.edit.Chords;
 import vocalis.core.hands.Change;
 import vocalis.core.hands.Hand;
 import vocalis.core.riff.Riff;
+import vocalis.core.vary.Ringing;
 import vocalis.core.vary.RootTune;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.session.Session;
@@ -199,6 +200,31 @@ public final class ChordEdits {
                             int last = r.roots().size() - 1;
                             return last < 1 ? r : Chords.move(Chords.move(r, last, 0), 1, last);
                         }));
+    }
+
+    /**
+     * Lets the riff's open strings ring, or silences them all: the same grips with the fingers
+     * arched, or laid flatter.
+     */
+    public void switchRinging() {
+        Derived derived = session.derived();
+        boolean rang = Ringing.rings(derived);
+        session.ask(
+                "ringing or muted",
+                () -> Ringing.switched(derived),
+                to -> {
+                    if (to.isEmpty()) {
+                        session.say("No open string suits these chords and can be left free.");
+                    } else if (session.apply(
+                            Edits.vary("ringing or muted", derived.riff(), to.get()))) {
+                        session.say(
+                                rang
+                                        ? "Muted: lay the fingers flatter; open strings above the"
+                                                + " bass are silent."
+                                        : "Ringing: arch the fingers; open strings above the bass"
+                                                + " sound along.");
+                    }
+                });
     }
 
     /** Gives the chord the root of a pitch class. */

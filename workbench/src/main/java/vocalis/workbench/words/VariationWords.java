@@ -15,6 +15,8 @@ public final class VariationWords {
             case SWAP -> "Swap with the next";
             case REVERSE -> "Backwards";
             case NEW_LAST_REPEAT -> "Twice, new at the end";
+            case THIRD_TIME -> "Three times, new at the end";
+            case TWO_KEYS -> "Twice, a fourth up";
             case OTHER_END -> "Another chord to end on";
             case TWELVE_BARS -> "Twelve bars";
             case TRITONE_SUBSTITUTE -> "A tritone away";
@@ -25,7 +27,7 @@ public final class VariationWords {
             case HELD_BASS -> "One bass throughout";
             case THINNED -> "Thinner";
             case RESOLVED_FOURTH -> "Suspend and resolve";
-            case RINGING_OR_MUTED -> "Ringing ↔ muted";
+            case RINGING_OR_MUTED -> "Palm on ↔ off";
             case DISPLACED -> "An eighth late";
             case SEQUENCED -> "The line climbs each pass";
             case MIRRORED -> "The line upside down";
@@ -44,6 +46,10 @@ public final class VariationWords {
             case REVERSE -> "the chords from the last to the first, each with its pattern";
             case NEW_LAST_REPEAT ->
                     "the riff twice; the second time the last root is the one that leads home best";
+            case THIRD_TIME ->
+                    "the riff three times; the third time the last root is the one that leads home"
+                            + " best";
+            case TWO_KEYS -> "the riff twice; the second time every root a fourth higher";
             case OTHER_END -> "the last root becomes the one that leads best into the first";
             case TWELVE_BARS -> "first, fourth and fifth degree over twelve bars, voiced like here";
             case TRITONE_SUBSTITUTE -> "the root under the caret six semitones away";
