@@ -48,7 +48,7 @@ public class LibraryBenchmark {
         folder = Files.createTempDirectory("library");
         library = new Library(Files.createDirectory(folder.resolve("riffs")), folder);
         for (int i = 0; i < RIFFS; i++) {
-            Piece p = Demo.pieces().get(i % 5).as("riff-" + i).titled("Riff number " + i);
+            Piece p = Demo.pieces().get(i % 5).as("riff-" + i).withTitle("Riff number " + i);
             Path file = library.folder().resolve("riff-" + i + PieceFiles.ENDING);
             Files.write(file, PieceCodec.write(p, Extras.NONE));
         }

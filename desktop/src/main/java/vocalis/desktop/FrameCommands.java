@@ -7,7 +7,7 @@ import vocalis.desktop.keys.Keyboard;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.session.Viewport;
 import vocalis.desktop.session.Whereabouts;
-import vocalis.desktop.sheets.ToneSheet;
+import vocalis.desktop.sounding.ToneSheet;
 import vocalis.desktop.writing.WritePlace;
 import vocalis.sound.device.AudioOutput;
 

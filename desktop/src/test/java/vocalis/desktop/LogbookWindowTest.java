@@ -33,7 +33,10 @@ class LogbookWindowTest extends WindowDriver {
     void start(Stage stage) throws IOException {
         Journal dead = Journal.in(folder.resolve("journal"));
         dead.keep(
-                Demo.pieces().get(3).noted(LEFT), Extras.NONE, Optional.empty(), Optional.empty());
+                Demo.pieces().get(3).withAbout(LEFT),
+                Extras.NONE,
+                Optional.empty(),
+                Optional.empty());
         dead.close();
         open(stage);
     }

@@ -411,7 +411,7 @@ class SightTest extends WindowDriver {
             size(s[0], s[1]);
             for (Piece p : List.of(oneBar(), longer(64))) {
                 open(
-                        p.titled(
+                        p.withTitle(
                                 "A title of quite some length, which must give way to the menus "
                                         .repeat(3)));
                 for (String id :

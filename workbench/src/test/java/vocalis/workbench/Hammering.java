@@ -29,7 +29,7 @@ public final class Hammering {
         Piece piece = Demo.pieces().get(0);
         Journal journal = Journal.in(folder);
         for (int n = 1; ; n++) {
-            piece = piece.noted("edit " + n);
+            piece = piece.withAbout("edit " + n);
             journal.keep(piece, Extras.NONE, Optional.of(file), Optional.empty());
             journal.settle();
             System.out.println("kept " + n);
@@ -51,7 +51,7 @@ public final class Hammering {
                     List<String> tags = new ArrayList<>(o.piece().tags());
                     tags.removeIf(t -> t.startsWith(name + "-"));
                     tags.add(name + "-" + (n + 1));
-                    Piece after = o.piece().tagged(tags).noted(o.piece().about() + name);
+                    Piece after = o.piece().withTags(tags).withAbout(o.piece().about() + name);
                     PieceFiles.write(after, o.extras(), file, o.stamp());
                     done = true;
                 } catch (PieceFiles.ChangedOnDisk e) {

@@ -107,7 +107,7 @@ class NeverLoseTest {
     @Test
     void twoProcessesSaveOneFileAThousandTimes() throws Exception {
         Path file = folder.resolve("shared" + PieceFiles.ENDING);
-        PieceFiles.write(Demo.blank().noted(""), Extras.NONE, file, null);
+        PieceFiles.write(Demo.blank().withAbout(""), Extras.NONE, file, null);
         Process a = process("tags", file.toString(), "a", String.valueOf(SAVES));
         Process b = process("tags", file.toString(), "b", String.valueOf(SAVES));
         String outA = new String(a.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
@@ -159,7 +159,7 @@ class NeverLoseTest {
     void aJournalIsForgottenWhenAllIsSavedAndOfferedOnce() throws Exception {
         Path at = folder.resolve("journal");
         Journal gone = Journal.in(at);
-        Piece piece = Demo.pieces().get(1).noted("unsaved");
+        Piece piece = Demo.pieces().get(1).withAbout("unsaved");
         gone.keep(piece, Extras.NONE, Optional.empty(), Optional.empty());
         try (Journal beside = Journal.in(at)) {
             // The window lives: its work is its own.

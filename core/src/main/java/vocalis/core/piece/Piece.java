@@ -104,41 +104,11 @@ public record Piece(
         Ids.different("parts", parts.stream().map(Part::id).toList());
         Ids.different("sections", sections.stream().map(Section::id).toList());
         for (Section s : sections) {
-            check(s, riffs);
+            s.playsOneOf(riffs);
         }
         if (meant.size() > MOST_MEANT) {
             throw new IllegalArgumentException(
                     "a piece has at most " + MOST_MEANT + " clashes that are meant");
-        }
-    }
-
-    private static void check(Section s, List<PieceRiff> riffs) {
-        PieceRiff played =
-                riffs.stream()
-                        .filter(r -> r.id().equals(s.riff()))
-                        .findFirst()
-                        .orElseThrow(
-                                () ->
-                                        new IllegalArgumentException(
-                                                "section \""
-                                                        + s.name()
-                                                        + "\" plays the riff \""
-                                                        + s.riff()
-                                                        + "\", which"
-                                                        + " the piece does not have"));
-        for (Optional<String> wanted : List.of(s.version(), s.ending())) {
-            boolean there =
-                    wanted.isEmpty()
-                            || played.versions().stream()
-                                    .anyMatch(v -> v.id().equals(wanted.get()));
-            if (!there) {
-                throw new IllegalArgumentException(
-                        "section \""
-                                + s.name()
-                                + "\" plays the version \""
-                                + wanted.get()
-                                + "\", which its riff does not have");
-            }
         }
     }
 
@@ -278,19 +248,6 @@ public record Piece(
         List<PieceRiff> changed = new ArrayList<>(riffs);
         changed.set(0, first);
         return withRiffs(changed);
-    }
-
-    public Piece titled(String other) {
-        return withTitle(other);
-    }
-
-    public Piece noted(String other) {
-        return withAbout(other);
-    }
-
-    /** With other words to find it by. */
-    public Piece tagged(List<String> others) {
-        return withTags(others);
     }
 
     /** Judged otherwise. */

@@ -1,6 +1,7 @@
 package vocalis.core.piece;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -180,5 +181,36 @@ public record Section(
     public String words(int bar) {
         String[] bars = words.split("\\|", -1);
         return bar < bars.length ? bars[bar].strip() : "";
+    }
+
+    /** Throws when its riff, or a version that it plays, is none of these. */
+    void playsOneOf(List<PieceRiff> riffs) {
+        PieceRiff played =
+                riffs.stream()
+                        .filter(r -> r.id().equals(riff))
+                        .findFirst()
+                        .orElseThrow(
+                                () ->
+                                        new IllegalArgumentException(
+                                                "section \""
+                                                        + name
+                                                        + "\" plays the riff \""
+                                                        + riff
+                                                        + "\", which"
+                                                        + " the piece does not have"));
+        for (Optional<String> wanted : List.of(version, ending)) {
+            boolean there =
+                    wanted.isEmpty()
+                            || played.versions().stream()
+                                    .anyMatch(v -> v.id().equals(wanted.get()));
+            if (!there) {
+                throw new IllegalArgumentException(
+                        "section \""
+                                + name
+                                + "\" plays the version \""
+                                + wanted.get()
+                                + "\", which its riff does not have");
+            }
+        }
     }
 }

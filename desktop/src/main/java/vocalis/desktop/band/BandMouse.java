@@ -10,7 +10,7 @@ import vocalis.core.edit.Chords;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.HoldToHear;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.BandScreen;
 import vocalis.desktop.writing.WritePlace;
 
 /** The mouse on the band: a click chooses, two go in, a drag moves, an edge lengthens. */
@@ -18,7 +18,7 @@ final class BandMouse {
 
     private final VoiceBandSkin skin;
     private final VoiceBand c;
-    private final WriteModel model;
+    private final BandScreen model;
     private int dragEdge = -1;
     private int dragChord = -1;
     private double dragFrom;

@@ -10,14 +10,14 @@ import vocalis.core.harmony.VoiceMoves;
 import vocalis.core.names.Readout;
 import vocalis.core.vary.RootTune;
 import vocalis.desktop.view.CanvasSkin;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.BandScreen;
 
 /** Paints how each voice goes into the next chord. */
 final class BandMoves {
 
     private final VoiceBandSkin skin;
     private final VoiceBand c;
-    private final WriteModel model;
+    private final BandScreen model;
     private BandGeometry geometry;
 
     BandMoves(VoiceBandSkin skin, VoiceBand c) {

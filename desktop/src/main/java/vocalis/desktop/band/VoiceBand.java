@@ -5,7 +5,7 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Skin;
 import vocalis.desktop.view.PaintedControl;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.BandScreen;
 
 /**
  * The riff as stacks of rungs on one semitone scale, with the way of each voice from chord to
@@ -13,11 +13,11 @@ import vocalis.desktop.writing.WriteModel;
  */
 public final class VoiceBand extends PaintedControl {
 
-    private final WriteModel model;
+    private final BandScreen model;
     private Supplier<ContextMenu> menu;
     private ContextMenu shown;
 
-    public VoiceBand(WriteModel model) {
+    public VoiceBand(BandScreen model) {
         super("voice-band");
         this.model = model;
         setFocusTraversable(true);
@@ -39,7 +39,7 @@ public final class VoiceBand extends PaintedControl {
         shown.show(this, screenX, screenY);
     }
 
-    public WriteModel model() {
+    public BandScreen model() {
         return model;
     }
 

@@ -16,8 +16,8 @@ import vocalis.core.theory.Key;
 import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.TimeAxis;
+import vocalis.desktop.writing.BandScreen;
 import vocalis.desktop.writing.GainModel;
-import vocalis.desktop.writing.WriteModel;
 import vocalis.sound.gain.Ghost;
 import vocalis.workbench.words.GainWords;
 
@@ -30,7 +30,7 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
     /** Ghosts further under the strongest line are not drawn. */
     private static final double GHOST_DB = -20;
 
-    private final WriteModel model;
+    private final BandScreen model;
     private final Map<Derived.Chord, Readout> readouts = new HashMap<>();
     private Key readIn;
     private BandGeometry geometry;

@@ -217,7 +217,7 @@ public final class Keeping implements AutoCloseable {
         String title = now.title() + ", " + WHEN.format(LocalDateTime.now());
         Piece idea =
                 now.as(UUID.randomUUID().toString())
-                        .titled(title.length() > 200 ? title.substring(0, 200) : title)
+                        .withTitle(title.length() > 200 ? title.substring(0, 200) : title)
                         .standing(now.standing().at(Standing.Status.IDEA));
         SettledShapes resting = workspace.resting();
         background.ask("catching an idea", () -> caught(resting.settled(idea)), session::say);

@@ -3,12 +3,12 @@ package vocalis.desktop.explore;
 import java.util.Optional;
 import vocalis.core.choice.Series;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.Showing;
 
 /** The shape shown, slid along the neck under its open strings; a row takes it there. */
 final class AlongPage extends ShapePage {
 
-    AlongPage(WriteModel model, Runnable close) {
+    AlongPage(Showing model, Runnable close) {
         super(model, close);
     }
 

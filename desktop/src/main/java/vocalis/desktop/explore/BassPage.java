@@ -11,15 +11,15 @@ import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.Showing;
 
 /** The shape shown over each of the twelve basses. */
 final class BassPage implements ExplorePage {
 
-    private final WriteModel model;
+    private final Showing model;
     private VBox content = new VBox();
 
-    BassPage(WriteModel model) {
+    BassPage(Showing model) {
         this.model = model;
     }
 

@@ -30,7 +30,7 @@ import vocalis.desktop.band.BandGeometry;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.HoldToHear;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.Showing;
 import vocalis.workbench.playing.GainReadings;
 import vocalis.workbench.words.HandWords;
 import vocalis.workbench.words.RootWords;
@@ -49,12 +49,12 @@ final class ComparePage implements ExplorePage {
     private static final double MOST_GROWL = 30;
     private static final double MOST_BITE_HZ = 4000;
 
-    private final WriteModel model;
+    private final Showing model;
     private final List<Voicing> voicings = new ArrayList<>();
     private final GridPane grid = new GridPane();
     private final Runnable close;
 
-    ComparePage(WriteModel model, Runnable close) {
+    ComparePage(Showing model, Runnable close) {
         this.model = model;
         this.close = close;
         grid.setHgap(18);

@@ -11,7 +11,7 @@ import vocalis.core.names.Readout;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.Showing;
 
 /** Dark shapes on the root, with its ♭5, ♭9 or ♭6: found on a worker, for the family is large. */
 final class DarkPage extends ShapePage {
@@ -21,7 +21,7 @@ final class DarkPage extends ShapePage {
     private List<Candidate> found = List.of();
     private VBox page = new VBox();
 
-    DarkPage(WriteModel model, Runnable close) {
+    DarkPage(Showing model, Runnable close) {
         super(model, close);
     }
 

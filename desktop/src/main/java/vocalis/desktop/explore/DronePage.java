@@ -21,7 +21,7 @@ import vocalis.core.riff.Ground;
 import vocalis.core.theory.Spelling;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Explain;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.Showing;
 import vocalis.workbench.document.Edits;
 
 /**
@@ -32,7 +32,7 @@ public final class DronePage implements ExplorePage {
 
     private static final PseudoClass NOW = PseudoClass.getPseudoClass("now");
 
-    private final WriteModel model;
+    private final Showing model;
     private final Runnable close;
     private final VBox content = new VBox(12);
     private final ComboBox<Tuning> tunings = new ComboBox<>();
@@ -40,7 +40,7 @@ public final class DronePage implements ExplorePage {
     /**
      * @param close what taking a cell does besides
      */
-    public DronePage(WriteModel model, Runnable close) {
+    public DronePage(Showing model, Runnable close) {
         this.model = model;
         this.close = close;
         Choices.words(tunings, t -> t.letters() + "  " + t.name());
@@ -88,7 +88,7 @@ public final class DronePage implements ExplorePage {
                         "caption"));
     }
 
-    private static GridPane droneGrid(WriteModel model, Tuning tuning, Runnable close) {
+    private static GridPane droneGrid(Showing model, Tuning tuning, Runnable close) {
         Ground ground = model.riff().ground();
         boolean same = tuning.equals(ground.instrument().tuning());
         DroneMap map = DroneMap.of(tuning, ground.key().mode());
@@ -139,7 +139,7 @@ public final class DronePage implements ExplorePage {
         grid.add(Choices.text("best", "caption"), 0, map.rows().size() + 1);
     }
 
-    private static void take(WriteModel model, Tuning tuning, DroneMap.Cell cell) {
+    private static void take(Showing model, Tuning tuning, DroneMap.Cell cell) {
         model.session()
                 .apply(
                         Edits.ground(

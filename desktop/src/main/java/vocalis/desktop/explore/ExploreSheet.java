@@ -17,7 +17,7 @@ import vocalis.core.names.Readout;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.HoldToHear;
 import vocalis.desktop.view.SheetHost;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.Showing;
 
 /**
  * One chord looked at from six sides. Its name, its shape and its sound stay in sight over the
@@ -29,7 +29,7 @@ public final class ExploreSheet {
     private static final double WIDTH = 1140;
     private static final double LEAST_HEIGHT = 420;
 
-    private final WriteModel model;
+    private final Showing model;
     private final Map<Explore, ExplorePage> pages = new EnumMap<>(Explore.class);
     private final Map<Explore, Button> keys = new EnumMap<>(Explore.class);
     private final StackPane shown = new StackPane();
@@ -38,7 +38,7 @@ public final class ExploreSheet {
     private Explore page = Explore.COMPARE;
     private SheetHost.Sheet sheet;
 
-    public ExploreSheet(WriteModel model) {
+    public ExploreSheet(Showing model) {
         this.model = model;
         pages.put(Explore.COMPARE, new ComparePage(model, this::close));
         pages.put(Explore.BASSES, new BassPage(model));

@@ -4,7 +4,7 @@ import java.util.List;
 import vocalis.core.hands.IdleFingers;
 import vocalis.core.names.Readout;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.Showing;
 
 /** What the idle fingers can add to the shape, each with what it makes of the chord. */
 final class IdlePage extends ShapePage {
@@ -12,7 +12,7 @@ final class IdlePage extends ShapePage {
     private static final int MOST = 18;
     private static final String[] FINGERS = {"", "index", "middle", "ring", "little", "thumb"};
 
-    IdlePage(WriteModel model, Runnable close) {
+    IdlePage(Showing model, Runnable close) {
         super(model, close);
     }
 

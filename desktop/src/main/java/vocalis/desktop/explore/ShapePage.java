@@ -3,24 +3,24 @@ package vocalis.desktop.explore;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.Showing;
 
 /** A page of shapes beneath each other; one that is taken stands on the neck. */
 abstract class ShapePage implements ExplorePage {
 
     private final Runnable close;
-    private final WriteModel model;
+    private final Showing model;
     private ShapeRows rows;
 
     /**
      * @param close what taking a shape does besides
      */
-    ShapePage(WriteModel model, Runnable close) {
+    ShapePage(Showing model, Runnable close) {
         this.model = model;
         this.close = close;
     }
 
-    WriteModel model() {
+    Showing model() {
         return model;
     }
 

@@ -13,7 +13,7 @@ import vocalis.desktop.view.TabHead;
 import vocalis.desktop.view.TimeAxis;
 
 /** What the other guitar plays at the same time, small and faint: guitar one above, two below. */
-record FaintTab(LaneSkin skin, Lane lane, TimeAxis axis, double top) {
+record FaintTab(CanvasSkin<?> skin, PaintedControl lane, TimeAxis axis, double top) {
 
     private static final double GAP = 8;
     private static final double MARGIN = 14;

@@ -5,15 +5,15 @@ import javafx.beans.property.SimpleDoubleProperty;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Skin;
 import vocalis.desktop.view.PaintedControl;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.LaneScreen;
 
 /** Tab with its rhythm and the stroke pattern; the caret is a step in time. */
 public final class Lane extends PaintedControl {
 
     private final DoubleProperty gap = new SimpleDoubleProperty(LaneGeometry.GAP);
-    private final WriteModel model;
+    private final LaneScreen model;
 
-    public Lane(WriteModel model) {
+    public Lane(LaneScreen model) {
         super("lane");
         this.model = model;
         gap.addListener(o -> requestLayout());
@@ -22,7 +22,7 @@ public final class Lane extends PaintedControl {
         setAccessibleText("Lane: tab and stroke pattern");
     }
 
-    public WriteModel model() {
+    public LaneScreen model() {
         return model;
     }
 

@@ -13,7 +13,7 @@ import vocalis.core.rhythm.MeterMap;
 import vocalis.core.score.Onset;
 import vocalis.desktop.view.HoldToHear;
 import vocalis.desktop.view.TimeAxis;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.LaneScreen;
 import vocalis.desktop.writing.WritePlace;
 
 /** The mouse on the lane, and its menus. */
@@ -21,7 +21,7 @@ final class LaneMouse {
 
     private final LaneSkin skin;
     private final Lane lane;
-    private final WriteModel model;
+    private final LaneScreen model;
     private final ContextMenu menu = new ContextMenu();
     private LaneGeometry.Zone painting = LaneGeometry.Zone.TAB;
 

@@ -8,16 +8,16 @@ import vocalis.core.pattern.Stroke;
 import vocalis.core.riff.Riff;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.LaneScreen;
 
 /** What the lane says of an onset: the word under it, and what it means. */
 final class LaneWords {
 
-    private final WriteModel model;
+    private final LaneScreen model;
     private Riff passesOf;
     private List<Pass> passes = List.of();
 
-    LaneWords(WriteModel model) {
+    LaneWords(LaneScreen model) {
         this.model = model;
     }
 

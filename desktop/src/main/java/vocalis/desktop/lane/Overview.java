@@ -11,16 +11,16 @@ import vocalis.desktop.session.Viewport;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.PaintedControl;
 import vocalis.desktop.view.TimeAxis;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.LaneScreen;
 
 /** The whole riff on one strip: its chords, what of it is on the screen, where it plays. */
 public final class Overview extends PaintedControl {
 
     private static final double HEIGHT = 18;
 
-    private final WriteModel model;
+    private final LaneScreen model;
 
-    public Overview(WriteModel model) {
+    public Overview(LaneScreen model) {
         super("overview");
         this.model = model;
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
@@ -42,10 +42,10 @@ public final class Overview extends PaintedControl {
 
     /** Paints the strip; a click turns to the page there. */
     private static final class Strip extends CanvasSkin<Overview> {
-        private final WriteModel model;
+        private final LaneScreen model;
         private TimeAxis axis;
 
-        Strip(Overview overview, WriteModel model) {
+        Strip(Overview overview, LaneScreen model) {
             super(overview);
             this.model = model;
             watch(

@@ -294,7 +294,7 @@ public final class LogbookSheet {
                         model.change(
                                 e,
                                 p ->
-                                        p.tagged(
+                                        p.withTags(
                                                 Arrays.stream(said.split(","))
                                                         .map(String::strip)
                                                         .filter(t -> !t.isEmpty())
@@ -308,7 +308,7 @@ public final class LogbookSheet {
                 "A note for " + e.title(),
                 e.about(),
                 LONGEST,
-                said -> model.change(e, p -> p.noted(said)));
+                said -> model.change(e, p -> p.withAbout(said)));
     }
 
     /** One riff in a line. */

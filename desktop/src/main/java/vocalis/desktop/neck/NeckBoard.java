@@ -6,6 +6,7 @@ import javafx.scene.text.TextAlignment;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.theory.Spelling;
 import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.PaintedControl;
 
 /** Paints the bare neck: frets, strings, marks, nut and capo. */
 final class NeckBoard {
@@ -13,11 +14,11 @@ final class NeckBoard {
     /** Frets that carry a mark on most necks (common practice). */
     private static final Set<Integer> MARKED = Set.of(0, 3, 5, 7, 9);
 
-    private final NeckSkin skin;
-    private final Neck c;
+    private final CanvasSkin<?> skin;
+    private final PaintedControl c;
     private final NeckGeometry geometry;
 
-    NeckBoard(NeckSkin skin, Neck neck, NeckGeometry geometry) {
+    NeckBoard(CanvasSkin<?> skin, PaintedControl neck, NeckGeometry geometry) {
         this.skin = skin;
         c = neck;
         this.geometry = geometry;

@@ -8,7 +8,8 @@ import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Move;
 import vocalis.core.instrument.Shape;
 import vocalis.desktop.view.CanvasSkin;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.view.PaintedControl;
+import vocalis.desktop.writing.Showing;
 import vocalis.workbench.words.HandWords;
 
 /**
@@ -19,16 +20,16 @@ final class NeckChange {
 
     private static final double HALF = 10;
 
-    private final NeckSkin skin;
-    private final Neck c;
+    private final CanvasSkin<?> skin;
+    private final PaintedControl c;
     private final NeckGeometry geometry;
-    private final WriteModel model;
+    private final Showing model;
 
-    NeckChange(NeckSkin skin, Neck neck, NeckGeometry geometry) {
+    NeckChange(CanvasSkin<?> skin, PaintedControl neck, NeckGeometry geometry, Showing model) {
         this.skin = skin;
         c = neck;
         this.geometry = geometry;
-        model = neck.model();
+        this.model = model;
     }
 
     void paint(GraphicsContext g) {

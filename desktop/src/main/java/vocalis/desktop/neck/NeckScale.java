@@ -6,10 +6,14 @@ import javafx.scene.text.TextAlignment;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.scale.Box;
 import vocalis.core.theory.Key;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.session.Drawn;
+import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.PaintedControl;
+import vocalis.desktop.writing.Looks;
 
 /** What lies under the hand: a scale, one box of it with its fingers, or roots and fifths alone. */
-record NeckScale(NeckSkin skin, Neck neck, NeckGeometry geometry) {
+record NeckScale(
+        CanvasSkin<?> skin, PaintedControl neck, NeckGeometry geometry, Drawn drawn, Looks looks) {
 
     /** Where open strings are marked: beside their names, where no grip is. */
     private static final double BESIDE_NAME = 34;
@@ -17,17 +21,16 @@ record NeckScale(NeckSkin skin, Neck neck, NeckGeometry geometry) {
     private static final int FIFTH = 7;
 
     void paint(GraphicsContext g, Fretboard board) {
-        WriteModel model = neck.model();
-        Key key = model.looks().scale().get().orElse(model.key());
-        if (model.looks().box().get().isPresent()) {
-            box(g, model.looks().box().get().get());
-        } else if (model.looks().scaleSteps().get()) {
+        Key key = looks.scale().get().orElse(drawn.key());
+        if (looks.box().get().isPresent()) {
+            box(g, looks.box().get().get());
+        } else if (looks.scaleSteps().get()) {
             all(g, board, key, key::contains, neck.dim());
         }
-        if (model.looks().rootsAndFifths().get()) {
-            int root = model.currentChord().root();
-            all(g, board, model.key(), m -> above(m, root) == FIFTH, neck.ink());
-            all(g, board, model.key(), m -> above(m, root) == 0, neck.rootPaint());
+        if (looks.rootsAndFifths().get()) {
+            int root = drawn.currentChord().root();
+            all(g, board, drawn.key(), m -> above(m, root) == FIFTH, neck.ink());
+            all(g, board, drawn.key(), m -> above(m, root) == 0, neck.rootPaint());
         }
     }
 
@@ -51,9 +54,7 @@ record NeckScale(NeckSkin skin, Neck neck, NeckGeometry geometry) {
     }
 
     private String label(Key key, int midi) {
-        return neck.model().looks().noteNames().get()
-                ? key.say(midi).symbol()
-                : key.degree(midi).symbol();
+        return looks.noteNames().get() ? key.say(midi).symbol() : key.degree(midi).symbol();
     }
 
     private void mark(GraphicsContext g, int string, int fret, String label, Paint paint) {

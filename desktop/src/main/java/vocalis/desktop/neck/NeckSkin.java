@@ -63,12 +63,12 @@ public final class NeckSkin extends CanvasSkin<Neck> {
         Fretboard board = model.riff().ground().board();
         geometry = NeckGeometry.of(board, w, h);
         new NeckBoard(this, getSkinnable(), geometry).paint(g, board);
-        new NeckScale(this, getSkinnable(), geometry).paint(g, board);
+        new NeckScale(this, getSkinnable(), geometry, model, model.looks()).paint(g, board);
         paintWalk(g);
         paintInRiff(g);
         paintGrip(g);
         if (model.looks().fingersFrom().get()) {
-            new NeckChange(this, getSkinnable(), geometry).paint(g);
+            new NeckChange(this, getSkinnable(), geometry, model).paint(g);
         }
         paintCaret(g);
     }

@@ -7,7 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.writing.GainModel;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.Showing;
 import vocalis.sound.gain.GainReading;
 import vocalis.sound.gain.Ghost;
 import vocalis.workbench.playing.GainReadings;
@@ -18,10 +18,10 @@ public final class GainFigures {
 
     private static final int MOST_GHOSTS = 3;
 
-    private final WriteModel model;
+    private final Showing model;
     private final Figures figures;
 
-    public GainFigures(WriteModel model, Figures figures) {
+    public GainFigures(Showing model, Figures figures) {
         this.model = model;
         this.figures = figures;
     }

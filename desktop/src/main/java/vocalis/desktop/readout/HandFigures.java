@@ -9,16 +9,16 @@ import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Move;
 import vocalis.core.hands.Muting;
 import vocalis.core.names.Readout;
-import vocalis.desktop.writing.WriteModel;
+import vocalis.desktop.writing.Showing;
 import vocalis.workbench.words.HandWords;
 
 /** What the hands do for the voicing shown: fingers, silences, reach, effort, what comes before. */
 public final class HandFigures {
 
-    private final WriteModel model;
+    private final Showing model;
     private final Figures figures;
 
-    public HandFigures(WriteModel model, Figures figures) {
+    public HandFigures(Showing model, Figures figures) {
         this.model = model;
         this.figures = figures;
     }

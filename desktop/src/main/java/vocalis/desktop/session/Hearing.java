@@ -1,9 +1,12 @@
 package vocalis.desktop.session;
 
 import java.util.Optional;
+import vocalis.core.edit.Chords;
 import vocalis.core.instrument.Shape;
 import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
+import vocalis.core.riff.Treatment;
+import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.sound.device.Devices;
 
@@ -119,5 +122,25 @@ public final class Hearing {
             }
             session.player().show(session.workspace().heard());
         }
+    }
+
+    /**
+     * Plays the loop with the plain chord on this root in the place of the one that stands here, so
+     * that both are heard in one key; asked again, the riff as it is.
+     */
+    public void hearPlain() {
+        if (previewing) {
+            endPreview();
+            session.say("As it stands.");
+            return;
+        }
+        int chord = session.caret().chord();
+        Riff now = session.now();
+        preview(
+                Chords.family(
+                        now.withTreatment(chord, Treatment.best(Family.TRIAD)),
+                        chord,
+                        Family.TRIAD));
+        session.say("With the plain chord here; the same key goes back.");
     }
 }

@@ -18,9 +18,9 @@ final class LaneCommands {
     private final Commands commands;
     private final WriteModel model;
     private final LaneModel lane;
-    private final WriteCommands.Screen screen;
+    private final WriteSheets screen;
 
-    private LaneCommands(Commands commands, WriteModel model, WriteCommands.Screen screen) {
+    private LaneCommands(Commands commands, WriteModel model, WriteSheets screen) {
         this.commands = commands;
         this.model = model;
         this.lane = model.lane();
@@ -28,7 +28,7 @@ final class LaneCommands {
     }
 
     /** Adds them to a registry. */
-    static void addTo(Commands commands, WriteModel model, WriteCommands.Screen screen) {
+    static void addTo(Commands commands, WriteModel model, WriteSheets screen) {
         LaneCommands l = new LaneCommands(commands, model, screen);
         l.strokes();
         l.walking();

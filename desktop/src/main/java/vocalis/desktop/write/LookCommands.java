@@ -2,43 +2,40 @@ package vocalis.desktop.write;
 
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.writing.BoxModel;
+import vocalis.desktop.writing.Looks;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.desktop.writing.WritePlace;
 
 /** How band, cards and neck show what there is. */
-record LookCommands(Commands commands, WriteModel model, WriteCommands.Screen screen) {
+record LookCommands(Commands commands, WriteModel model, WriteSheets screen) {
 
     void add() {
         look(
                 "names",
                 "note names or degrees on the neck",
                 "N",
-                () -> WriteCommands.flip(model.looks().noteNames()));
+                () -> Looks.flip(model.looks().noteNames()));
         look(
                 "passing-names",
                 "names in passing: F♯m7 for F♯m11, or in full",
                 "shift N",
-                () -> WriteCommands.flip(model.looks().passingNames()));
+                () -> Looks.flip(model.looks().passingNames()));
         look(
                 "fingers-from",
                 "on the neck: who stays, slides and lifts from the chord before",
                 "shift F",
-                () -> WriteCommands.flip(model.looks().fingersFrom()));
+                () -> Looks.flip(model.looks().fingersFrom()));
         look(
                 "root-tune",
                 "the tune of the roots, drawn over the band",
                 null,
-                () -> WriteCommands.flip(model.looks().rootTune()));
-        look(
-                "scale",
-                "the scale on the neck",
-                null,
-                () -> WriteCommands.flip(model.looks().scaleSteps()));
+                () -> Looks.flip(model.looks().rootTune()));
+        look("scale", "the scale on the neck", null, () -> Looks.flip(model.looks().scaleSteps()));
         look(
                 "roots-fifths",
                 "roots and fifths alone on the neck",
                 null,
-                () -> WriteCommands.flip(model.looks().rootsAndFifths()));
+                () -> Looks.flip(model.looks().rootsAndFifths()));
         look(
                 "other-scale",
                 "another scale on the neck, beside the riff's own",

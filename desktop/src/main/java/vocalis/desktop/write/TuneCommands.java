@@ -5,7 +5,7 @@ import vocalis.desktop.writing.WriteModel;
 import vocalis.desktop.writing.WritePlace;
 
 /** The commands of the roots' tune and of chords that stand for others. */
-record TuneCommands(Commands commands, WriteModel model, WriteCommands.Screen screen) {
+record TuneCommands(Commands commands, WriteModel model, WriteSheets screen) {
 
     void add() {
         commands.add("tune-up", "this root of the tune an octave up")
@@ -34,6 +34,6 @@ record TuneCommands(Commands commands, WriteModel model, WriteCommands.Screen sc
                 .in(WritePlace.BAND)
                 .keys("B")
                 .button("Plain here")
-                .does(model::hearPlain);
+                .does(model.hearing()::hearPlain);
     }
 }

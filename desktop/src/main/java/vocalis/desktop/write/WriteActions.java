@@ -18,7 +18,7 @@ import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.library.OwnFigures;
 
 /** What the Write screen does that is not its model's alone: its sheets and menus. */
-final class WriteActions implements WriteCommands.Screen {
+final class WriteActions implements WriteSheets {
 
     private final WriteModel model;
     private final OwnFigures ownFigures;

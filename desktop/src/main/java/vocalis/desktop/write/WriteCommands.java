@@ -1,7 +1,6 @@
 package vocalis.desktop.write;
 
 import java.util.Locale;
-import javafx.beans.property.BooleanProperty;
 import javafx.scene.input.KeyCode;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.explore.Explore;
@@ -9,76 +8,25 @@ import vocalis.desktop.keys.Commands;
 import vocalis.desktop.keys.Keyboard;
 import vocalis.desktop.session.Place;
 import vocalis.desktop.writing.ChordEdits;
+import vocalis.desktop.writing.Looks;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.desktop.writing.WritePlace;
 
 /** The commands of the Write screen. */
 public final class WriteCommands {
 
-    /** What the screen does that is not the model's alone. */
-    public interface Screen {
-        void find();
-
-        void filter();
-
-        void keepShape();
-
-        void ownShapes();
-
-        /** Opens the panel that explores the chord at one of its pages. */
-        void explore(Explore page);
-
-        void modeFinder();
-
-        void fingers();
-
-        void dronesHeld();
-
-        void scales();
-
-        void fills();
-
-        void innerLines();
-
-        void embellish();
-
-        void prove();
-
-        void findings();
-
-        void roots();
-
-        void nextRoot();
-
-        void variations();
-
-        void versions();
-
-        void keepVersion();
-
-        void keepNamed();
-
-        void check();
-
-        void ways();
-
-        void figures();
-
-        void tapFigure();
-    }
-
     private final Commands commands;
     private final WriteModel model;
-    private final Screen screen;
+    private final WriteSheets screen;
 
-    private WriteCommands(Commands commands, WriteModel model, Screen screen) {
+    private WriteCommands(Commands commands, WriteModel model, WriteSheets screen) {
         this.commands = commands;
         this.model = model;
         this.screen = screen;
     }
 
     /** Adds them to a registry. */
-    public static void addTo(Commands commands, WriteModel model, Screen screen) {
+    public static void addTo(Commands commands, WriteModel model, WriteSheets screen) {
         WriteCommands w = new WriteCommands(commands, model, screen);
         w.families();
         w.walking();
@@ -336,8 +284,12 @@ public final class WriteCommands {
                 "support",
                 "why it is heard so: the numbers behind the root",
                 null,
-                () -> flip(model.supportProperty()));
-        look("pure", "thirds pure or tempered", null, () -> flip(model.gain().pureProperty()));
+                () -> Looks.flip(model.supportProperty()));
+        look(
+                "pure",
+                "thirds pure or tempered",
+                null,
+                () -> Looks.flip(model.gain().pureProperty()));
     }
 
     private void exploring() {
@@ -376,9 +328,5 @@ public final class WriteCommands {
             b.keys(key);
         }
         b.does(action);
-    }
-
-    static void flip(BooleanProperty p) {
-        p.set(!p.get());
     }
 }

@@ -69,4 +69,9 @@ public final class Looks {
                 ? WorkingName.of(v, Optional.of(key)).stream().findFirst().orElse(exact)
                 : exact;
     }
+
+    /** Turns what is on off, and what is off on. */
+    public static void flip(BooleanProperty look) {
+        look.set(!look.get());
+    }
 }

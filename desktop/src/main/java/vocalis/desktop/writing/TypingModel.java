@@ -3,10 +3,10 @@ package vocalis.desktop.writing;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
 import javafx.beans.property.LongProperty;
 import javafx.beans.property.SimpleLongProperty;
 import vocalis.core.edit.Scope;
@@ -25,7 +25,6 @@ import vocalis.core.riff.Riff;
 import vocalis.core.scale.Box;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
-import vocalis.core.theory.Degree;
 import vocalis.desktop.session.Editing;
 import vocalis.desktop.session.Whereabouts;
 import vocalis.workbench.document.Edits;
@@ -49,12 +48,9 @@ public final class TypingModel {
     private final LaneModel lane;
     private final Deque<Long> typed = new ArrayDeque<>();
     private final LongProperty changed = new SimpleLongProperty();
-    private DigitsSay says = DigitsSay.ROOT;
     private Join join = Join.NONE;
-    private Supplier<Optional<Box>> box = Optional::empty;
+    private final Digits digits = new Digits();
     private long expected;
-    private int octave = 1;
-    private int string;
 
     TypingModel(Editing session, Whereabouts whereabouts, LaneModel lane) {
         this.session = session;
@@ -64,7 +60,7 @@ public final class TypingModel {
 
     /** Where the box comes from that digits may be degrees of. */
     void boxes(Supplier<Optional<Box>> shown) {
-        box = shown;
+        digits.boxes(shown);
     }
 
     /** Counts up whenever something of it is shown otherwise. */
@@ -87,23 +83,18 @@ public final class TypingModel {
     /** What the keys write now, for the lane's head. */
     public String inWords() {
         int strings = session.now().ground().board().strings();
-        String what =
-                says == DigitsSay.FRET ? "frets on string " + (strings - string) : says.words();
         String joined =
                 switch (join) {
                     case NONE -> "";
                     case LEGATO -> " · the next note without the pick";
                     case SLIDE -> " · sliding into the next note";
                 };
-        return "writing " + lane.grainInWords() + ", " + what + joined;
+        return "writing " + lane.grainInWords() + ", " + digits.inWords(strings) + joined;
     }
 
     /** The next meaning of digits. */
     public void nextSays() {
-        says = DigitsSay.values()[(says.ordinal() + 1) % DigitsSay.values().length];
-        if (says == DigitsSay.BOX && box.get().isEmpty()) {
-            says = DigitsSay.ROOT;
-        }
+        digits.next();
         show();
     }
 
@@ -162,31 +153,12 @@ public final class TypingModel {
 
     /** Writes a digit: a degree (with Shift, 10 to 19, an octave up), or a fret (ten more). */
     public void digit(int n) {
-        if (says == DigitsSay.BOX && box.get().isPresent()) {
-            inBox(n, box.get().get());
+        Optional<LinePitch> written = digits.pitch(n, session.now().ground().board(), reached());
+        if (written.isEmpty()) {
+            session.say(digits.none(n));
             return;
         }
-        LinePitch pitch =
-                says == DigitsSay.FRET
-                        ? fret(n)
-                        : n % 10 == 0
-                                ? null
-                                : new LinePitch.Degree(
-                                        says == DigitsSay.KEY
-                                                ? LinePitch.Above.KEY
-                                                : LinePitch.Above.ROOT,
-                                        (n % 10 - 1) % 7 + 1,
-                                        0,
-                                        Math.min(
-                                                Typed.MOST_OCTAVE,
-                                                octave + (n % 10 - 1) / 7 + n / 10));
-        if (pitch == null) {
-            session.say(
-                    says == DigitsSay.FRET
-                            ? "The neck has no fret " + n + "."
-                            : "Degrees are 1 to 7, and 8 and 9 above them; D makes digits frets.");
-            return;
-        }
+        LinePitch pitch = written.get();
         if (join != Join.NONE && lastEvent().orElse(null) instanceof LineNote from) {
             reach(from, pitch instanceof LinePitch.Degree d ? nearest(from, d) : pitch);
         } else {
@@ -196,34 +168,11 @@ public final class TypingModel {
         show();
     }
 
-    /** A degree of the box, nearest to the note before; 8 and 9, and Shift, an octave up. */
-    private void inBox(int n, Box shown) {
-        int number = (n % 10 + 6) % 7 + 1;
-        int up = n / 10 + (n % 10 > 7 ? 1 : 0);
-        double near =
-                lastEvent().orElse(null) instanceof LineNote from
-                        ? Typed.reached(session.now(), last().getAsLong(), from)
-                        : shown.spots().get(0).midi() + 12;
-        Optional<Box.Spot> spot =
-                n % 10 == 0 ? Optional.empty() : shown.degree(number, near + 12 * up);
-        if (spot.isEmpty()) {
-            session.say("The box has no such degree: " + degrees(shown) + ".");
-            return;
-        }
-        LinePitch pitch = new LinePitch.Place(spot.get().string(), spot.get().fret());
-        if (join != Join.NONE && lastEvent().orElse(null) instanceof LineNote from) {
-            reach(from, pitch);
-        } else {
-            put(new LineNote(0, 0, lane.grainProperty().get(), pitch));
-        }
-        join = Join.NONE;
-        show();
-    }
-
-    private static String degrees(Box shown) {
-        return shown.scale().mode().degrees().stream()
-                .map(Degree::symbol)
-                .collect(Collectors.joining(" "));
+    /** MIDI number that the last note has come to. */
+    private OptionalInt reached() {
+        return lastEvent().orElse(null) instanceof LineNote from
+                ? OptionalInt.of(Typed.reached(session.now(), last().getAsLong(), from))
+                : OptionalInt.empty();
     }
 
     /** Writes a note of the neck at the lane's caret, and goes on by a step. */
@@ -233,10 +182,6 @@ public final class TypingModel {
         }
         put(new LineNote(0, 0, lane.grainProperty().get(), new LinePitch.Place(onString, fret)));
         expected = lane.caretProperty().get();
-    }
-
-    private LinePitch fret(int n) {
-        return n > session.now().ground().board().frets() ? null : new LinePitch.Place(string, n);
     }
 
     /** Goes on from the last note to another without striking it: the note lasts a step longer. */
@@ -360,7 +305,7 @@ public final class TypingModel {
 
     /** Moves the last note by octaves, and those that follow. */
     public void octave(int by) {
-        octave = Math.max(0, Math.min(Typed.MOST_OCTAVE, octave + by));
+        int octave = digits.octave(by);
         if (lastEvent().orElse(null) instanceof LineNote) {
             changeNote("move the note", p -> Lines.octave(session.now().ground(), p, by));
         } else {
@@ -377,13 +322,13 @@ public final class TypingModel {
     public void string(int by) {
         Riff now = session.now();
         Fretboard board = now.ground().board();
-        string = Math.max(0, Math.min(board.strings() - 1, string + by));
+        int string = digits.string(by, board);
         if (lastEvent().orElse(null) instanceof LineNote n) {
             LinePitch.Place place =
                     n.pitch() instanceof LinePitch.Place p ? p : placed().orElse(null);
             if (place != null) {
                 LinePitch.Place to = Lines.onString(now.ground(), place, by);
-                string = to.string();
+                digits.stringIs(to.string());
                 changeNote("another string", p -> to);
             }
         } else {

@@ -10,20 +10,16 @@ import javafx.beans.property.SimpleObjectProperty;
 import vocalis.core.choice.Filter;
 import vocalis.core.derive.Derived;
 import vocalis.core.derive.HandPath;
-import vocalis.core.edit.Chords;
 import vocalis.core.hands.Hand;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Treatment;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.session.Caret;
-import vocalis.desktop.session.Drawn;
 import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Place;
-import vocalis.desktop.session.Screen;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.session.Whereabouts;
 import vocalis.workbench.document.Edits;
@@ -34,7 +30,7 @@ import vocalis.workbench.library.PieceFiles;
  * What the Write screen shows and does, without any control: its parts, what they have in common,
  * and what is done with the chord that is shown. Used on the FX thread alone.
  */
-public final class WriteModel implements Drawn, Screen, AutoCloseable {
+public final class WriteModel implements Showing, LaneScreen, BandScreen, AutoCloseable {
 
     private final Session session;
     private final Whereabouts whereabouts;
@@ -102,6 +98,7 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     }
 
     /** The document that the screen is about. */
+    @Override
     public Session session() {
         return session;
     }
@@ -117,16 +114,19 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     }
 
     /** Which place has the keys. */
+    @Override
     public Whereabouts whereabouts() {
         return whereabouts;
     }
 
     /** Gives the keys to a place of this screen. */
+    @Override
     public void go(WritePlace place) {
         whereabouts.placeProperty().set(place);
     }
 
     /** What neck and readout show. */
+    @Override
     public ShownChord shown() {
         return shown;
     }
@@ -137,11 +137,13 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     }
 
     /** The lane's caret and what it does to strokes. */
+    @Override
     public LaneModel lane() {
         return lane;
     }
 
     /** Writing in the lane. */
+    @Override
     public TypingModel typing() {
         return typing;
     }
@@ -152,6 +154,7 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     }
 
     /** What is done to chords and their roots. */
+    @Override
     public ChordEdits chords() {
         return chords;
     }
@@ -167,31 +170,13 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     }
 
     /** What gain makes of what is shown. */
+    @Override
     public GainModel gain() {
         return gain;
     }
 
-    /**
-     * Plays the loop with the plain chord on this root in the place of the one that stands here, so
-     * that both are heard in one key; asked again, the riff as it is.
-     */
-    public void hearPlain() {
-        if (hearing.previewing()) {
-            hearing.endPreview();
-            session.say("As it stands.");
-            return;
-        }
-        int chord = caret().chord();
-        Riff now = session.now();
-        hearing.preview(
-                Chords.family(
-                        now.withTreatment(chord, Treatment.best(Family.TRIAD)),
-                        chord,
-                        Family.TRIAD));
-        session.say("With the plain chord here; the same key goes back.");
-    }
-
     /** What sounds at the player's word. */
+    @Override
     public Hearing hearing() {
         return hearing;
     }
@@ -202,6 +187,7 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     }
 
     /** How band, cards and neck show what there is. */
+    @Override
     public Looks looks() {
         return looks;
     }
@@ -341,6 +327,7 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     }
 
     /** Puts what is shown into the riff. */
+    @Override
     public void useShown() {
         Voicing v = shown.voicing();
         boolean byHand = shown.cardProperty().get() == ShownChord.BY_HAND;
@@ -366,6 +353,7 @@ public final class WriteModel implements Drawn, Screen, AutoCloseable {
     }
 
     /** How often the hand comes to what is shown in a minute of the loop at its tempo. */
+    @Override
     public long returnsPerMinute() {
         long times =
                 derived().chords().stream()

@@ -69,7 +69,7 @@ class PieceCodecTest {
         assertThat(content.extras().names()).hasSize(4);
         JsonNode again = MAPPER.readTree(PieceCodec.write(content.piece(), content.extras()));
         assertThat(again).isEqualTo(tree);
-        Piece renamed = content.piece().titled("other");
+        Piece renamed = content.piece().withTitle("other");
         JsonNode moved = MAPPER.readTree(PieceCodec.write(renamed, content.extras()));
         assertThat(moved.get("colour").asText()).isEqualTo("slate");
         assertThat(moved.at("/riffs/1/mood").asInt()).isEqualTo(3);

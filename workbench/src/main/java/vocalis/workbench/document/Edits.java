@@ -321,7 +321,7 @@ public final class Edits {
     // The piece.
 
     public static Edit rename(String title) {
-        return new Edit.OfPiece("rename", "", p -> p.titled(title));
+        return new Edit.OfPiece("rename", "", p -> p.withTitle(title));
     }
 
     /** Changes the mix; {@code what} says which part, such as "level of the bass". */

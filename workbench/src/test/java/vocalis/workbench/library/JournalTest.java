@@ -71,7 +71,10 @@ class JournalTest {
         for (int i = 0; i < wishes.length; i++) {
             if (wishes[i]) {
                 journal.keep(
-                        PIECE.noted("edit " + i), Extras.NONE, Optional.empty(), Optional.empty());
+                        PIECE.withAbout("edit " + i),
+                        Extras.NONE,
+                        Optional.empty(),
+                        Optional.empty());
             } else {
                 journal.forget();
             }

@@ -1,4 +1,4 @@
-package vocalis.desktop.sheets;
+package vocalis.desktop.sounding;
 
 import java.util.List;
 import java.util.function.Consumer;
