@@ -27,7 +27,7 @@ import vocalis.workbench.words.EarWords;
 public final class EarSheet {
 
     private static final double WIDTH = 640;
-    private static final double PICTURE = 150;
+    private static final double PICTURE = 250;
 
     private final EarModel model;
     private final Hearing hearing;
@@ -37,7 +37,7 @@ public final class EarSheet {
     private final HBox sounds = new HBox(10);
     private final HBox answers = new HBox(10);
     private final Label result = Choices.text("");
-    private final RiffPicture picture = new RiffPicture();
+    private final RiffPicture picture = new RiffPicture(true);
     private final Button next = new Button("Next question  ⏎");
     private SheetHost.Sheet sheet;
     private Optional<EarModel.Ready> now = Optional.empty();

@@ -14,6 +14,7 @@ import vocalis.core.instrument.Shape;
 import vocalis.core.practice.Entry;
 import vocalis.core.practice.Ladder;
 import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.GripPicture;
 import vocalis.desktop.view.PaintedControl;
 import vocalis.workbench.words.HandWords;
 
@@ -205,74 +206,8 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
                 c.nameFont(),
                 c.ink(),
                 TextAlignment.LEFT);
-        int strings = shape.strings();
-        int low = Math.max(1, shape.lowestFretted());
-        int frets = Math.max(4, shape.highestFretted() - low + 1);
-        double top = y + 20;
-        double gap = 90.0 / (strings - 1);
-        double step = (w - 16) / frets;
-        grid(g, strings, frets, low == 1, x + 14, top, gap, step);
-        for (int i = 0; i < strings; i++) {
-            int fret = shape.fret(i);
-            double sy = top + (strings - 1 - i) * gap;
-            if (fret < 0) {
-                text(g, "×", x + 4, sy, c.smallFont(), c.dim(), TextAlignment.CENTER);
-                continue;
-            }
-            held(
-                    g,
-                    Math.floorMod(d.riff().ground().board().midi(i, fret), 12) == k.root(),
-                    fret,
-                    x,
-                    x + 14 + (fret - low + 0.5) * step,
-                    sy);
-        }
-        String where = "fret " + low;
-        text(g, where, x + 14, top + 104, c.smallFont(), c.dim(), TextAlignment.LEFT);
+        new GripPicture(this, c).paint(g, k.candidate().voicing(), k.root(), x, y + 20, w);
         means(x, y - 8, w, 130, d.score().harmonies().get(chord).symbol() + ": " + shape.text());
-    }
-
-    private void grid(
-            GraphicsContext g,
-            int strings,
-            int frets,
-            boolean nut,
-            double left,
-            double top,
-            double gap,
-            double step) {
-        PracticeSide c = getSkinnable();
-        for (int i = 0; i < strings; i++) {
-            double sy = top + i * gap;
-            stroke(g, c.line(), 1, left, sy, left + frets * step, sy);
-        }
-        for (int f = 0; f <= frets; f++) {
-            double fx = Math.round(left + f * step) + 0.5;
-            stroke(
-                    g,
-                    f == 0 && nut ? c.ink() : c.faint(),
-                    f == 0 && nut ? 3 : 1,
-                    fx,
-                    top,
-                    fx,
-                    top + 90);
-        }
-    }
-
-    private void held(GraphicsContext g, boolean root, int fret, double x, double cx, double sy) {
-        PracticeSide c = getSkinnable();
-        if (fret == 0) {
-            g.setStroke(root ? c.rootPaint() : c.openPaint());
-            g.setLineWidth(root ? 3 : 1.5);
-            g.strokeOval(x, sy - 4, 8, 8);
-        } else {
-            g.setFill(root ? c.rootPaint() : c.ink());
-            if (root) {
-                g.fillOval(cx - 6, sy - 6, 12, 12);
-            } else {
-                g.fillRoundRect(cx - 5.5, sy - 5.5, 11, 11, 3, 3);
-            }
-        }
     }
 
     /** The best clean tempo of every time that the piece was practised. */

@@ -11,7 +11,10 @@ import vocalis.core.derive.Derived;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
 
-/** A riff in small: each chord a stack of rungs on a semitone scale, its name over it. */
+/**
+ * A riff in small: each chord a stack of rungs on a semitone scale, its name over it; where it is
+ * asked for, its grip on the neck below.
+ */
 public final class RiffPicture extends PaintedControl {
 
     private record Shown(Derived derived, int[] range) {}
@@ -19,8 +22,16 @@ public final class RiffPicture extends PaintedControl {
     private final ObjectProperty<Optional<Shown>> shown =
             new SimpleObjectProperty<>(Optional.empty());
 
+    private final boolean grips;
+
     public RiffPicture() {
+        this(false);
+    }
+
+    /** With the grips on the neck, or without. */
+    public RiffPicture(boolean grips) {
         super("riff-picture");
+        this.grips = grips;
     }
 
     /** Shows a riff between two notes, so that several can be read on one scale. */
@@ -61,6 +72,11 @@ public final class RiffPicture extends PaintedControl {
         private static final double GAP = 10;
         private static final double FOOT = 8;
 
+        /** Height of the grips with what stands above and below them. */
+        private static final double GRIPS = GripPicture.HIGH + 44;
+
+        private static final double GRIP_WIDTH = 170;
+
         PictureSkin(RiffPicture picture) {
             super(picture);
             watch(picture.shown);
@@ -75,7 +91,8 @@ public final class RiffPicture extends PaintedControl {
             Derived d = c.shown.get().get().derived();
             int[] range = c.shown.get().get().range();
             double length = d.riff().length();
-            double per = (h - HEAD - FOOT) / Math.max(1, range[1] - range[0]);
+            double rungs = h - (c.grips ? GRIPS : 0);
+            double per = (rungs - HEAD - FOOT) / Math.max(1, range[1] - range[0]);
             for (int i = 0; i < d.chords().size(); i++) {
                 Derived.Chord chord = d.chords().get(i);
                 double left = w * chord.start() / length;
@@ -85,12 +102,16 @@ public final class RiffPicture extends PaintedControl {
                 if (width(name, c.boldFont()) < right - left + GAP) {
                     text(g, name, left, 10, c.boldFont(), c.ink(), TextAlignment.LEFT);
                 }
-                stroke(g, c.faint(), 1, left, h - 0.5, right, h - 0.5);
+                stroke(g, c.faint(), 1, left, rungs - 0.5, right, rungs - 0.5);
                 for (Sounding s : v.soundings()) {
                     boolean root = s.pitchClass() == chord.root();
                     Paint paint = root ? c.rootPaint() : s.open() ? c.openPaint() : c.ink();
-                    double y = h - FOOT - (s.midi() - range[0]) * per;
+                    double y = rungs - FOOT - (s.midi() - range[0]) * per;
                     stroke(g, paint, 3, left + 2, y, right, y);
+                }
+                if (c.grips) {
+                    double wide = Math.min(GRIP_WIDTH, right - left);
+                    new GripPicture(this, c).paint(g, v, chord.root(), left, rungs + 18, wide);
                 }
             }
         }
