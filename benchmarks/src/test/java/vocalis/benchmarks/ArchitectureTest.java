@@ -184,6 +184,7 @@ class ArchitectureTest {
                 "vocalis.desktop",
                 "build",
                 "view",
+                "pictures",
                 "session",
                 "keys",
                 "writing",

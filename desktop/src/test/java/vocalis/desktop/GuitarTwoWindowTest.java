@@ -18,11 +18,13 @@ import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Riff;
 import vocalis.core.score.Onset;
 import vocalis.core.score.ScoreNote;
+import vocalis.core.voicing.Family;
 import vocalis.desktop.lane.Lane;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.Written;
 import vocalis.desktop.writing.WritePlace;
 import vocalis.workbench.demo.Demo;
+import vocalis.workbench.words.RevoiceWords;
 
 /** A part of guitar two's own, written over an empty riff once by keys and once by mouse. */
 @ExtendWith(ApplicationExtension.class)
@@ -120,6 +122,23 @@ class GuitarTwoWindowTest extends WindowDriver {
         clickOn(robot, faint);
         settle();
         assertThat(piece().riff()).isEqualTo(one);
+        // Revoice works on what is written: a digit switches guitar two, guitar one is a row.
+        press(robot, KeyCode.F6);
+        await(
+                "rows",
+                () ->
+                        fx(
+                                () ->
+                                        shell.models().revoice().rows().stream()
+                                                .anyMatch(
+                                                        r ->
+                                                                RevoiceWords.name(r)
+                                                                        .equals("Guitar one"))));
+        press(robot, KeyCode.DIGIT3);
+        assertThat(piece().secondRiff().treatments()).allMatch(t -> t.family() == Family.THIRD);
+        assertThat(piece().riff()).isEqualTo(one);
+        press(robot, KeyCode.F5);
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
         press(robot, KeyCode.CONTROL, KeyCode.Z);
         press(robot, KeyCode.CONTROL, KeyCode.Z);
         assertThat(piece().secondRiff()).isEqualTo(one);

@@ -13,8 +13,8 @@ import vocalis.core.derive.Derived;
 import vocalis.core.instrument.Shape;
 import vocalis.core.practice.Entry;
 import vocalis.core.practice.Ladder;
+import vocalis.desktop.pictures.GripPicture;
 import vocalis.desktop.view.CanvasSkin;
-import vocalis.desktop.view.GripPicture;
 import vocalis.desktop.view.PaintedControl;
 import vocalis.workbench.words.HandWords;
 

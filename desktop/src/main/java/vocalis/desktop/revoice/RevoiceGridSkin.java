@@ -204,8 +204,8 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
             }
         }
         int chords = session.now().roots().size();
-        if (revoice.second().on()) {
-            text(g, "second guitar", 38, 16, c.boldFont(), c.ink(), TextAlignment.LEFT);
+        if (!revoice.second().head().isEmpty()) {
+            text(g, revoice.second().head(), 38, 16, c.boldFont(), c.ink(), TextAlignment.LEFT);
         } else if (columns < chords) {
             String which = (firstColumn + 1) + " to " + (firstColumn + columns) + " of " + chords;
             text(g, which, 20, 16, c.smallFont(), c.dim(), TextAlignment.LEFT);

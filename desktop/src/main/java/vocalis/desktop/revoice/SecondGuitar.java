@@ -7,6 +7,7 @@ import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import vocalis.core.mix.Fader;
 import vocalis.core.mix.Mix;
+import vocalis.core.piece.Guitar;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Version;
 import vocalis.core.revoice.Row;
@@ -16,7 +17,7 @@ import vocalis.core.riff.Riff;
 import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.session.Document;
+import vocalis.desktop.session.Session;
 import vocalis.workbench.document.Edit;
 import vocalis.workbench.words.RevoiceWords;
 
@@ -26,7 +27,7 @@ public final class SecondGuitar {
     /** What its own row is called. */
     static final String NAME = "Guitar two";
 
-    private final Document session;
+    private final Session session;
     private final Runnable switched;
     private final Supplier<List<Row>> rows;
     private boolean on;
@@ -35,7 +36,7 @@ public final class SecondGuitar {
      * @param switched when rows go to the other guitar
      * @param rows found so far, the mix the first
      */
-    SecondGuitar(Document session, Runnable switched, Supplier<List<Row>> rows) {
+    SecondGuitar(Session session, Runnable switched, Supplier<List<Row>> rows) {
         this.session = session;
         this.switched = switched;
         this.rows = rows;
@@ -43,11 +44,26 @@ public final class SecondGuitar {
 
     /** Whether rows and cells go to the second guitar. */
     public boolean on() {
-        return on;
+        return on && !written();
+    }
+
+    /** Whether guitar two is what is written: then every row is of its part. */
+    boolean written() {
+        return session.workspace().written() == Guitar.TWO;
+    }
+
+    /** What stands over the rows: whose they are, where they are not the first guitar's. */
+    String head() {
+        return written() ? "guitar two" : on ? "second guitar" : "";
     }
 
     /** Goes over to the second guitar, or back to the first. */
     public void toggle() {
+        if (written()) {
+            session.say(
+                    "Guitar two is written: each row is for it already. Ctrl Shift G in Write goes back.");
+            return;
+        }
         on = !on;
         session.say(
                 on
@@ -58,6 +74,11 @@ public final class SecondGuitar {
 
     /** The versions of a piece that have rows, what the second guitar has of its own the last. */
     List<Version> beside(Piece piece) {
+        if (written()) {
+            List<Version> own = new ArrayList<>(piece.versions(Guitar.TWO));
+            own.add(new Version("first", "Guitar one", "", piece.riff()));
+            return own;
+        }
         List<Version> all = new ArrayList<>(piece.versions());
         boolean plays = on || piece.mix().second().on();
         if (plays && !piece.secondRiff().equals(piece.riff())) {

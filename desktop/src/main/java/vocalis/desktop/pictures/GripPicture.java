@@ -1,9 +1,11 @@
-package vocalis.desktop.view;
+package vocalis.desktop.pictures;
 
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 import vocalis.core.instrument.Shape;
 import vocalis.core.voicing.Voicing;
+import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.PaintedControl;
 
 /** A grip on a stretch of the neck, in small: the lowest string below, as on a tab. */
 public record GripPicture(CanvasSkin<?> skin, PaintedControl c) {

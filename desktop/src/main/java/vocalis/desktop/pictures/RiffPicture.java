@@ -1,4 +1,4 @@
-package vocalis.desktop.view;
+package vocalis.desktop.pictures;
 
 import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
@@ -10,6 +10,8 @@ import javafx.scene.text.TextAlignment;
 import vocalis.core.derive.Derived;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
+import vocalis.desktop.view.CanvasSkin;
+import vocalis.desktop.view.PaintedControl;
 
 /**
  * A riff in small: each chord a stack of rungs on a semitone scale, its name over it; where it is
