@@ -17,6 +17,7 @@ import vocalis.core.instrument.Fretboard;
  * @param tried how many ways were tried before it
  * @param inside strings between its lowest and its highest, a bit each
  * @param besideBarres strings next above a barre
+ * @param leans string next above the index that its flesh keeps quiet, a bit; 0 for none
  */
 record Hold(
         List<Run> runs,
@@ -26,7 +27,8 @@ record Hold(
         double spread,
         int tried,
         int inside,
-        int besideBarres) {
+        int besideBarres,
+        int leans) {
 
     /** Efforts are sums of hundredths; what is nearer than this is the same. */
     static final double SAME = 1e-6;
@@ -44,7 +46,16 @@ record Hold(
     private static final double INDEX_LEANS = 0.5;
 
     Hold(List<Run> runs, int[] fingers, double down, double barres, double spread, int tried) {
-        this(runs, fingers, down, barres, spread, tried, inside(runs), besideBarres(runs));
+        this(
+                runs,
+                fingers,
+                down,
+                barres,
+                spread,
+                tried,
+                inside(runs),
+                besideBarres(runs),
+                leans(runs, fingers));
     }
 
     private static int inside(List<Run> runs) {
@@ -114,14 +125,21 @@ record Hold(
     }
 
     private boolean indexLeans(int opens) {
-        for (int i = 0; i < fingers.length; i++) {
-            int next = runs.get(i).high() + 1;
-            boolean quiet = (opens & 1 << next) == 0 && runs.stream().noneMatch(r -> r.holds(next));
-            if (fingers[i] == 1 && fingers.length > 1 && quiet && (opens & 1 << next + 1) != 0) {
-                return true;
+        return leans != 0 && (opens & leans) == 0 && (opens & leans << 1) != 0;
+    }
+
+    /** The string next above the index, where it is one of several fingers and none holds that. */
+    private static int leans(List<Run> runs, int[] fingers) {
+        if (fingers.length < 2 || fingers[0] != 1) {
+            return 0;
+        }
+        int next = runs.get(0).high() + 1;
+        for (Run r : runs) {
+            if (r.holds(next)) {
+                return 0;
             }
         }
-        return false;
+        return 1 << next;
     }
 
     private int barresEndingAt(int string) {
