@@ -60,6 +60,7 @@ class FiguresTest {
             core.hands.Change | OTHER_DRONES | **Drones**: {} where
             core.hands.Change | ANOTHER_GRIP | *one grip* {} for another grip
             core.hands.Change | PER_FRET_OF_POSITION | *one position* {} per fret
+            core.hands.Hold | INDEX_LEANS | {} where the index, one of several
             core.hands.Move | PER_ANCHOR | less {} for a finger that stays on its string and fret
             core.hands.Move | PER_GUIDE | {} for one that slides on its string
             core.hands.Move | PER_SWAP | {} more where another finger takes a fret that stays

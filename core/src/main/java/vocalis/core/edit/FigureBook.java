@@ -22,7 +22,7 @@ public final class FigureBook {
                 sixteenths("gallop", "Gallop", "A-mm A-mm A-mm A-mm"),
                 sixteenths("gallop-back", "Gallop turned round", "mmA- mmA- mmA- mmA-"),
                 sixteenths("pushed", "Pushed off the beat", "A--a --a- --a- a-a-"),
-                sixteenths("three-three-two", "Three, three, two", "A-mm m-A- mmA- mmmm"),
+                sixteenths("three-three-two", "Three, three, two", "A-mm m-A- mmm- A-mm"),
                 sixteenths("answer", "Call and dead answer", "A--- x-x- A-x- x---"),
                 sixteenths("broken", "One voice at a time", "l-s- t-s- l-s- t-s-"),
                 sixteenths("breath", "Stroke and silence", "A-a. .... A-a. a---"),

@@ -23,16 +23,17 @@ import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Lines;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Root;
+import vocalis.core.scale.Fills;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.theory.Key;
+import vocalis.core.theory.Mode;
 
 /** Moves that play the same chords otherwise. */
 final class Patterns {
 
     private static final int[] CLIMB = {1, 2, 3, 5};
-    private static final int[] FILL = {7, 5, 4, 3};
 
     private Patterns() {}
 
@@ -52,12 +53,17 @@ final class Patterns {
 
     /** What rang under the palm, what was muted ringing. */
     static Riff ringingOrMuted(Riff riff) {
-        return everyFigure(
-                riff,
-                e ->
-                        e instanceof Stroke s && s.manner() != Manner.DEAD
-                                ? s.played(s.muted() ? Manner.PLAIN : Manner.PALM)
-                                : e);
+        return everyFigure(riff, Patterns::palmOnOrOff);
+    }
+
+    private static Event palmOnOrOff(Event e) {
+        if (e instanceof Stroke s && s.manner() != Manner.DEAD) {
+            return s.played(s.muted() ? Manner.PLAIN : Manner.PALM);
+        }
+        if (e instanceof LineNote n && n.manner() != Manner.DEAD) {
+            return n.played(n.manner() == Manner.PALM ? Manner.PLAIN : Manner.PALM);
+        }
+        return e;
     }
 
     /** An eighth late. */
@@ -243,18 +249,18 @@ final class Patterns {
         return out;
     }
 
-    /** Notes of the minor or major five-note scale down to the tonic in the last half bar. */
-    static Riff pentatonicFill(Riff riff) {
+    /** A fill out of the minor or major five-note scale in the last half bar, to the first root. */
+    static Riff pentatonicFill(Derived derived) {
+        Riff riff = derived.riff();
+        Key key = riff.ground().key();
+        boolean minor = key.contains(key.tonic().pitchClass() + 3);
+        Mode five = Mode.named(minor ? "minor pentatonic" : "major pentatonic").orElseThrow();
+        Key scale = new Key(key.tonic(), five);
         long bar = riff.meters().meter(riff.bars() - 1).barTicks();
-        long step = bar / 2 / FILL.length;
-        boolean minor = riff.ground().key().contains(riff.ground().key().tonic().pitchClass() + 3);
-        Riff out = riff;
-        long at = riff.length() - FILL.length * step;
-        for (int degree : FILL) {
-            int of = degree == 7 && !minor ? 6 : degree == 4 && !minor ? 2 : degree;
-            out = note(out, at, step, new LinePitch.Degree(LinePitch.Above.KEY, of, 0, 1));
-            at += step;
-        }
-        return out;
+        long from = Math.max(riff.start(riff.roots().size() - 1), riff.length() - bar / 2);
+        return Fills.box(derived, scale, from)
+                .flatMap(b -> Fills.of(derived, b, from, Ticks.EIGHTH).stream().findFirst())
+                .map(f -> f.in(riff))
+                .orElse(riff);
     }
 }

@@ -34,7 +34,7 @@ public enum Variation {
     PULLED_TO_OPEN((r, d, c) -> Patterns.pulledToOpen(r, d)),
     WALKED_BASS((r, d, c) -> Patterns.walkedBass(r)),
     CLIMBING_LINE((r, d, c) -> Patterns.climbingLine(r, c)),
-    PENTATONIC_FILL((r, d, c) -> Patterns.pentatonicFill(r));
+    PENTATONIC_FILL((r, d, c) -> Patterns.pentatonicFill(d));
 
     private interface Move {
         Riff make(Riff riff, Derived derived, int chord);

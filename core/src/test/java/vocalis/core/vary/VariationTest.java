@@ -26,6 +26,7 @@ import vocalis.core.riff.Riff;
 import vocalis.core.riff.Riffs;
 import vocalis.core.riff.Root;
 import vocalis.core.riff.RootSpan;
+import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 
 /** The named moves that make another riff of one. */
@@ -222,6 +223,34 @@ class VariationTest {
         List<Boolean> after =
                 derived(other).score().onsets().stream().map(m -> !m.muted()).toList();
         assertThat(after).isEqualTo(before);
+    }
+
+    /** Single notes go under the palm as strokes do. */
+    @Test
+    void lineNotesAreMutedToo() {
+        Riff other = varied(Variation.RINGING_OR_MUTED, withLine(), 0);
+        assertThat(
+                        other.pattern().figures().stream()
+                                .flatMap(f -> f.events().stream())
+                                .filter(LineNote.class::isInstance)
+                                .map(e -> ((LineNote) e).manner()))
+                .isNotEmpty()
+                .containsOnly(Manner.PALM);
+    }
+
+    /** The fill ends beside the first root, a step of the five-note scale away. */
+    @Test
+    void theFillLeadsToTheFirstRoot() {
+        Riff filled = varied(Variation.PENTATONIC_FILL, Riffs.repeating(1, 4, 6, 5), 0);
+        Derived d = derived(filled);
+        Onset last = d.score().onsets().get(d.score().onsets().size() - 1);
+        int end =
+                filled.ground()
+                        .board()
+                        .midi(last.notes().get(0).string(), last.notes().get(0).fret());
+        int away = Math.floorMod(end - d.chord(0).root(), 12);
+        assertThat(last.notes()).hasSize(1);
+        assertThat(Math.min(away, 12 - away)).isBetween(1, 3);
     }
 
     /** The walk arrives by step: the last note before each root lies a scale step from it. */

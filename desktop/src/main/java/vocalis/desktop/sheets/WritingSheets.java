@@ -1,7 +1,10 @@
 package vocalis.desktop.sheets;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
@@ -131,9 +134,7 @@ public final class WritingSheets {
                 () -> model.hearing().preview(varied),
                 () -> {
                     if (model.session()
-                            .apply(
-                                    Edits.vary(
-                                            name.toLowerCase(java.util.Locale.ROOT), of, varied))) {
+                            .apply(Edits.vary(name.toLowerCase(Locale.ROOT), of, varied))) {
                         model.session().say(name + ": " + what + ".");
                     }
                 },
@@ -205,9 +206,19 @@ public final class WritingSheets {
                         "One position"
                     };
                     List<PickSheet.Row> rows = new ArrayList<>();
+                    // Wishes that come to one way are one row.
+                    Map<Riff, String> called = new LinkedHashMap<>();
                     for (int i = 0; i < offered.size(); i++) {
-                        HandPath w = offered.get(i);
-                        rows.add(row(model, names[i], walk(w), now.riff(), w.riff()));
+                        called.merge(
+                                offered.get(i).riff(),
+                                names[i],
+                                (a, b) -> a + ", " + b.toLowerCase(Locale.ROOT));
+                    }
+                    for (HandPath w : offered) {
+                        String name = called.remove(w.riff());
+                        if (name != null) {
+                            rows.add(row(model, name, walk(w), now.riff(), w.riff()));
+                        }
                     }
                     HandPath as = HandPath.of(now);
                     String head =

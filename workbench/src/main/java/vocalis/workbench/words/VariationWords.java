@@ -69,7 +69,8 @@ public final class VariationWords {
                     "the last stroke of each chord, where the open string fits the key";
             case WALKED_BASS -> "two scale notes before each new root";
             case CLIMBING_LINE -> "a line of four notes over the second half of the chord";
-            case PENTATONIC_FILL -> "four notes of the five-note scale in the last half bar";
+            case PENTATONIC_FILL ->
+                    "notes of the five-note scale in the last half bar, to the first root";
         };
     }
 
