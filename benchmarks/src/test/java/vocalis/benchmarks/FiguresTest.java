@@ -78,6 +78,8 @@ class FiguresTest {
             core.harmony.Context | LAST_ROOT | {} where the last is
             core.harmony.Context | PER_SCALE_NOTE | less {} per note of the scale
             core.harmony.Context | PER_NOTE_UNHEARD | {} per note of it that never sounds
+            core.revoice.Revoicer$Costs | NOT_HEARD | {} where another root is heard
+            core.revoice.Revoicer$Costs | PER_FRET_TOO_HIGH | and {} per fret over
             core.edit.Tapping | WORTH | square) under {} of the coarser's
             core.arrange.SecondParts | OUTSIDE_THE_CHORD | {} for a note that guitar one lacks
             core.arrange.SecondParts | STILL | {} for standing still

@@ -15,6 +15,7 @@ import vocalis.core.hands.LoopPath;
 import vocalis.core.harmony.Context;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.memory.Memory;
+import vocalis.core.names.HeardRoot;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Treatment;
@@ -54,10 +55,19 @@ public final class Revoicer {
      * @param plain what it costs as a shape among its family's
      * @param tension in the key, 0 to 100
      * @param top MIDI number of its highest note
+     * @param heard whether the root that is heard is the one that was asked for
      */
-    record Cell(Family family, Candidate candidate, double plain, int tension, int top) {
+    record Cell(
+            Family family, Candidate candidate, double plain, int tension, int top, boolean heard) {
         Cell(Family family, Candidate candidate, double plain, int tension) {
-            this(family, candidate, plain, tension, top(candidate.voicing().midi()));
+            this(
+                    family,
+                    candidate,
+                    plain,
+                    tension,
+                    top(candidate.voicing().midi()),
+                    HeardRoot.of(candidate.voicing(), Optional.empty()).root()
+                            == candidate.voicing().root());
         }
 
         private static int top(List<Integer> lowestFirst) {
@@ -85,8 +95,16 @@ public final class Revoicer {
         if (intent == Intent.HELD_NOTE) {
             return held(cells, new Moves()).map(taken -> riff(derived, taken, locked));
         }
-        Costs costs = new Costs(intent, cells.size(), seed);
+        Costs costs = new Costs(intent, cells.size(), seed, highest(derived));
         return Optional.of(riff(derived, best(cells, costs, moves), locked));
+    }
+
+    /** The highest fret of the riff as it stands: rows may go as high. */
+    private static int highest(Derived derived) {
+        return derived.chords().stream()
+                .mapToInt(c -> c.candidate().voicing().shape().highestFretted())
+                .max()
+                .orElse(0);
     }
 
     /** Roots whose cells are remembered. */
@@ -259,20 +277,41 @@ public final class Revoicer {
         private static final int MOST_STEP = 4;
         private static final double FALLS = 4;
 
+        /** A root that is swallowed: no row but a surprise may let another be heard. */
+        private static final double NOT_HEARD = 30;
+
+        /** Each fret over the twelfth, where a riff of chords is thin and far from the rest. */
+        private static final double PER_FRET_TOO_HIGH = 2;
+
+        private static final int HIGHEST_FRET = 12;
+
         private final Intent intent;
         private final int chords;
         private final long seed;
+        private final int highest;
 
         Costs(Intent intent, int chords, long seed) {
+            this(intent, chords, seed, HIGHEST_FRET);
+        }
+
+        /**
+         * @param riffs the highest fret that the riff has already
+         */
+        Costs(Intent intent, int chords, long seed, int riffs) {
             this.intent = intent;
             this.chords = chords;
             this.seed = seed;
+            highest = Math.max(HIGHEST_FRET, riffs);
         }
 
         double alone(int chord, Cell c) {
             Voicing v = c.voicing();
             double plain = PLAUSIBLE * Math.min(30, c.plain());
+            double swallowed = c.heard() || intent == Intent.SURPRISE ? 0 : NOT_HEARD;
+            int over = Math.max(0, v.shape().highestFretted() - highest);
             return plain
+                    + swallowed
+                    + PER_FRET_TOO_HIGH * over
                     + switch (intent) {
                         case RISING_TENSION -> Math.abs(c.tension() - wanted(chord)) / 8.0;
                         case LEAST_HAND -> Math.min(20, c.candidate().fingering().effort());
