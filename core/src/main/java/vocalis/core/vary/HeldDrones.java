@@ -19,6 +19,7 @@ import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.theory.Degree;
+import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 
@@ -43,6 +44,8 @@ public final class HeldDrones {
      * @param riff the riff so voiced; empty where a root has no shape under them
      * @param without index of the first chord that has none; -1 for none
      * @param transpositions semitones up, 1 to 11, by which the riff would lie so that none rubs
+     * @param spoiled families of which some chord of the riff would have a tone a semitone beside a
+     *     string: of powers, fourths, thirds, octaves and triads
      * @param capos frets, 1 to 7 above where it is now, at which a capo would make the strings rub
      *     nowhere
      */
@@ -53,7 +56,12 @@ public final class HeldDrones {
             Optional<Riff> riff,
             int without,
             List<Integer> transpositions,
-            List<Integer> capos) {}
+            List<Integer> capos,
+            List<Family> spoiled) {}
+
+    /** What strings are held against, from the least tones to the most. */
+    private static final List<Family> PLAIN =
+            List.of(Family.OCTAVE, Family.POWER, Family.FOURTH, Family.THIRD, Family.TRIAD);
 
     /** Capos farther up leave too little of the neck (common practice). */
     private static final int FARTHEST_CAPO = 7;
@@ -104,24 +112,59 @@ public final class HeldDrones {
                         .filter(k -> rubs(derived, strings, k) == 0)
                         .boxed()
                         .toList();
+        List<Family> spoiled = PLAIN.stream().filter(f -> spoils(derived, strings, f)).toList();
         Riff riff = derived.riff();
         List<Shape> before = new ArrayList<>();
         for (int i = 0; i < derived.chords().size(); i++) {
             Optional<Candidate> best = best(derived, shapes, strings, i, before);
             if (best.isEmpty()) {
                 return new Offer(
-                        strings, degrees, rubs, Optional.empty(), i, transpositions, capos);
+                        strings,
+                        degrees,
+                        rubs,
+                        Optional.empty(),
+                        i,
+                        transpositions,
+                        capos,
+                        spoiled);
             }
             Voicing v = best.get().voicing();
             before = List.of(v.shape());
             riff = Chords.member(riff, i, Family.DRONE, Member.Found.of(v));
         }
-        return new Offer(strings, degrees, rubs, Optional.of(riff), -1, transpositions, capos);
+        return new Offer(
+                strings, degrees, rubs, Optional.of(riff), -1, transpositions, capos, spoiled);
     }
 
     /** Semitones of a string above a chord's root, were the string so many higher. */
     private static int above(Fretboard board, int string, Derived.Chord c, int higher) {
         return Math.floorMod(board.midi(string, 0) + higher - c.root(), 12);
+    }
+
+    /** Whether a string lies a semitone beside a tone of the family's chord on one of the roots. */
+    private static boolean spoils(Derived derived, SortedSet<Integer> strings, Family family) {
+        Fretboard board = derived.riff().ground().board();
+        Key key = derived.riff().ground().key();
+        return derived.chords().stream()
+                .anyMatch(
+                        c ->
+                                tones(family, c.root(), key).stream()
+                                        .anyMatch(
+                                                t ->
+                                                        strings.stream()
+                                                                .map(s -> above(board, s, c, -t))
+                                                                .anyMatch(d -> d == 1 || d == 11)));
+    }
+
+    /** Semitones of a family's plain chord above its root, the third as the key has it. */
+    private static List<Integer> tones(Family family, int root, Key key) {
+        int third = key.contains(root + 3) && !key.contains(root + 4) ? 3 : 4;
+        return switch (family) {
+            case OCTAVE -> List.of(0);
+            case THIRD -> List.of(0, third);
+            case TRIAD -> List.of(0, third, 7);
+            default -> List.of(0, 7);
+        };
     }
 
     /** On how many chords one of the strings rubs, were they so many semitones higher. */

@@ -14,6 +14,7 @@ import vocalis.core.riff.Riff;
 import vocalis.core.riff.Riffs;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
+import vocalis.core.voicing.Family;
 
 /** Open strings that ring through a riff. */
 class HeldDronesTest {
@@ -90,6 +91,25 @@ class HeldDronesTest {
             for (HeldDrones.Offer o : all) {
                 assertThat(o.transpositions().contains(by)).isEqualTo(rubs(then, o) == 0);
                 assertThat(o.capos().contains(by)).isEqualTo(rubs(under, o) == 0);
+            }
+        }
+    }
+
+    /** Open G and C are a semitone beside the thirds of E and A major (arithmetic). */
+    @Test
+    void familiesAreSpoiledByASemitone() {
+        Riff riff = Riffs.repeating(1, 4);
+        Ground g = riff.ground();
+        Derived major =
+                Deriver.once(
+                        riff.withGround(g.withKey(Key.parse("E major"))), Hand.MEDIUM, CATALOGUE);
+        for (HeldDrones.Offer o : HeldDrones.of(major, CATALOGUE)) {
+            if (o.strings().equals(new java.util.TreeSet<>(List.of(3)))) {
+                assertThat(o.spoiled()).contains(Family.THIRD, Family.TRIAD);
+            }
+            if (o.strings().equals(new java.util.TreeSet<>(List.of(5)))) {
+                // Open E is the tonic of E and the fifth of A: beside nothing of theirs.
+                assertThat(o.spoiled()).isEmpty();
             }
         }
     }

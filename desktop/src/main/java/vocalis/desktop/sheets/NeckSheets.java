@@ -2,6 +2,7 @@ package vocalis.desktop.sheets;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -133,7 +134,7 @@ public final class NeckSheets {
                         : o.rubs() == 1 ? ", rubs once" : ", rubs " + o.rubs() + " times");
     }
 
-    /** In which keys, and with which capos, the same strings would rub nowhere. */
+    /** Which families they spoil; in which keys, and with which capos, they would rub nowhere. */
     private static String elsewhere(HeldDrones.Offer o, Ground ground) {
         Key key = ground.key();
         String keys =
@@ -144,7 +145,12 @@ public final class NeckSheets {
                 o.capos().stream()
                         .map(k -> String.valueOf(k + ground.capo()))
                         .collect(Collectors.joining(", "));
-        return (keys.isEmpty() ? "" : "; clear too in " + keys)
+        String spoiled =
+                o.spoiled().stream()
+                        .map(f -> f.label().toLowerCase(Locale.ROOT))
+                        .collect(Collectors.joining(", "));
+        return (spoiled.isEmpty() ? "; spoils no plain family" : "; spoils " + spoiled)
+                + (keys.isEmpty() ? "" : "; clear too in " + keys)
                 + (capos.isEmpty() ? "" : "; with a capo at " + capos);
     }
 
