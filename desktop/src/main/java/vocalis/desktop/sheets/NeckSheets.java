@@ -99,7 +99,8 @@ public final class NeckSheets {
     /** A row to choose, or one that says which root has no shape under the strings. */
     private static PickSheet.Row drone(WriteModel model, Derived derived, HeldDrones.Offer o) {
         String name = strings(derived, o);
-        String roots = roots(derived, o, model.key()) + elsewhere(o, model.riff().ground());
+        String roots =
+                rubs(o) + roots(derived, o, model.key()) + elsewhere(o, model.riff().ground());
         if (o.riff().isEmpty()) {
             int root = derived.chords().get(o.without()).root();
             String none = "no shape under " + model.key().say(root).symbol();
@@ -122,16 +123,17 @@ public final class NeckSheets {
     private static String strings(Derived d, HeldDrones.Offer o) {
         var board = d.riff().ground().board();
         return o.strings().stream()
-                        .map(
-                                s ->
-                                        Spelling.plain(board.midi(s, 0)).symbol()
-                                                + " (string "
-                                                + (board.strings() - s)
-                                                + ")")
-                        .collect(Collectors.joining(" and "))
-                + (o.rubs() == 0
-                        ? ""
-                        : o.rubs() == 1 ? ", rubs once" : ", rubs " + o.rubs() + " times");
+                .map(
+                        s ->
+                                Spelling.plain(board.midi(s, 0)).symbol()
+                                        + " (string "
+                                        + (board.strings() - s)
+                                        + ")")
+                .collect(Collectors.joining(" and "));
+    }
+
+    private static String rubs(HeldDrones.Offer o) {
+        return o.rubs() == 0 ? "" : o.rubs() == 1 ? "rubs once; " : "rubs " + o.rubs() + " times; ";
     }
 
     /** Which families they spoil; in which keys, and with which capos, they would rub nowhere. */
@@ -149,7 +151,7 @@ public final class NeckSheets {
                 o.spoiled().stream()
                         .map(f -> f.label().toLowerCase(Locale.ROOT))
                         .collect(Collectors.joining(", "));
-        return (spoiled.isEmpty() ? "; spoils no plain family" : "; spoils " + spoiled)
+        return (spoiled.isEmpty() ? "" : "; spoils " + spoiled)
                 + (keys.isEmpty() ? "" : "; clear too in " + keys)
                 + (capos.isEmpty() ? "" : "; with a capo at " + capos);
     }

@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.HoldToHear;
@@ -17,6 +18,9 @@ import vocalis.desktop.view.SheetHost;
  * takes it away where that can be done.
  */
 public final class PickSheet {
+
+    /** Names up to so many letters are never cut. */
+    private static final int WHOLE = 36;
 
     private static final double MOST_HEIGHT = 470;
 
@@ -89,6 +93,9 @@ public final class PickSheet {
         for (Row r : rows) {
             Button b = new Button(r.name());
             b.getStyleClass().add("quiet-button");
+            if (r.name().length() <= WHOLE) {
+                b.setMinWidth(Region.USE_PREF_SIZE);
+            }
             b.setAccessibleText(r.name() + ": " + r.what());
             b.setOnAction(
                     e -> {
