@@ -30,7 +30,7 @@ import vocalis.core.voicing.Voicing;
 public final class HeldDrones {
 
     /** Semitones above a root that a ringing string rubs against it (common practice). */
-    private static final List<Integer> RUBS = List.of(1, 6, 8, 11);
+    static final List<Integer> RUBS = List.of(1, 6, 8, 11);
 
     private HeldDrones() {}
 

@@ -2,7 +2,6 @@ package vocalis.core.vary;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.IntStream;
 import vocalis.core.derive.Derived;
 import vocalis.core.edit.Chords;
@@ -18,9 +17,6 @@ import vocalis.core.theory.Key;
  * ring along, or laid flatter, so that they are silent. Common practice, no source.
  */
 public final class Ringing {
-
-    /** Semitones above the root at which a ringing string rubs. */
-    private static final Set<Integer> RUBS = Set.of(1, 6, 8, 11);
 
     private Ringing() {}
 
@@ -75,7 +71,7 @@ public final class Ringing {
             boolean suits =
                     !shape.sounds(s)
                             && key.contains(midi)
-                            && !RUBS.contains(Math.floorMod(midi - root, 12))
+                            && !HeldDrones.RUBS.contains(Math.floorMod(midi - root, 12))
                             && clear(board, shape, midi);
             Shape more = out.with(s, 0);
             if (suits && Fingering.of(board, more, derived.hand()).isPresent()) {

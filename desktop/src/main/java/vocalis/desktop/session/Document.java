@@ -11,10 +11,8 @@ public interface Document extends Teller {
     /** The piece as it is now. */
     Piece piece();
 
-    /** The riff as it is now; edits transform this. */
-    default Riff now() {
-        return piece().riff();
-    }
+    /** What the guitar that is written plays now; edits transform this. */
+    Riff now();
 
     /** Does something to the document; says to the player why when it cannot be done. */
     boolean apply(Edit edit);

@@ -33,7 +33,6 @@ public interface Session extends Editing, Asking {
     /** Which guitar is written. */
     ReadOnlyObjectProperty<Guitar> writtenProperty();
 
-    /** What the guitar that is written plays now; edits transform this. */
     @Override
     default Riff now() {
         return workspace().riff();

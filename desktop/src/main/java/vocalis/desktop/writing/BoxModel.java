@@ -29,7 +29,7 @@ public final class BoxModel {
         this.lane = lane;
         this.typing = typing;
         this.hearing = hearing;
-        typing.boxes(() -> box());
+        typing.boxes(this::box);
         looks.scale().addListener(o -> refresh());
         session.derivedProperty().addListener(o -> refresh());
     }
@@ -51,7 +51,7 @@ public final class BoxModel {
     /** Keeps the box where it is when the scale, the tuning or the key became another. */
     private void refresh() {
         box().filter(b -> !b.equals(Boxes.at(board(), scale(), b.start()).orElse(null)))
-                .ifPresent(b -> show(nearest(b.position())));
+                .ifPresent(b -> looks.box().set(nearest(b.position())));
     }
 
     private Optional<Box> nearest(int position) {
@@ -116,14 +116,13 @@ public final class BoxModel {
                         : ", first finger at fret " + box.position());
     }
 
-    /** Writes a note of the neck at the lane's caret; false where no box is shown. */
-    public boolean point(int string, int fret) {
+    /** Writes a note of the neck at the lane's caret, while a box is shown. */
+    public void point(int string, int fret) {
         if (box().isEmpty()) {
             session.say("Show a box first: Alt → on the neck.");
-            return false;
+        } else {
+            typing.place(string, fret);
         }
-        typing.place(string, fret);
-        return true;
     }
 
     /** Sounds one place of the neck alone. */
