@@ -133,52 +133,55 @@ public final class GainAnalysis {
     }
 
     /**
-     * A partial as a vector that turns.
+     * A partial as it swings: every frame is {@code twice} the one before less the one before that
+     * (the recurrence of cosines).
      *
-     * @param re its real part at the first frame, which is what sounds
-     * @param im its imaginary part
-     * @param cos of the angle it turns by in a frame
-     * @param sin of it
+     * @param first what sounds in the first frame
+     * @param before what would have sounded a frame earlier
+     * @param twice two cosines of the angle it turns by in a frame
      */
-    private record Turning(double re, double im, double cos, double sin) {
+    private record Turning(double first, double before, double twice) {
 
-        static final Turning NONE = new Turning(0, 0, 1, 0);
+        static final Turning NONE = new Turning(0, 0, 0);
 
         static Turning of(Source.Partial p, int at, double sampleRate) {
             double w = 2 * Math.PI * p.hz() / sampleRate;
             double phase = p.phase() - w * at;
             return new Turning(
                     p.amplitude() * Math.cos(phase),
-                    p.amplitude() * Math.sin(phase),
-                    Math.cos(w),
-                    Math.sin(w));
+                    p.amplitude() * Math.cos(phase - w),
+                    2 * Math.cos(w));
         }
     }
 
     /** Four at a time: each frame of one waits for the frame before, that of the others not. */
     private static void add(double[] x, Turning a, Turning b, Turning c, Turning d) {
-        double ar = a.re;
-        double ai = a.im;
-        double br = b.re;
-        double bi = b.im;
-        double cr = c.re;
-        double ci = c.im;
-        double dr = d.re;
-        double di = d.im;
+        double a1 = a.before;
+        double a0 = a.first;
+        double b1 = b.before;
+        double b0 = b.first;
+        double c1 = c.before;
+        double c0 = c.first;
+        double d1 = d.before;
+        double d0 = d.first;
+        double at = a.twice;
+        double bt = b.twice;
+        double ct = c.twice;
+        double dt = d.twice;
         for (int i = 0; i < x.length; i++) {
-            x[i] = x[i] + ar + br + cr + dr;
-            double next = ar * a.cos - ai * a.sin;
-            ai = ar * a.sin + ai * a.cos;
-            ar = next;
-            next = br * b.cos - bi * b.sin;
-            bi = br * b.sin + bi * b.cos;
-            br = next;
-            next = cr * c.cos - ci * c.sin;
-            ci = cr * c.sin + ci * c.cos;
-            cr = next;
-            next = dr * d.cos - di * d.sin;
-            di = dr * d.sin + di * d.cos;
-            dr = next;
+            x[i] += a0 + b0 + (c0 + d0);
+            double next = at * a0 - a1;
+            a1 = a0;
+            a0 = next;
+            next = bt * b0 - b1;
+            b1 = b0;
+            b0 = next;
+            next = ct * c0 - c1;
+            c1 = c0;
+            c0 = next;
+            next = dt * d0 - d1;
+            d1 = d0;
+            d0 = next;
         }
     }
 

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import vocalis.core.arrange.Stretch;
 import vocalis.core.memory.Memory;
 import vocalis.core.mix.Controls;
@@ -51,7 +52,7 @@ public final class Levels {
     private static final double MOST_BACK_DB = 1.5;
 
     private static final int REMEMBERED = 4000;
-    private static final int RIFFS_REMEMBERED = 24;
+    private static final int RIFFS_REMEMBERED = 300;
 
     /** What decides how loud a voicing is. */
     private record Key(
@@ -83,6 +84,16 @@ public final class Levels {
 
     private final Memory<Key, Double> gains = new Memory<>(REMEMBERED);
     private final Memory<RiffKey, Double> riffs = new Memory<>(RIFFS_REMEMBERED);
+
+    /** What decides how loud a section is as it is played. */
+    record Section(Heard part, double match, Map<Tone, Double> tones) {}
+
+    private final Memory<Section, Double> sections = new Memory<>(RIFFS_REMEMBERED);
+
+    /** How loud a section is in LKFS, measured when it is not known yet. */
+    double section(Section asked, Function<Section, Double> measured) {
+        return sections.of(asked, measured);
+    }
 
     /** The gain of a voicing where it is known already, otherwise 1. */
     public double known(Rig rig, Sample sample) {

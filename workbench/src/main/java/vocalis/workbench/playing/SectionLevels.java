@@ -28,7 +28,7 @@ public final class SectionLevels {
     /**
      * Loudness of each section in LKFS; {@link Loudness#NONE} where nothing sounds.
      *
-     * @param cancelled asked now and then; what is not measured by then is left out
+     * @param cancelled asked before each; what is not measured by then is left out
      */
     public static List<Double> of(Song song, Levels levels, BooleanSupplier cancelled) {
         Heard whole = Heard.of(song);
@@ -39,23 +39,33 @@ public final class SectionLevels {
         for (int s = 0; s < song.piece().sections().size() && !cancelled.getAsBoolean(); s++) {
             long from = s == 0 ? 0 : song.start(s);
             Heard part = Heard.of(song, from, song.end(s));
-            TempoMap tempos = part.score().time().tempos();
-            double seconds = Math.min(MOST_SECONDS, tempos.seconds(part.score().length()));
-            Settings set = rigs.settings(whole.ground(), whole.mix(), tempos.first(), match, QUIET);
-            Engine engine = new Engine(Player.RATE, set, 1);
-            engine.publish(SoundEvents.program(part, true, t -> tones.getOrDefault(t, 1.0)));
-            engine.play(0);
-            int frames = (int) (seconds * Player.RATE) / BLOCK * BLOCK;
-            float[] stereo = new float[2 * frames];
-            float[] block = new float[2 * BLOCK];
-            for (int at = 0; at < frames && !cancelled.getAsBoolean(); at += BLOCK) {
-                engine.render(block, BLOCK);
-                System.arraycopy(block, 0, stereo, 2 * at, 2 * BLOCK);
-            }
-            double lkfs = Loudness.integrated(stereo, frames);
-            all.add(lkfs == Loudness.NONE ? lkfs : lkfs - 20 * Math.log10(QUIET));
+            double lkfs =
+                    levels.section(
+                            new Levels.Section(part, match, tones),
+                            asked -> measured(asked, whole, rigs));
+            all.add(lkfs);
         }
         return all;
+    }
+
+    private static double measured(Levels.Section asked, Heard whole, Rigs rigs) {
+        Heard part = asked.part();
+        TempoMap tempos = part.score().time().tempos();
+        double seconds = Math.min(MOST_SECONDS, tempos.seconds(part.score().length()));
+        Settings set =
+                rigs.settings(whole.ground(), whole.mix(), tempos.first(), asked.match(), QUIET);
+        Engine engine = new Engine(Player.RATE, set, 1);
+        engine.publish(SoundEvents.program(part, true, t -> asked.tones().getOrDefault(t, 1.0)));
+        engine.play(0);
+        int frames = (int) (seconds * Player.RATE) / BLOCK * BLOCK;
+        float[] stereo = new float[2 * frames];
+        float[] block = new float[2 * BLOCK];
+        for (int at = 0; at < frames; at += BLOCK) {
+            engine.render(block, BLOCK);
+            System.arraycopy(block, 0, stereo, 2 * at, 2 * BLOCK);
+        }
+        double lkfs = Loudness.integrated(stereo, frames);
+        return lkfs == Loudness.NONE ? lkfs : lkfs - 20 * Math.log10(QUIET);
     }
 
     /** Volume that is rendered at, so that the limiter keeps out of it. */
