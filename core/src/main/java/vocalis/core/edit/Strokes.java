@@ -69,6 +69,20 @@ public final class Strokes {
         return played(riff, pass, pass.figure().with(placed));
     }
 
+    /** Deletes what begins from one tick until before another, in those passes alone. */
+    public static Riff emptied(Riff riff, long from, long to) {
+        Riff out = riff;
+        for (Pass pass : riff.passes()) {
+            for (Event e : pass.events()) {
+                long tick = pass.start() + e.at();
+                if (e.sounds() && tick >= from && tick < to) {
+                    out = remove(out, tick, Scope.THIS_PASS);
+                }
+            }
+        }
+        return out;
+    }
+
     /** Deletes the event that sounds at a tick. */
     public static Riff remove(Riff riff, long tick, Scope scope) {
         Pass pass = riff.passAt(tick);

@@ -5,7 +5,6 @@ import vocalis.core.edit.Scope;
 import vocalis.core.edit.Strokes;
 import vocalis.core.pattern.LineNote;
 import vocalis.core.pattern.LinePitch;
-import vocalis.core.pattern.Pass;
 import vocalis.core.riff.Riff;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
@@ -51,15 +50,7 @@ public record Fill(Kind kind, long at, long step, List<Box.Spot> spots, int targ
 
     /** A riff with it in the place of what is struck there, in that one pass alone. */
     public Riff in(Riff riff) {
-        Riff out = riff;
-        for (Pass pass : riff.passes()) {
-            for (var e : pass.events()) {
-                long tick = pass.start() + e.at();
-                if (e.sounds() && tick >= at && tick < end()) {
-                    out = Strokes.remove(out, tick, Scope.THIS_PASS);
-                }
-            }
-        }
+        Riff out = Strokes.emptied(riff, at, end());
         for (int i = 0; i < spots.size(); i++) {
             LinePitch pitch = new LinePitch.Place(spots.get(i).string(), spots.get(i).fret());
             LineNote note = new LineNote(0, 0, step, pitch, Manner.PLAIN, Dynamics.PLAIN, false);

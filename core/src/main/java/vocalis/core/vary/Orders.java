@@ -75,7 +75,7 @@ final class Orders {
         if (last == 0) {
             return riff;
         }
-        Riff changed = Chords.root(riff, last, NextRoot.at(riff, last).get(choice).root());
+        Riff changed = NextRoot.at(riff, last).get(choice).in(riff, last);
         return Chords.bestMember(changed, last);
     }
 

@@ -8,6 +8,7 @@ import vocalis.core.derive.Derived;
 import vocalis.core.edit.Scope;
 import vocalis.core.edit.Strokes;
 import vocalis.core.edit.Touches;
+import vocalis.core.hands.Fingering;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.pattern.Anchor;
 import vocalis.core.pattern.Event;
@@ -22,7 +23,6 @@ import vocalis.core.pattern.Touch;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Lines;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Root;
 import vocalis.core.scale.Fills;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
@@ -32,8 +32,6 @@ import vocalis.core.theory.Mode;
 
 /** Moves that play the same chords otherwise. */
 final class Patterns {
-
-    private static final int[] CLIMB = {1, 2, 3, 5};
 
     private Patterns() {}
 
@@ -167,6 +165,13 @@ final class Patterns {
         return out;
     }
 
+    /** Whether the finger on a string holds no other: lifting it lifts one string. */
+    private static boolean alone(Derived derived, int chord, int string) {
+        return derived.chord(chord).candidate().fingering().presses().stream()
+                .filter(p -> p.lowString() <= string && p.highString() >= string)
+                .noneMatch(Fingering.Press::barre);
+    }
+
     /** The last stroke of each chord: its top note pulled off to the open string. */
     static Riff pulledToOpen(Riff riff, Derived derived) {
         Fretboard board = riff.ground().board();
@@ -179,7 +184,9 @@ final class Patterns {
             boolean ends =
                     i + 1 == all.size() || derived.score().harmonyAt(all.get(i + 1).at()) != chord;
             ScoreNote top = highest(o, board);
-            boolean fits = key.contains(board.midi(top.string(), 0));
+            boolean fits =
+                    key.contains(board.midi(top.string(), 0))
+                            && alone(derived, chord, top.string());
             if (ends
                     && fits
                     && o.origin().isPresent()
@@ -189,62 +196,6 @@ final class Patterns {
                 Touch.Step off = new Touch.Step(-top.fret(), o.length() / 2);
                 out = Touches.put(out, new Touch.Legato(top(o, false), List.of(off)));
             }
-        }
-        return out;
-    }
-
-    private static LinePitch.Degree ofKey(Riff riff, int pitchClass, int octave) {
-        Root r = Root.of(riff.ground().key(), pitchClass);
-        return new LinePitch.Degree(
-                LinePitch.Above.KEY, r.step(), Math.max(-2, Math.min(2, r.alter())), octave);
-    }
-
-    private static Riff note(Riff riff, long at, long length, LinePitch pitch) {
-        return Strokes.put(riff, at, new LineNote(0, 0, length, pitch), Scope.THIS_PASS);
-    }
-
-    /** Two notes of the scale that lead from each root to the next, in the last beat before it. */
-    static Riff walkedBass(Riff riff) {
-        Key key = riff.ground().key();
-        Riff out = riff;
-        int n = riff.roots().size();
-        long[] starts = riff.starts();
-        for (int i = 0; i < n; i++) {
-            int from = riff.roots().get(i).root().pitchClass(key);
-            Root to = riff.roots().get((i + 1) % n).root();
-            boolean room = riff.roots().get(i).length() >= 2 * Ticks.QUARTER;
-            if (!room || to.pitchClass(key) == from) {
-                continue;
-            }
-            int way = Math.floorMod(to.pitchClass(key) - from, 12) <= 6 ? -1 : 1;
-            Root near = to.step(key, way);
-            Root far = near.step(key, way);
-            long at = starts[i + 1] - Ticks.QUARTER;
-            int octave = 0;
-            out = note(out, at, Ticks.EIGHTH, ofKey(riff, far.pitchClass(key), octave));
-            out =
-                    note(
-                            out,
-                            at + Ticks.EIGHTH,
-                            Ticks.EIGHTH,
-                            ofKey(riff, near.pitchClass(key), octave));
-        }
-        return out;
-    }
-
-    /** A line that climbs over the chord in its second half. */
-    static Riff climbingLine(Riff riff, int chord) {
-        long length = riff.roots().get(chord).length();
-        long step = length / 2 / CLIMB.length / Ticks.SIXTEENTH * Ticks.SIXTEENTH;
-        if (step < Ticks.SIXTEENTH) {
-            return riff;
-        }
-        Riff out = riff;
-        long at = riff.start(chord) + length - CLIMB.length * step;
-        for (int degree : CLIMB) {
-            LinePitch p = new LinePitch.Degree(LinePitch.Above.ROOT, degree, 0, 1);
-            out = note(out, at, step, p);
-            at += step;
         }
         return out;
     }
@@ -259,7 +210,10 @@ final class Patterns {
         long bar = riff.meters().meter(riff.bars() - 1).barTicks();
         long from = Math.max(riff.start(riff.roots().size() - 1), riff.length() - bar / 2);
         return Fills.box(derived, scale, from)
-                .flatMap(b -> Fills.of(derived, b, from, Ticks.EIGHTH).stream().findFirst())
+                .flatMap(
+                        b ->
+                                Fills.of(derived, b, from, Walks.subdivision(derived)).stream()
+                                        .findFirst())
                 .map(f -> f.in(riff))
                 .orElse(riff);
     }

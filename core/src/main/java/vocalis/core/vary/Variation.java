@@ -1,7 +1,9 @@
 package vocalis.core.vary;
 
 import java.util.Optional;
+import vocalis.core.check.Check;
 import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
 import vocalis.core.riff.Riff;
 
 /**
@@ -22,7 +24,7 @@ public enum Variation {
     OCTAVE_ON_REPEAT((r, d, c) -> Voices.octaveOnRepeat(r, d)),
     OCTAVE_UP((r, d, c) -> Voices.octaveUp(r, d)),
     NEXT_TREATMENT((r, d, c) -> Voices.nextTreatment(r, c)),
-    FIFTH_IN_BASS((r, d, c) -> Voices.fifthInBass(r)),
+    FIFTH_IN_BASS((r, d, c) -> Voices.fifthInBass(r, d)),
     HELD_BASS((r, d, c) -> Voices.heldBass(r)),
     THINNED((r, d, c) -> Voices.thinned(r, d)),
     RESOLVED_FOURTH((r, d, c) -> Voices.resolvedFourth(r, c)),
@@ -32,8 +34,8 @@ public enum Variation {
     MIRRORED((r, d, c) -> Patterns.mirrored(r)),
     HAMMERED_INTO((r, d, c) -> Patterns.hammeredInto(r, d)),
     PULLED_TO_OPEN((r, d, c) -> Patterns.pulledToOpen(r, d)),
-    WALKED_BASS((r, d, c) -> Patterns.walkedBass(r)),
-    CLIMBING_LINE((r, d, c) -> Patterns.climbingLine(r, c)),
+    WALKED_BASS((r, d, c) -> Walks.walked(d)),
+    CLIMBING_LINE((r, d, c) -> Walks.climbing(d, c)),
     PENTATONIC_FILL((r, d, c) -> Patterns.pentatonicFill(d));
 
     private interface Move {
@@ -44,6 +46,23 @@ public enum Variation {
 
     Variation(Move move) {
         this.move = move;
+    }
+
+    /**
+     * The riff varied, where a player would stumble over no more than before: chord for chord no
+     * more is found by the check.
+     *
+     * @param chord the chord under the caret, for moves that work on one
+     */
+    public Optional<Riff> offered(Derived derived, int chord, Deriver deriver) {
+        return of(derived, chord)
+                .filter(
+                        r -> {
+                            Derived made = deriver.derive(r, derived.hand());
+                            long before = (long) Check.of(derived).size() * made.chords().size();
+                            long after = (long) Check.of(made).size() * derived.chords().size();
+                            return after <= before;
+                        });
     }
 
     /**

@@ -1,8 +1,12 @@
 package vocalis.core.vary;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import vocalis.core.derive.Derived;
 import vocalis.core.edit.Chords;
+import vocalis.core.hands.Fingering;
+import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
@@ -34,17 +38,18 @@ final class Voices {
         return out;
     }
 
-    /** Every shape an octave higher, where the neck has it; none where no shape can go there. */
+    /** Every shape an octave higher; none where one cannot go there. */
     static Riff octaveUp(Riff riff, Derived derived) {
         Riff out = riff;
         int last = riff.ground().board().frets();
         for (int i = 0; i < riff.roots().size(); i++) {
             Derived.Chord chord = derived.chords().get(i);
             Optional<Shape> up = chord.candidate().voicing().shape().moved(OCTAVE, last);
-            if (up.isPresent() && !chord.candidate().voicing().shape().rings()) {
-                Family family = riff.treatments().get(i).family();
-                out = Chords.member(out, i, family, new Member.ByHand(up.get(), chord.root()));
+            if (up.isEmpty() || chord.candidate().voicing().shape().rings()) {
+                return riff;
             }
+            Family family = riff.treatments().get(i).family();
+            out = Chords.member(out, i, family, new Member.ByHand(up.get(), chord.root()));
         }
         return out;
     }
@@ -53,14 +58,39 @@ final class Voices {
         return Chords.familyOfAllStepped(riff, chord, 1);
     }
 
-    /** Every chord over its fifth, under the same shapes. */
-    static Riff fifthInBass(Riff riff) {
+    /**
+     * Every chord over its fifth, the shape as it is: on the string below, where the hand holds it,
+     * or with the lowest root left out where the fifth comes next; none where one chord has
+     * neither.
+     */
+    static Riff fifthInBass(Riff riff, Derived derived) {
         Riff out = riff;
         for (int i = 0; i < riff.roots().size(); i++) {
-            Root root = riff.roots().get(i).root();
-            out = Chords.bass(out, i, Optional.of(root.transposed(riff.ground().key(), 7)));
+            Voicing v = derived.chords().get(i).candidate().voicing();
+            Optional<Shape> over = overFifth(v, derived.hand());
+            if (over.isEmpty()) {
+                return riff;
+            }
+            Family family = riff.treatments().get(i).family();
+            out = Chords.member(out, i, family, new Member.ByHand(over.get(), v.root()));
         }
         return out;
+    }
+
+    private static Optional<Shape> overFifth(Voicing v, Hand hand) {
+        Shape shape = v.shape();
+        int lowest = shape.lowestSounded();
+        int fifth = (v.root() + 7) % OCTAVE;
+        List<Shape> tried = new ArrayList<>();
+        if (lowest > 0) {
+            int fret = Math.floorMod(fifth - v.board().midi(lowest - 1, 0), OCTAVE);
+            tried.add(shape.with(lowest - 1, fret));
+        }
+        List<Integer> sounded = shape.sounded();
+        if (sounded.size() > 2 && v.midi().get(1) % OCTAVE == fifth) {
+            tried.add(shape.with(lowest, Shape.SILENT));
+        }
+        return tried.stream().filter(s -> Fingering.of(v.board(), s, hand).isPresent()).findFirst();
     }
 
     /** The first root held as bass under every chord. */
@@ -74,18 +104,33 @@ final class Voices {
         return out;
     }
 
-    /** Every shape of three voices and more without its second from the top. */
+    /** Every shape of three voices and more with one less: what sounds twice before the rest. */
     static Riff thinned(Riff riff, Derived derived) {
         Riff out = riff;
         for (int i = 0; i < riff.roots().size(); i++) {
             Voicing v = derived.chords().get(i).candidate().voicing();
             if (v.voices() >= 3) {
-                Shape thin = v.thinned(2).shape();
+                Shape thin = v.thinned(spare(v)).shape();
                 Family family = riff.treatments().get(i).family();
                 out = Chords.member(out, i, family, new Member.ByHand(thin, v.root()));
             }
         }
         return out;
+    }
+
+    /** The voice from the top that is missed least: an octave of a lower one, else the second. */
+    private static int spare(Voicing v) {
+        List<Integer> midi = v.midi().stream().sorted().toList();
+        for (int n = 1; n < midi.size(); n++) {
+            int top = midi.get(midi.size() - n);
+            boolean doubled =
+                    midi.subList(0, midi.size() - n).stream()
+                            .anyMatch(m -> (top - m) % OCTAVE == 0);
+            if (doubled) {
+                return n;
+            }
+        }
+        return 2;
     }
 
     /** A chord in two halves: suspended first, then the triad that it resolves to. */

@@ -11,13 +11,16 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import vocalis.core.check.Check;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.derive.Derived;
 import vocalis.core.derive.Deriver;
 import vocalis.core.derive.Finding;
+import vocalis.core.edit.Chords;
 import vocalis.core.edit.Scope;
 import vocalis.core.edit.Strokes;
 import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Shape;
 import vocalis.core.pattern.LineNote;
 import vocalis.core.pattern.LinePitch;
 import vocalis.core.pattern.Touch;
@@ -28,6 +31,8 @@ import vocalis.core.riff.Root;
 import vocalis.core.riff.RootSpan;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
+import vocalis.core.theory.Key;
+import vocalis.core.voicing.Family;
 
 /** The named moves that make another riff of one. */
 class VariationTest {
@@ -284,5 +289,142 @@ class VariationTest {
         assertThat(all).hasSize(11);
         assertThat(all.get(0).onward()).isEqualTo(NextRoot.Motion.FALLS_A_FIFTH);
         assertThat(all.stream().map(NextRoot::root).distinct()).hasSize(11);
+    }
+
+    /** Keys of every mode that has a degree of its own, over all places of six progressions. */
+    @Test
+    void suggestionsStayInTheKeyAndSoundLikeTheMode() {
+        int[][] progressions = {
+            {1, 6, 4, 5}, {1, 7, 6, 5}, {1, 4, 1, 5}, {1, 3, 7, 4}, {6, 4, 1, 5}, {1, 2, 1, 7}
+        };
+        for (String name : List.of("D phrygian", "A mixolydian", "F dorian", "C lydian")) {
+            int told = 0;
+            int places = 0;
+            for (int[] steps : progressions) {
+                Riff riff = Riffs.repeating(steps).withGround(Riffs.ground(name));
+                for (int chord = 0; chord < 4; chord++) {
+                    List<NextRoot> all = NextRoot.at(riff, chord);
+                    assertThat(all.subList(0, 6)).allMatch(NextRoot::inside);
+                    assertThat(all.subList(6, 11)).noneMatch(NextRoot::inside);
+                    places++;
+                    told +=
+                            all.subList(0, 3).stream()
+                                            .anyMatch(
+                                                    r ->
+                                                            r.colour()
+                                                                            == NextRoot.Colour
+                                                                                    .MAKES_THE_MODE
+                                                                    || r.colour()
+                                                                            == NextRoot.Colour
+                                                                                    .HOLDS_THE_DEGREE)
+                                    ? 1
+                                    : 0;
+                }
+            }
+            assertThat(told).as(name).isGreaterThanOrEqualTo(places * 9 / 10);
+        }
+    }
+
+    /** ♭2 in phrygian, ♮6 in dorian, ♭7 in mixolydian, ♯4 in lydian (common practice). */
+    @Test
+    void theDegreeThatMakesAModeIsKnown() {
+        List<String> keys = List.of("E phrygian", "D dorian", "G mixolydian", "F lydian");
+        int[] degrees = {1, 9, 10, 6};
+        for (int i = 0; i < degrees.length; i++) {
+            assertThat(NextRoot.character(Key.parse(keys.get(i)))).hasValue(degrees[i]);
+        }
+        assertThat(NextRoot.character(Key.parse("C major"))).isEmpty();
+        assertThat(NextRoot.character(Key.parse("A minor"))).isEmpty();
+    }
+
+    /** The second degree of minor is diminished: in triads it is offered as a power chord. */
+    @Test
+    void diminishedRootsAreOfferedAsPowerChords() {
+        Riff riff = Chords.familyOfAll(Riffs.repeating(1, 4, 5), Family.TRIAD);
+        NextRoot second =
+                NextRoot.at(riff, 1).stream()
+                        .filter(r -> r.root().step() == 2 && r.root().alter() == 0)
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(second.diminished()).isTrue();
+        Riff changed = second.in(riff, 1);
+        assertThat(changed.treatments().get(1).family()).isEqualTo(Family.POWER);
+        assertThat(changed.treatments().get(0).family()).isEqualTo(Family.TRIAD);
+    }
+
+    /** The first ending is the riff as it is. */
+    @Test
+    void theFirstEndingStands() {
+        Riff riff = Riffs.repeating(1, 4, 7);
+        assertThat(Endings.of(riff)).hasSize(3).startsWith(riff).doesNotHaveDuplicates();
+    }
+
+    /**
+     * What is offered leaves no more for the check to find than before; random riffs, and six
+     * progressions on four grounds in the families that riffs are mostly played in.
+     */
+    @Test
+    void variationsNeverWorsenTheCheck() {
+        List<Riff> riffs = new ArrayList<>();
+        Random r = new Random(31);
+        for (int i = 0; i < (Boolean.getBoolean("vocalis.long") ? 60 : 12); i++) {
+            riffs.add(Riffs.random(r));
+        }
+        int[][] progressions = {{1, 6, 4, 5}, {1, 7, 6, 5}, {1, 2, 1, 7}};
+        for (String key : List.of("E minor", "A mixolydian", "D phrygian", "F dorian")) {
+            for (int[] steps : progressions) {
+                Family family = Family.values()[riffs.size() % 5];
+                Riff riff = Riffs.repeating(steps).withGround(Riffs.ground(key));
+                riffs.add(Chords.familyOfAll(riff, family));
+            }
+        }
+        int made = 0;
+        int refused = 0;
+        for (Riff riff : riffs) {
+            Derived d = derived(riff);
+            int before = Check.of(d).size();
+            for (Variation v : Variation.values()) {
+                boolean makes = v.of(d, 0).isPresent();
+                Optional<Riff> offered = v.offered(d, 0, DERIVER);
+                made += makes ? 1 : 0;
+                refused += makes && offered.isEmpty() ? 1 : 0;
+                offered.ifPresent(
+                        o -> {
+                            Derived after = derived(o);
+                            double each = (double) before / d.chords().size();
+                            double now = (double) Check.of(after).size() / after.chords().size();
+                            assertThat(now).as("%s of %s", v, riff).isLessThanOrEqualTo(each);
+                        });
+            }
+        }
+        // Refused ones show that the check is asked at all; most moves are sound by themselves.
+        assertThat(refused).isBetween(1, made / 3);
+    }
+
+    /** A shape keeps its frets and gets its fifth below, or loses the root that lies under it. */
+    @Test
+    void theFifthInTheBassIsUnderTheSameShape() {
+        Riff riff = Chords.familyOfAll(Riffs.repeating(1, 4, 7), Family.POWER);
+        Derived before = derived(riff);
+        Derived after = derived(varied(Variation.FIFTH_IN_BASS, riff, 0));
+        for (int i = 0; i < 3; i++) {
+            Shape was = before.chord(i).candidate().voicing().shape();
+            Shape is = after.chord(i).candidate().voicing().shape();
+            int bass = after.chord(i).candidate().voicing().bass();
+            assertThat(Math.floorMod(bass - after.chord(i).root(), 12)).isEqualTo(7);
+            for (int s = is.lowestSounded() + 1; s < is.strings(); s++) {
+                assertThat(is.fret(s)).isEqualTo(was.fret(s));
+            }
+        }
+    }
+
+    /** Thinner keeps what makes a chord: the octave of the root goes before the fifth. */
+    @Test
+    void thinnerLosesWhatSoundsTwice() {
+        Riff riff = Chords.familyOfAll(Riffs.repeating(1, 4, 7), Family.POWER);
+        Derived after = derived(varied(Variation.THINNED, riff, 0));
+        for (Derived.Chord c : after.chords()) {
+            assertThat(c.candidate().voicing().pitchClasses()).hasSize(2);
+        }
     }
 }

@@ -1,6 +1,7 @@
 package vocalis.desktop.sheets;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -12,8 +13,8 @@ import vocalis.core.check.Caution;
 import vocalis.core.check.Check;
 import vocalis.core.choice.Filter;
 import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
 import vocalis.core.derive.HandPath;
-import vocalis.core.edit.Chords;
 import vocalis.core.edit.Progression;
 import vocalis.core.piece.Version;
 import vocalis.core.riff.Riff;
@@ -35,7 +36,6 @@ public final class WritingSheets {
     /** Longest note asked for in one line. */
     private static final int NOTE = 400;
 
-    private static final int MOST_NEXT = 8;
     private static final String HOW =
             "↑ ↓ choose, hold H to hear the riff with it, Enter takes it.";
 
@@ -75,47 +75,85 @@ public final class WritingSheets {
         field.selectAll();
     }
 
-    /** What could stand in the place of the chord under the caret. */
+    /** What could stand in the place of the chord under the caret: roots of the key. */
     public static void next(WriteModel model, SheetHost host) {
         Riff riff = model.session().now();
         int chord = model.caret().chord();
-        List<PickSheet.Row> rows = new ArrayList<>();
-        for (NextRoot r : NextRoot.at(riff, chord).subList(0, MOST_NEXT)) {
-            int pitchClass = r.root().pitchClass(riff.ground().key());
-            rows.add(
-                    new PickSheet.Row(
-                            VariationWords.root(r, riff.ground().key()),
-                            VariationWords.why(r),
-                            () -> model.hearing().preview(Chords.root(riff, chord, r.root())),
-                            () -> model.session().apply(Edits.setRoot(chord, pitchClass)),
-                            null));
-        }
         boolean seam = chord == riff.roots().size() - 1 && chord > 0;
         String head =
                 (seam
                                 ? "What could end the riff: it leads over the seam into the first chord. "
                                 : "What could stand here, between the chords before and after. ")
                         + HOW;
+        List<PickSheet.Row> rows = roots(model, true);
+        rows.add(
+                new PickSheet.Row(
+                        "Outside the key …",
+                        "roots that are no note of " + riff.ground().key().symbol(),
+                        () -> {},
+                        () -> roots(model, host, HOW, roots(model, false)),
+                        null));
+        roots(model, host, head, rows);
+    }
+
+    private static void roots(
+            WriteModel model, SheetHost host, String head, List<PickSheet.Row> rows) {
         PickSheet.show(host, "Roots", head, "", rows, model.hearing()::endPreview);
     }
 
-    /** The named moves that change this riff. */
+    private static List<PickSheet.Row> roots(WriteModel model, boolean inside) {
+        Riff riff = model.session().now();
+        Key key = riff.ground().key();
+        int chord = model.caret().chord();
+        List<PickSheet.Row> rows = new ArrayList<>();
+        for (NextRoot r : NextRoot.at(riff, chord)) {
+            if (r.inside() == inside) {
+                rows.add(
+                        new PickSheet.Row(
+                                VariationWords.root(r, key),
+                                VariationWords.why(r, key, riff.treatments().get(chord).family()),
+                                () -> model.hearing().preview(r.in(riff, chord)),
+                                () ->
+                                        model.session()
+                                                .apply(
+                                                        Edits.riff(
+                                                                "change root",
+                                                                now -> r.in(now, chord))),
+                                null));
+            }
+        }
+        return rows;
+    }
+
+    /** The named moves that change this riff and leave it as playable as it was. */
     public static void variations(WriteModel model, SheetHost host) {
         Derived derived = model.derived();
         int chord = model.caret().chord();
+        Deriver deriver = new Deriver(model.session().catalogue());
+        model.session()
+                .ask(
+                        "trying variations",
+                        () -> {
+                            Map<Variation, Riff> made = new EnumMap<>(Variation.class);
+                            for (Variation v : Variation.values()) {
+                                v.offered(derived, chord, deriver).ifPresent(r -> made.put(v, r));
+                            }
+                            return made;
+                        },
+                        made -> variations(model, host, made));
+    }
+
+    private static void variations(WriteModel model, SheetHost host, Map<Variation, Riff> made) {
         List<PickSheet.Row> rows = new ArrayList<>();
-        for (Variation v : Variation.values()) {
-            v.of(derived, chord)
-                    .ifPresent(
-                            varied ->
-                                    rows.add(
-                                            row(
-                                                    model,
-                                                    VariationWords.name(v),
-                                                    VariationWords.what(v),
-                                                    derived.riff(),
-                                                    varied)));
-        }
+        made.forEach(
+                (v, varied) ->
+                        rows.add(
+                                row(
+                                        model,
+                                        VariationWords.name(v),
+                                        VariationWords.what(v),
+                                        model.session().now(),
+                                        varied)));
         String head = HOW + " Each is one step to undo; open this again to add another.";
         PickSheet.show(
                 host,
@@ -156,13 +194,14 @@ public final class WritingSheets {
             Key key = r.ground().key();
             String last =
                     key.say(r.roots().get(r.roots().size() - 1).root().pitchClass(key)).symbol();
-            rows.add(row(model, "Ending " + n, "the riff as it stands, ending on " + last, now, r));
+            String what = r.equals(now) ? "as it stands, on " : "the same, ending on ";
+            rows.add(row(model, "Ending " + n, what + last, now, r));
         }
         PickSheet.show(
                 host,
                 "Versions and endings",
-                "↑ ↓ choose, hold H to hear, Enter works on it, C compares, Delete forgets a version. F8 keeps the"
-                        + " riff as it stands.",
+                "↑ ↓ choose, hold H to hear, Enter works on it, C compares, Delete forgets a"
+                        + " version.",
                 "Nothing is kept yet: the menu Versions and checks keeps the riff as it stands.",
                 rows,
                 model.hearing()::endPreview);

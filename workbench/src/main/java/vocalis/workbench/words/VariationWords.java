@@ -1,8 +1,10 @@
 package vocalis.workbench.words;
 
+import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
 import vocalis.core.vary.NextRoot;
 import vocalis.core.vary.Variation;
+import vocalis.core.voicing.Family;
 
 /** Variations and suggested roots, in words. */
 public final class VariationWords {
@@ -54,11 +56,11 @@ public final class VariationWords {
             case TWELVE_BARS -> "first, fourth and fifth degree over twelve bars, voiced like here";
             case TRITONE_SUBSTITUTE -> "the root under the caret six semitones away";
             case OCTAVE_ON_REPEAT -> "the riff twice; the second time every shape twelve frets up";
-            case OCTAVE_UP -> "every shape twelve frets up, where the neck has it";
+            case OCTAVE_UP -> "every shape twelve frets up";
             case NEXT_TREATMENT -> "the whole riff in the next family";
             case FIFTH_IN_BASS -> "the same shapes, each over its fifth";
             case HELD_BASS -> "the first root held under every chord";
-            case THINNED -> "the second-highest note left out of shapes of three notes and more";
+            case THINNED -> "a note less in shapes of three and more: what sounds twice first";
             case RESOLVED_FOURTH -> "the chord under the caret suspended, then as a triad";
             case RINGING_OR_MUTED -> "what rang under the palm, what was muted ringing";
             case DISPLACED -> "the whole pattern an eighth later against the bars";
@@ -67,22 +69,43 @@ public final class VariationWords {
             case HAMMERED_INTO -> "the first stroke of each chord from the scale note below";
             case PULLED_TO_OPEN ->
                     "the last stroke of each chord, where the open string fits the key";
-            case WALKED_BASS -> "two scale notes before each new root";
-            case CLIMBING_LINE -> "a line of four notes over the second half of the chord";
+            case WALKED_BASS ->
+                    "two notes of the scale to each new root, in the riff's own subdivision";
+            case CLIMBING_LINE -> "three or four notes up over the end of the chord";
             case PENTATONIC_FILL ->
                     "notes of the five-note scale in the last half bar, to the first root";
         };
     }
 
-    /** Why a root could stand there: how it is reached, and how it leads on. */
-    public static String why(NextRoot r) {
-        String into = motion(r.reached());
-        String on = motion(r.onward());
-        return into
+    /**
+     * What a root is in the key, how it is reached, and how it leads on.
+     *
+     * @param family what the chord is voiced in
+     */
+    public static String why(NextRoot r, Key key, Family family) {
+        return key.degree(r.root().pitchClass(key)).symbol()
+                + colour(r, key)
+                + ": "
+                + motion(r.reached())
                 + ", then "
-                + on
+                + motion(r.onward())
                 + " into what follows"
-                + (r.inside() ? "" : "; outside the key");
+                + (r.asPower(family) ? "; a power chord, its triad is diminished" : "");
+    }
+
+    private static String colour(NextRoot r, Key key) {
+        String mode = key.mode().name();
+        return switch (r.colour()) {
+            case MAKES_THE_MODE -> ", the note that makes it " + mode;
+            case HOLDS_THE_DEGREE ->
+                    ", its chord has the "
+                            + Degree.above(NextRoot.character(key).orElseThrow()).symbol()
+                            + " of "
+                            + mode;
+            case TONIC -> ", home";
+            case PLAIN -> "";
+            case OUTSIDE -> ", outside the key";
+        };
     }
 
     private static String motion(NextRoot.Motion m) {
