@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import vocalis.core.derive.Derived;
+import vocalis.core.mix.Bassist;
 import vocalis.core.mix.Groove;
 import vocalis.core.mix.Mix;
 import vocalis.core.piece.Piece;
@@ -144,23 +145,24 @@ public final class Song {
 
     /** The notes of the bass, where it plays. */
     public List<Groove.BassNote> bass() {
-        return bass(score, stretches, piece.mix().bassLine());
+        return bass(score, second, stretches, piece.mix().bassLine());
     }
 
-    /** The notes of the bass over a score. */
+    /** The notes of the bass over a score and what a second guitar plays. */
     public static List<Groove.BassNote> bass(
-            Score score, List<Stretch> stretches, Mix.BassLine line) {
+            Score score, Optional<Score> second, List<Stretch> stretches, Mix.BassLine line) {
         List<Groove.BassNote> all = new ArrayList<>();
         for (Stretch s : stretches) {
             if (s.band().bass()) {
                 all.addAll(
                         s.band()
                                 .line()
-                                .map(f -> Groove.bass(score, s.from(), s.to(), f))
+                                .map(f -> Bassist.of(score, s.from(), s.to(), f))
                                 .orElseGet(
                                         () ->
-                                                Groove.bass(
-                                                        score, s.from(), s.to(), line, s.tonic())));
+                                                Bassist.of(
+                                                        score, second, s.from(), s.to(), line,
+                                                        s.tonic())));
             }
         }
         return all;

@@ -5,7 +5,8 @@ public enum Feel {
     EIGHTHS("straight eighths"),
     HALF_TIME("half-time"),
     SWUNG("swung"),
-    SIXTEENTHS("sixteenth drive");
+    SIXTEENTHS("sixteenth drive"),
+    DOUBLE_TIME("double-time");
 
     private final String label;
 

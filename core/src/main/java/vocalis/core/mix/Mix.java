@@ -39,7 +39,10 @@ public record Mix(
     /** What the bass plays. */
     public enum BassLine {
         ROOTS("the roots"),
-        PEDAL("a pedal on the tonic");
+        PEDAL("a pedal on the tonic"),
+        LOCKED("locked to the accents"),
+        FOLLOWING("the riff's rhythm"),
+        BETWEEN("between the strokes");
 
         private final String label;
 

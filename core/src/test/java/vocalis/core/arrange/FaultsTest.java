@@ -10,6 +10,7 @@ import vocalis.core.harmony.DroneMap;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.mix.Bassist;
 import vocalis.core.mix.Groove;
 import vocalis.core.mix.Mix;
 import vocalis.core.revoice.Rub;
@@ -57,25 +58,13 @@ class FaultsTest {
                         LENGTH,
                         List.of(),
                         List.of(chord));
-        List<Groove.BassNote> notes = Groove.bass(score, Mix.BassLine.ROOTS, 4);
+        List<Groove.BassNote> notes = Bassist.of(score, Mix.BassLine.ROOTS, 4);
         assertThat(notes.stream().filter(n -> CHANGING.bar(n.at()) == 2))
                 .extracting(n -> n.at() - CHANGING.start(2))
                 .containsExactly(0L, Ticks.HALF);
         assertThat(notes.stream().filter(n -> CHANGING.bar(n.at()) == 3))
                 .extracting(n -> n.at() - CHANGING.start(3))
                 .containsExactly(0L, Ticks.QUARTER, Ticks.HALF, 3 * Ticks.QUARTER);
-    }
-
-    /**
-     * A fill begins on the last pulse of its own bar: a quarter in 4/4, though the first was 2/2.
-     */
-    @Test
-    void fillsFollowTheMeterOfTheirBar() {
-        MeterMap meters =
-                MeterMap.ofBars(
-                        List.of(new Meter(2, 2), Meter.COMMON, Meter.COMMON, Meter.COMMON), 0);
-        assertThat(Groove.fills(meters, meters.end(3)))
-                .containsExactly(meters.start(3) + 3 * Ticks.QUARTER);
     }
 
     /** Begun a bar and an eighth late, five eighths are back after five bars all the same. */

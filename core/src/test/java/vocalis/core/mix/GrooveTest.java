@@ -4,13 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Ticks;
 
-/** What a drummer plays, common practice. */
+/** Click and swing, common practice. */
 class GrooveTest {
 
     private static final long BAR = Meter.COMMON.barTicks();
@@ -27,65 +25,13 @@ class GrooveTest {
         assertThat(at(hits, Groove.Drum.CLICK)).hasSize(12);
     }
 
-    /** A pickup of one beat has one click, not the loud one; the kit waits for the bar line. */
+    /** A pickup of one beat has one click, not the loud one. */
     @Test
     void aPickupIsCountedInBeforeTheOne() {
         MeterMap meters = MeterMap.of(Meter.COMMON).withPickup(Ticks.QUARTER);
         List<Groove.Hit> hits = Groove.click(meters, Ticks.QUARTER + BAR);
         assertThat(at(hits, Groove.Drum.CLICK_ONE)).containsExactly(Ticks.QUARTER);
         assertThat(at(hits, Groove.Drum.CLICK)).startsWith(0L).hasSize(4);
-        assertThat(at(Groove.kit(meters, Ticks.QUARTER + BAR, Feel.EIGHTHS), Groove.Drum.KICK))
-                .contains(Ticks.QUARTER)
-                .doesNotContain(0L);
-    }
-
-    /**
-     * Six bars: fills on the last beat of the fourth and the last, a crash on the one of the fifth.
-     */
-    @Test
-    void theKitFillsBeforeATurnAndCrashesAfterIt() {
-        long q = Ticks.QUARTER;
-        for (Feel feel : Feel.values()) {
-            List<Groove.Hit> hits = Groove.kit(MeterMap.of(Meter.COMMON), 6 * BAR, feel);
-            assertThat(at(hits, Groove.Drum.TOM_LOW))
-                    .containsExactly(3 * BAR + 15 * q / 4, 5 * BAR + 15 * q / 4);
-            assertThat(at(hits, Groove.Drum.CRASH)).containsExactly(4 * BAR);
-        }
-        assertThat(Groove.fills(MeterMap.of(Meter.COMMON), BAR)).isEmpty();
-    }
-
-    @Test
-    void backbeatsFallOnTwoAndFourAndHalfTimeOnThree() {
-        long q = Ticks.QUARTER;
-        assertThat(at(Groove.kit(MeterMap.of(Meter.COMMON), BAR, Feel.EIGHTHS), Groove.Drum.SNARE))
-                .containsExactly(q, 3 * q);
-        assertThat(
-                        at(
-                                Groove.kit(MeterMap.of(Meter.COMMON), BAR, Feel.HALF_TIME),
-                                Groove.Drum.SNARE))
-                .containsExactly(2 * q);
-        assertThat(at(Groove.kit(MeterMap.of(Meter.COMMON), BAR, Feel.SIXTEENTHS), Groove.Drum.HAT))
-                .hasSize(16);
-        assertThat(at(Groove.kit(MeterMap.of(Meter.COMMON), BAR, Feel.SWUNG), Groove.Drum.HAT))
-                .contains(2 * q / 3, q + 2 * q / 3);
-    }
-
-    @ParameterizedTest
-    @EnumSource(Feel.class)
-    void everyMeterIsFilledAndNotOverfilled(Feel feel) {
-        for (Meter m : List.of(Meter.COMMON, new Meter(3, 4), new Meter(7, 8), new Meter(5, 16))) {
-            long length = 3 * m.barTicks();
-            List<Groove.Hit> hits = Groove.kit(MeterMap.of(m), length, feel);
-            assertThat(hits)
-                    .isNotEmpty()
-                    .allSatisfy(h -> assertThat(h.at()).isBetween(0L, length - 1));
-            for (int bar = 0; bar < 3; bar++) {
-                long start = bar * m.barTicks();
-                assertThat(at(hits, Groove.Drum.KICK)).contains(start);
-            }
-            assertThat(hits)
-                    .isSortedAccordingTo(java.util.Comparator.comparingLong(Groove.Hit::at));
-        }
     }
 
     @Test

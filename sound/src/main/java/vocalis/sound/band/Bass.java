@@ -11,15 +11,15 @@ import vocalis.sound.strings.StringPatch;
 import vocalis.sound.strings.StringVoice;
 
 /**
- * A bass guitar in outline: one of the waveguide strings with the patches of a four- or five-string
+ * A bass guitar in outline: one of the waveguide strings with the patches of a four- to six-string
  * bass, rounded by a soft curve and a low-pass. One note at a time. The tuning standard is handed
  * in with each note's frequency, and the patches are made when it is built. One thread; no
  * allocation after construction.
  */
 public final class Bass {
 
-    /** Lowest and highest MIDI note: B0 to G3. */
-    public static final int LOWEST = 23;
+    /** Lowest and highest MIDI note: E0, under an eight-string guitar's lowest, to G3. */
+    public static final int LOWEST = 16;
 
     public static final int HIGHEST = 55;
 
@@ -27,15 +27,17 @@ public final class Bass {
     public static final int MOST = 128;
 
     private static final double AFTER = 0.75;
-    private static final int[] OPEN = {23, 28, 33, 38, 43};
+    private static final int[] OPEN = {16, 23, 28, 33, 38, 43};
 
     private final StringPatch[] patches = new StringPatch[HIGHEST - LOWEST + 1];
     private final StringVoice voice;
     private final Shaper curve = new Shaper(1.6, 0.1, MOST);
     private final BiquadChain low;
+    private final Hands hands;
 
     public Bass(double sampleRate, long seed) {
         voice = new StringVoice(sampleRate, seed);
+        hands = new Hands(sampleRate, seed);
         low =
                 new BiquadChain(
                         Biquad.highpass(sampleRate, 28, 0.7),
@@ -62,7 +64,12 @@ public final class Bass {
         while (m > HIGHEST) {
             m -= 12;
         }
-        voice.pluck(patches[m - LOWEST], velocity, cents, 0);
+        voice.pluck(patches[m - LOWEST], hands.level(velocity), cents, hands.late());
+    }
+
+    /** How freely it keeps time and force: 0 like a machine, 1 in full. */
+    public void human(double share) {
+        hands.human(share);
     }
 
     public void damp() {

@@ -31,6 +31,13 @@ public final class Kit {
     private final Biquad hatNoise;
     private final Biquad crashNoise;
     private final Noise chance = new Noise(0x2545F4914F6CDD1DL);
+    private final Hands hands;
+
+    /** Strokes on their way: frames left of each piece, and how many there are. */
+    private final int[] wait = new int[PIECES];
+
+    private final double[] coming = new double[PIECES];
+    private int waiting;
 
     public Kit(double sampleRate) {
         this.sampleRate = sampleRate;
@@ -43,15 +50,42 @@ public final class Kit {
         hatNoise = Biquad.highpass(sampleRate, 7000, 0.8);
         crashNoise = Biquad.highpass(sampleRate, 3500, 0.7);
         tomFall = Math.exp(-1 / (0.09 * sampleRate));
+        hands = new Hands(sampleRate, 3);
+    }
+
+    /** How freely the drummer keeps time and force: 0 like a machine, 1 in full. */
+    public void human(double share) {
+        hands.human(share);
     }
 
     /**
-     * Strikes a piece.
+     * Strikes a piece, as late and as hard as hands do; the click is no hand's.
      *
      * @param piece its place in {@link Piece}
      * @param velocity 0 to 1
      */
     public void strike(int piece, double velocity) {
+        boolean clicks = piece == Piece.CLICK.ordinal() || piece == Piece.CLICK_ONE.ordinal();
+        int late = clicks ? 0 : hands.late();
+        if (late == 0) {
+            sound(piece, clicks ? velocity : hands.level(velocity));
+            return;
+        }
+        waiting += wait[piece] > 0 ? 0 : 1;
+        wait[piece] = late;
+        coming[piece] = hands.level(velocity);
+    }
+
+    private void land() {
+        for (int p = 0; p < PIECES; p++) {
+            if (wait[p] > 0 && --wait[p] == 0) {
+                waiting--;
+                sound(p, coming[p]);
+            }
+        }
+    }
+
+    private void sound(int piece, double velocity) {
         level[piece] = velocity;
         phase[piece] = 0;
         sweep = piece == Piece.KICK.ordinal() ? 1 : sweep;
@@ -65,6 +99,9 @@ public final class Kit {
 
     /** Whether anything sounds. */
     public boolean active() {
+        if (waiting > 0) {
+            return true;
+        }
         for (double l : level) {
             if (l > SILENT) {
                 return true;
@@ -75,6 +112,8 @@ public final class Kit {
 
     public void silence() {
         java.util.Arrays.fill(level, 0);
+        java.util.Arrays.fill(wait, 0);
+        waiting = 0;
         snareNoise.reset();
         hatNoise.reset();
         crashNoise.reset();
@@ -82,6 +121,9 @@ public final class Kit {
 
     /** One frame of the kit without the click. */
     public double next() {
+        if (waiting > 0) {
+            land();
+        }
         double noise = chance.next();
         double y = 0;
         double hats = level[Piece.HAT.ordinal()] + level[Piece.OPEN_HAT.ordinal()];

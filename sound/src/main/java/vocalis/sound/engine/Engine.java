@@ -383,6 +383,8 @@ public final class Engine implements Source {
         second.feedback(set.second().feedback());
         loop.human(set.human());
         second.human(set.human());
+        bass.human(set.human());
+        kit.human(set.human());
         loop.pan(set.first().pan());
         second.pan(set.second().pan());
         int done = 0;

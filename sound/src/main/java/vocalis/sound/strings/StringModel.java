@@ -4,7 +4,7 @@ package vocalis.sound.strings;
  * What a string is made of, as far as its sound goes. Decay times are from memory of published
  * measurements, set by ear and against recorded guitars; stiffness is reckoned from the gauge.
  *
- * @param openHz frequency of the open string in Hz, 25 to 700
+ * @param openHz frequency of the open string in Hz, 20 to 700
  * @param inharmonicity stiffness coefficient B of the open string: partial n lies at {@code
  *     n·f0·sqrt(1 + B·n²)}
  * @param decaySeconds time in which the open string's fundamental falls by 60 dB
@@ -44,8 +44,8 @@ public record StringModel(
     };
 
     public StringModel {
-        if (!(openHz >= 25 && openHz <= 700)) {
-            throw new IllegalArgumentException("an open string sounds 25 to 700 Hz, not " + openHz);
+        if (!(openHz >= 20 && openHz <= 700)) {
+            throw new IllegalArgumentException("an open string sounds 20 to 700 Hz, not " + openHz);
         }
     }
 

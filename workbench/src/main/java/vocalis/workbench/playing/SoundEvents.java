@@ -8,6 +8,8 @@ import java.util.function.LongUnaryOperator;
 import java.util.function.ToDoubleFunction;
 import vocalis.core.arrange.Song;
 import vocalis.core.arrange.Stretch;
+import vocalis.core.mix.Bassist;
+import vocalis.core.mix.Drummer;
 import vocalis.core.mix.Feel;
 import vocalis.core.mix.Groove;
 import vocalis.core.mix.Mix;
@@ -160,17 +162,18 @@ public final class SoundEvents {
     }
 
     private static List<Groove.Hit> kit(Heard heard) {
-        MeterMap meters = heard.score().time().meters();
         if (heard.stretches().isEmpty()) {
-            return Groove.kit(meters, heard.score().length(), heard.mix().feel());
+            return Drummer.loop(heard.score(), heard.mix().feel());
         }
         List<Groove.Hit> all = new ArrayList<>();
+        boolean filled = false;
         for (Stretch s : heard.stretches()) {
+            boolean fill = s.band().kit() && s.turns() && s.band().fill();
             if (s.band().kit()) {
                 Feel feel = s.band().feel().orElse(heard.mix().feel());
-                boolean fill = s.turns() && s.band().fill();
-                all.addAll(Groove.kit(meters, s.from(), s.to(), feel, fill));
+                all.addAll(Drummer.stretch(heard.score(), s.from(), s.to(), feel, fill, filled));
             }
+            filled = fill;
         }
         return all;
     }
@@ -188,9 +191,10 @@ public final class SoundEvents {
         Mix mix = heard.mix();
         if (heard.stretches().isEmpty()) {
             int tonic = heard.ground().key().tonic().pitchClass();
-            return Groove.bass(heard.score(), mix.bassLine(), tonic);
+            Score score = heard.score();
+            return Bassist.of(score, heard.second(), 0, score.length(), mix.bassLine(), tonic);
         }
-        return Song.bass(heard.score(), heard.stretches(), mix.bassLine());
+        return Song.bass(heard.score(), heard.second(), heard.stretches(), mix.bassLine());
     }
 
     private static void guitar(ProgramBuilder b, int part, Score score, LongUnaryOperator time) {
