@@ -78,8 +78,30 @@ class FiguresTest {
             core.harmony.Context | LAST_ROOT | {} where the last is
             core.harmony.Context | PER_SCALE_NOTE | less {} per note of the scale
             core.harmony.Context | PER_NOTE_UNHEARD | {} per note of it that never sounds
-            core.revoice.Revoicer$Costs | NOT_HEARD | {} where another root is heard
-            core.revoice.Revoicer$Costs | PER_FRET_TOO_HIGH | and {} per fret over
+            core.revoice.IntentCosts | NOT_HEARD | {} where another root is heard
+            core.revoice.IntentCosts | PER_FRET_TOO_HIGH | and {} per fret over
+            core.revoice.IntentCosts | STANDS_STILL | *smooth top* {} where the highest note
+            core.revoice.IntentCosts | OTHER_STRINGS | *tight* {} for other strings
+            core.revoice.IntentCosts | OTHER_SHAPE | {} for another shape on them
+            core.revoice.IntentCosts | ROOT_NOT_LOWEST | {} where the root is not lowest
+            core.revoice.IntentCosts | PER_VOICE_TOO_MANY | {} per voice over three
+            core.revoice.IntentCosts | FAST | from a tempo of {} on
+            core.revoice.IntentCosts | BASS_STANDS | {} where the bass stands still
+            core.revoice.IntentCosts | PER_LEAP | stands still, {} per semitone past two
+            core.revoice.IntentCosts | SAME_WAY | {} where top and bass go one way
+            core.revoice.IntentCosts | ONE_STANDS | and {} where one of them stands
+            core.revoice.IntentCosts | BARE_OCTAVE | one note in octaves costs {} where
+            core.revoice.IntentCosts | PER_VOICE_MISSING | {} per voice under three
+            core.choice.Ranking | PER_FRET_PAST_TEN | {} more again past the tenth
+            core.vary.NextRoot | ONWARD | {} times as much, out of it
+            core.vary.NextRoot | DARK_TRITONE | 0.4 and {} more in a mode
+            core.mix.Drummer | ONE_HAND | keeps up {} eighths
+            core.mix.Drummer | ONE_HAND_OF_SIXTEENTHS | and {} sixteenths a second
+            core.mix.Drummer | TWO_HANDS | two by turns {};
+            core.mix.Drummer | FOOT | a foot {} s
+            core.mix.Drummer | GHOST_NEEDS | stands {} s from the next
+            core.mix.Bassist | AGAINST | cost {} where they move against
+            core.arrange.SecondParts | STILL_WHERE_IT_MOVES | ({} in a line that is to move
             core.edit.Tapping | WORTH | square) under {} of the coarser's
             core.arrange.SecondParts | OUTSIDE_THE_CHORD | {} for a note that guitar one lacks
             core.arrange.SecondParts | STILL | {} for standing still

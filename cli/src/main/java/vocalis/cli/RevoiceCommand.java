@@ -55,7 +55,7 @@ final class RevoiceCommand implements Callable<Integer> {
             converter = IntentConverter.class,
             description =
                     "smooth-top, rising-top, falling-top, held-note, rising-tension, least-hand,"
-                            + " leanest, darkest, brightest or surprise.")
+                            + " tight, moving-bass, contrary-motion, leanest, darkest, brightest or surprise.")
     private Intent intent;
 
     @Option(

@@ -60,6 +60,24 @@ public final class SecondParts {
     private static final double OUTSIDE_THE_CHORD = 2.5;
     private static final double STILL = 1.5;
 
+    /** What standing still costs a line that is there to move. */
+    private static final double STILL_WHERE_IT_MOVES = 40;
+
+    /** Second parts of chords live under this fret. */
+    private static final int HIGHEST_FRET = 14;
+
+    /** What comes before what, where all else is alike: held lines and triad stabs first. */
+    private static double rank(PartKind kind, Optional<Family> family) {
+        return switch (kind) {
+            case HELD_LINE -> 0;
+            case STABS -> family.equals(Optional.of(Family.TRIAD)) ? 0 : 2;
+            case OCTAVES -> 1;
+            case MOVING_LINE -> 1.5;
+            case FILL -> 2;
+            case THIRDS, SIXTHS, TENTHS -> kind.steps() / 5.0;
+        };
+    }
+
     private final Piece piece;
     private final String riffId;
     private final Riff riff;
@@ -104,6 +122,11 @@ public final class SecondParts {
             line(PartKind.MOVING_LINE, slots.quarters(), above).ifPresent(found::add);
             line(PartKind.FILL, slots.fill(), above).ifPresent(found::add);
             struck(PartKind.OCTAVES, Family.OCTAVE, slots.quarters(), above).ifPresent(found::add);
+            for (PartKind k : List.of(PartKind.THIRDS, PartKind.SIXTHS, PartKind.TENTHS)) {
+                LineHarmony.of(riff, above ? k.steps() : -k.steps(), this::rubs, this::degree)
+                        .flatMap(e -> offer(k, above, Optional.empty(), riff.treatments(), e))
+                        .ifPresent(found::add);
+            }
             for (Family f : STABS) {
                 struck(PartKind.STABS, f, slots.offbeats(), above).ifPresent(found::add);
             }
@@ -176,11 +199,21 @@ public final class SecondParts {
             }
             choices.add(free);
         }
-        int[] notes = smoothest(slots, choices, above);
+        int[] notes = smoothest(slots, choices, above, still(kind));
+        boolean repeats = IntStream.range(1, notes.length).anyMatch(i -> notes[i] == notes[i - 1]);
+        if (kind == PartKind.FILL && repeats) {
+            return Optional.empty();
+        }
         List<Event> events = new ArrayList<>();
         for (int i = 0; i < notes.length; i++) {
             Slots.Slot s = slots.get(i);
-            boolean same = kind == PartKind.HELD_LINE && i > 0 && notes[i] == notes[i - 1];
+            boolean same = i > 0 && notes[i] == notes[i - 1];
+            boolean goesOn = same && slots.get(i - 1).at() + slots.get(i - 1).length() == s.at();
+            if (kind == PartKind.MOVING_LINE && goesOn) {
+                Event before = events.remove(events.size() - 1);
+                events.add(before.lasting(before.length() + s.length()));
+                continue;
+            }
             events.add(
                     new LineNote(
                             i + 1,
@@ -189,16 +222,21 @@ public final class SecondParts {
                             degree(notes[i]).orElseThrow(),
                             Manner.PLAIN,
                             Dynamics.PLAIN,
-                            same));
+                            kind == PartKind.HELD_LINE && same));
         }
         return offer(kind, above, Optional.empty(), riff.treatments(), events);
+    }
+
+    private static double still(PartKind kind) {
+        return kind == PartKind.HELD_LINE ? STILL : STILL_WHERE_IT_MOVES;
     }
 
     /**
      * One note a slot, so that the way through them is shortest: steps cost their semitones, leaps
      * more, notes that the chord lacks and a line that stands still a little.
      */
-    private int[] smoothest(List<Slots.Slot> slots, List<int[]> choices, boolean above) {
+    private int[] smoothest(
+            List<Slots.Slot> slots, List<int[]> choices, boolean above, double still) {
         int n = choices.size();
         double[][] best = new double[n][];
         int[][] from = new int[n][];
@@ -210,7 +248,7 @@ public final class SecondParts {
                 double own = own(slots.get(i), midi, above);
                 best[i][c] = i == 0 ? own : Double.MAX_VALUE;
                 for (int b = 0; i > 0 && b < best[i - 1].length; b++) {
-                    double way = best[i - 1][b] + own + step(midi - choices.get(i - 1)[b]);
+                    double way = best[i - 1][b] + own + step(midi - choices.get(i - 1)[b], still);
                     if (way < best[i][c]) {
                         best[i][c] = way;
                         from[i][c] = b;
@@ -237,9 +275,9 @@ public final class SecondParts {
         return Math.abs(away - 6) / 6 + (inChord ? 0 : OUTSIDE_THE_CHORD);
     }
 
-    private static double step(int semitones) {
+    private static double step(int semitones, double still) {
         int apart = Math.abs(semitones);
-        return apart == 0 ? STILL : apart <= 4 ? apart / 2.0 : apart * LEAP / 2;
+        return apart == 0 ? still : apart <= 4 ? apart / 2.0 : apart * LEAP / 2;
     }
 
     /** A note as a degree of the key, so that it follows another key and the roots. */
@@ -268,7 +306,8 @@ public final class SecondParts {
             for (Candidate k :
                     catalogue.candidates(riff.ground().board(), hand, family, c.root())) {
                 Voicing v = k.voicing();
-                if (fits(v, c, range, above)) {
+                boolean plain = family != Family.OCTAVE || octave(v);
+                if (plain && fits(v, c, range, above)) {
                     double cost =
                             k.charge()
                                     + k.fingering().effort()
@@ -314,12 +353,29 @@ public final class SecondParts {
         return events;
     }
 
+    /** Two notes twelve semitones apart over one silent string: two frets up, or three. */
+    private static boolean octave(Voicing v) {
+        List<Integer> strings = v.shape().sounded();
+        return strings.size() == 2
+                && strings.get(1) - strings.get(0) == 2
+                && v.midi().get(1) - v.midi().get(0) == 12;
+    }
+
+    private static boolean unison(Voicing v) {
+        return v.midi().stream().distinct().count() < v.midi().size();
+    }
+
     private boolean fits(Voicing v, Derived.Chord c, int[] range, boolean above) {
-        if (v.shape().rings()) {
+        if (v.shape().rings() || v.shape().highestFretted() > HIGHEST_FRET || unison(v)) {
             return false;
         }
+        // An octave reaches into the first guitar's register with its inner note.
+        boolean octave = octave(v);
+        List<Integer> midi = v.midi();
+        int outer = above ? midi.get(midi.size() - 1) : midi.get(0);
         for (Sounding n : v.soundings()) {
-            if (!free(n.midi(), range, above)
+            boolean inner = octave && n.midi() != outer && register.has(n.midi());
+            if (!inner && !free(n.midi(), range, above)
                     || !riff.ground().key().contains(Math.floorMod(n.midi(), 12))
                     || !clashesToo && rubs(n.midi(), c.start(), c.end())) {
                 return false;
@@ -359,7 +415,8 @@ public final class SecondParts {
         double gaps = inGaps(derived);
         OptionalInt widest = travel(derived);
         double cost =
-                3 * clashes
+                rank(kind, family)
+                        + 3 * clashes
                         + 4 * (1 - gaps)
                         + widest.orElse(0) / 60.0
                         + Math.abs(events.size() - 2.0 * riff.bars()) / (4.0 * riff.bars());

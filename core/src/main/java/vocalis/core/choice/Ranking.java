@@ -24,6 +24,10 @@ public final class Ranking {
     private static final double TRITONE_ON_FIVE = 1.0;
     private static final double PER_FRET = 0.05;
     private static final double PER_FRET_PAST_NINE = 0.25;
+
+    /** Past the tenth fret most shapes reach over the twelfth, where riffs do not live. */
+    private static final double PER_FRET_PAST_TEN = 0.6;
+
     private static final double PER_STRING_FROM_LOWEST = 0.2;
     private static final double EFFORT = 0.45;
     private static final double EASY_ENOUGH = 1.5;
@@ -67,6 +71,7 @@ public final class Ranking {
                 + EFFORT * Math.max(EASY_ENOUGH, effort)
                 + PER_FRET * position
                 + PER_FRET_PAST_NINE * Math.max(0, position - 9)
+                + PER_FRET_PAST_TEN * Math.max(0, position - 10)
                 + PER_STRING_FROM_LOWEST * lowString;
     }
 

@@ -8,13 +8,14 @@ import vocalis.core.pattern.LineNote;
 import vocalis.core.pattern.LinePitch;
 import vocalis.core.pattern.Stroke;
 import vocalis.core.pattern.Struck;
+import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
 
 /**
  * Figures written as a row of equal steps: {@code a} all voices, {@code A} all accented, {@code l}
  * the lowest, {@code m} the lowest under the palm, {@code s} the second, {@code t} the top, {@code
- * u} all but the lowest, {@code x} all dead, {@code -} goes on, {@code .} rest, {@code 1} to {@code
- * 7} a line's degree of the key. Blanks do not count.
+ * u} all but the lowest, {@code x} all dead, {@code g} all as a ghost, {@code -} goes on, {@code .}
+ * rest, {@code 1} to {@code 7} a line's degree of the key. Blanks do not count.
  */
 public final class FigureText {
 
@@ -54,18 +55,19 @@ public final class FigureText {
                     case 's' -> Struck.Named.SECOND;
                     case 't' -> Struck.Named.TOP;
                     case 'u' -> Struck.Named.UPPER;
-                    case 'a', 'A', 'x' -> Struck.Named.ALL;
+                    case 'a', 'A', 'x', 'g' -> Struck.Named.ALL;
                     default ->
                             throw new IllegalArgumentException(
                                     "\""
                                             + c
-                                            + "\" is no step of a figure: a A l m s t u x - . 1 to 7 are");
+                                            + "\" is no step of a figure: a A g l m s t u x - . 1 to 7 are");
                 };
         Stroke stroke = new Stroke(id, at, length, struck);
         Stroke played =
                 c == 'm'
                         ? stroke.played(Manner.PALM)
                         : c == 'x' ? stroke.played(Manner.DEAD) : stroke;
-        return c == 'A' ? played.accented(true) : played;
+        Stroke loud = c == 'A' ? played.accented(true) : played;
+        return c == 'g' ? loud.with(Dynamics.GHOST) : loud;
     }
 }

@@ -83,7 +83,7 @@ public final class Drummer {
             boolean last = meters.start(bar + 1) >= to;
             boolean fourth = (bar - first) % BARS_TO_A_FILL == BARS_TO_A_FILL - 1;
             boolean fills = last ? fill && (bar > first || fourth) : fourth;
-            crash = new Bar(bar, bar - first, crash).play(fills);
+            crash = new Bar(bar, bar - first, crash, fills).play();
         }
         hits.sort(Comparator.comparingLong(Hit::at));
         return List.copyOf(hits);
@@ -108,21 +108,24 @@ public final class Drummer {
         private final double quarter;
         private final TreeMap<Long, Double> snares = new TreeMap<>();
         private final TreeMap<Long, Double> kicks = new TreeMap<>();
-        private long fillAt;
+        private final long fillAt;
 
-        Bar(int bar, int nth, boolean crash) {
+        Bar(int bar, int nth, boolean crash, boolean fills) {
             this.nth = nth;
             this.crash = crash;
             start = meters.start(bar);
             end = Math.min(to, meters.end(bar));
             mine = pulses(meters.meter(bar));
             quarter = 60.0 / score.time().tempos().at(start);
-            fillAt = end;
+            fillAt = fills ? fillAt() : end;
         }
 
-        /** The bar played. */
-        boolean play(boolean fills) {
-            boolean filled = fills && fill();
+        /** The bar played; whether it ends with a fill. */
+        boolean play() {
+            boolean filled = fillAt < end;
+            if (filled) {
+                fill();
+            }
             snares();
             kicks();
             hats();
@@ -146,29 +149,36 @@ public final class Drummer {
             return nth % 2 == 1;
         }
 
-        /** The last pulse in sixteenths; at a fast tempo in eighths, two pulses where they are. */
-        private boolean fill() {
-            int whole = mine.size();
-            boolean cut = mine.get(whole - 1).length() < mine.get(0).length() / 2;
-            whole -= cut ? 1 : 0;
-            if (whole < 2) {
-                return false;
-            }
-            boolean fast = seconds(Ticks.SIXTEENTH) < 1 / TWO_HANDS;
-            Pulse begins = mine.get(whole - (fast && whole > 2 ? 2 : 1));
-            Pulse ends = mine.get(whole - 1);
-            long at = start + begins.at();
-            long part = fast ? Ticks.EIGHTH : Ticks.SIXTEENTH;
-            part = Math.min(part, (ends.end() - begins.at()) / 2);
-            int n = (int) ((ends.end() - begins.at()) / part);
-            hits.add(new Hit(at, Drum.KICK, 0.8));
-            kicks.put(at, 0.8);
+        /** Pulses but for one at the end that the bar line cuts short. */
+        private List<Pulse> whole() {
+            int n = mine.size();
+            boolean cut = mine.get(n - 1).length() < mine.get(0).length() / 2;
+            return mine.subList(0, cut ? n - 1 : n);
+        }
+
+        private boolean fast() {
+            return seconds(Ticks.SIXTEENTH) < 1 / TWO_HANDS;
+        }
+
+        /**
+         * On the last pulse, at a fast tempo on the last two; the bar's end where it has no room.
+         */
+        private long fillAt() {
+            int n = whole().size();
+            return n < 2 ? end : start + mine.get(n - (fast() && n > 2 ? 2 : 1)).at();
+        }
+
+        /** In sixteenths, at a fast tempo in eighths. */
+        private void fill() {
+            long lasts = start + whole().get(whole().size() - 1).end() - fillAt;
+            long part = Math.min(fast() ? Ticks.EIGHTH : Ticks.SIXTEENTH, lasts / 2);
+            int n = (int) (lasts / part);
+            hits.add(new Hit(fillAt, Drum.KICK, 0.8));
+            kicks.put(fillAt, 0.8);
             for (int i = 0; i < n; i++) {
-                hits.add(new Hit(at + i * part, filling(i, n), 0.6 + 0.3 * i / n));
+                hits.add(new Hit(fillAt + i * part, filling(i, n), 0.6 + 0.3 * i / n));
             }
             hits.removeIf(h -> h.at() >= end);
-            fillAt = at;
-            return true;
         }
 
         /** Snare, then down the toms; every other fill gets to the toms sooner. */

@@ -2,7 +2,7 @@ package vocalis.core.revoice;
 
 /** What a row of the revoicing is after. */
 public enum Intent {
-    /** The highest note moves as little as can be. */
+    /** The highest note moves by steps. */
     SMOOTH_TOP,
     /** The highest note climbs from chord to chord. */
     RISING_TOP,
@@ -14,6 +14,12 @@ public enum Intent {
     RISING_TENSION,
     /** The hand has the least to do. */
     LEAST_HAND,
+    /** One shape on the same strings, the root lowest, few voices. */
+    TIGHT,
+    /** The lowest note moves by steps from chord to chord. */
+    MOVING_BASS,
+    /** The highest note goes up where the lowest goes down, and the other way round. */
+    CONTRARY_MOTION,
     /** Little for the amplifier to grind: few and even intervals. */
     LEANEST,
     /** Low, with the dark degrees. */

@@ -1,6 +1,7 @@
 package vocalis.core.revoice;
 
 import java.util.ArrayList;
+import java.util.IntSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -33,10 +34,6 @@ public final class Revoicer {
     private static final int BEST = 6;
     private static final int MOST = 12;
 
-    /** What every row keeps of a plausible shape and an easy change. */
-    private static final double PLAUSIBLE = 0.2;
-
-    private static final double EASY = 0.3;
     private static final Change HAND = new Change(0);
 
     private final Catalogue catalogue;
@@ -55,23 +52,39 @@ public final class Revoicer {
      * @param plain what it costs as a shape among its family's
      * @param tension in the key, 0 to 100
      * @param top MIDI number of its highest note
+     * @param bass MIDI number of its lowest
+     * @param mean of its MIDI numbers
+     * @param sounds its pitch classes as bits
      * @param heard whether the root that is heard is the one that was asked for
      */
     record Cell(
-            Family family, Candidate candidate, double plain, int tension, int top, boolean heard) {
-        Cell(Family family, Candidate candidate, double plain, int tension) {
-            this(
+            Family family,
+            Candidate candidate,
+            double plain,
+            int tension,
+            int top,
+            int bass,
+            double mean,
+            int sounds,
+            boolean heard) {
+        static Cell of(Family family, Candidate candidate, double plain, int tension) {
+            Voicing v = candidate.voicing();
+            IntSummaryStatistics midi =
+                    v.midi().stream().mapToInt(Integer::intValue).summaryStatistics();
+            int bits = 0;
+            for (int pc : v.pitchClasses()) {
+                bits |= 1 << pc;
+            }
+            return new Cell(
                     family,
                     candidate,
                     plain,
                     tension,
-                    top(candidate.voicing().midi()),
-                    HeardRoot.of(candidate.voicing(), Optional.empty()).root()
-                            == candidate.voicing().root());
-        }
-
-        private static int top(List<Integer> lowestFirst) {
-            return lowestFirst.get(lowestFirst.size() - 1);
+                    midi.getMax(),
+                    midi.getMin(),
+                    midi.getAverage(),
+                    bits,
+                    HeardRoot.of(v, Optional.empty()).root() == v.root());
         }
 
         Voicing voicing() {
@@ -95,16 +108,9 @@ public final class Revoicer {
         if (intent == Intent.HELD_NOTE) {
             return held(cells, new Moves()).map(taken -> riff(derived, taken, locked));
         }
-        Costs costs = new Costs(intent, cells.size(), seed, highest(derived));
+        IntentCosts costs =
+                new IntentCosts(intent, cells.size(), seed, IntentCosts.Now.of(derived));
         return Optional.of(riff(derived, best(cells, costs, moves), locked));
-    }
-
-    /** The highest fret of the riff as it stands: rows may go as high. */
-    private static int highest(Derived derived) {
-        return derived.chords().stream()
-                .mapToInt(c -> c.candidate().voicing().shape().highestFretted())
-                .max()
-                .orElse(0);
     }
 
     /** Roots whose cells are remembered. */
@@ -136,7 +142,7 @@ public final class Revoicer {
             for (Candidate c : ordered) {
                 if (taken < BEST || positions.add(c.position())) {
                     positions.add(c.position());
-                    all.add(new Cell(f, c, ranking.cost(c), Context.tension(c.voicing(), key)));
+                    all.add(Cell.of(f, c, ranking.cost(c), Context.tension(c.voicing(), key)));
                     taken++;
                 }
                 if (taken == MOST) {
@@ -150,10 +156,10 @@ public final class Revoicer {
     private static Cell own(Derived derived, int chord) {
         Family family = derived.riff().treatments().get(chord).family();
         Candidate c = derived.chords().get(chord).candidate();
-        return new Cell(family, c, 0, Context.tension(c.voicing(), derived.riff().ground().key()));
+        return Cell.of(family, c, 0, Context.tension(c.voicing(), derived.riff().ground().key()));
     }
 
-    static List<Cell> best(List<List<Cell>> cells, Costs costs, Moves moves) {
+    static List<Cell> best(List<List<Cell>> cells, IntentCosts costs, Moves moves) {
         List<double[]> alone = new ArrayList<>();
         for (int i = 0; i < cells.size(); i++) {
             double[] each = new double[cells.get(i).size()];
@@ -189,7 +195,7 @@ public final class Revoicer {
         cells.get(0).forEach(c -> notes.addAll(c.voicing().midi()));
         List<Cell> best = null;
         double least = Double.POSITIVE_INFINITY;
-        Costs costs = new Costs(Intent.HELD_NOTE, cells.size(), 0);
+        IntentCosts costs = new IntentCosts(Intent.HELD_NOTE, cells.size(), 0);
         for (int note : notes) {
             List<List<Cell>> with =
                     cells.stream()
@@ -269,131 +275,4 @@ public final class Revoicer {
     }
 
     private final Moves moves = new Moves();
-
-    /** What cells and changes cost for an intent, unitless. */
-    static final class Costs {
-        private static final double HIGHEST_TENSION = 75;
-        private static final double LOWEST_TENSION = 5;
-        private static final int MOST_STEP = 4;
-        private static final double FALLS = 4;
-
-        /** A root that is swallowed: no row but a surprise may let another be heard. */
-        private static final double NOT_HEARD = 30;
-
-        /** Each fret over the twelfth, where a riff of chords is thin and far from the rest. */
-        private static final double PER_FRET_TOO_HIGH = 2;
-
-        private static final int HIGHEST_FRET = 12;
-
-        private final Intent intent;
-        private final int chords;
-        private final long seed;
-        private final int highest;
-
-        Costs(Intent intent, int chords, long seed) {
-            this(intent, chords, seed, HIGHEST_FRET);
-        }
-
-        /**
-         * @param riffs the highest fret that the riff has already
-         */
-        Costs(Intent intent, int chords, long seed, int riffs) {
-            this.intent = intent;
-            this.chords = chords;
-            this.seed = seed;
-            highest = Math.max(HIGHEST_FRET, riffs);
-        }
-
-        double alone(int chord, Cell c) {
-            Voicing v = c.voicing();
-            double plain = PLAUSIBLE * Math.min(30, c.plain());
-            double swallowed = c.heard() || intent == Intent.SURPRISE ? 0 : NOT_HEARD;
-            int over = Math.max(0, v.shape().highestFretted() - highest);
-            return plain
-                    + swallowed
-                    + PER_FRET_TOO_HIGH * over
-                    + switch (intent) {
-                        case RISING_TENSION -> Math.abs(c.tension() - wanted(chord)) / 8.0;
-                        case LEAST_HAND -> Math.min(20, c.candidate().fingering().effort());
-                        case LEANEST ->
-                                1.5 * Context.roughnessAgainstPowerChord(v, v.root())
-                                        + 0.4 * v.voices();
-                        case DARKEST -> mean(v) / 4 - shades(v, 1, 3, 6, 8, 10);
-                        case BRIGHTEST ->
-                                -mean(v) / 4
-                                        - shades(v, 2, 4, 7, 9, 11)
-                                        - (v.shape().rings() ? 1 : 0);
-                        case SURPRISE -> 6 * chance(v);
-                        default -> 0;
-                    };
-        }
-
-        private double wanted(int chord) {
-            double share = chords == 1 ? 1 : chord / (chords - 1.0);
-            return LOWEST_TENSION + share * (HIGHEST_TENSION - LOWEST_TENSION);
-        }
-
-        private static double mean(Voicing v) {
-            return v.midi().stream().mapToInt(Integer::intValue).average().orElse(0);
-        }
-
-        /** How many of some intervals above the root sound. */
-        private static int shades(Voicing v, int... above) {
-            int n = 0;
-            for (int a : above) {
-                n += v.pitchClasses().contains((v.root() + a) % 12) ? 1 : 0;
-            }
-            return n;
-        }
-
-        /** From 0 to 1, the same for the same shape and seed (splitmix64, Steele et al. 2014). */
-        private double chance(Voicing v) {
-            long z = seed * 0x9E3779B97F4A7C15L + v.shape().textOrder() + 31L * v.root();
-            z = (z ^ z >>> 30) * 0xBF58476D1CE4E5B9L;
-            z = (z ^ z >>> 27) * 0x94D049BB133111EBL;
-            return ((z ^ z >>> 31) >>> 11) * 0x1.0p-53;
-        }
-
-        double change(int from, Cell a, Cell b) {
-            return change(from, a, b, Moves.cost(a, b));
-        }
-
-        /**
-         * @param hand cost of the change for the hand
-         */
-        double change(int from, Cell a, Cell b, double hand) {
-            int up = b.top() - a.top();
-            boolean seam = from == chords - 1;
-            double asked =
-                    switch (intent) {
-                        case SMOOTH_TOP -> Math.abs(up);
-                        case RISING_TOP -> seam ? 0 : climb(up);
-                        case FALLING_TOP -> seam ? 0 : climb(-up);
-                        case LEAST_HAND -> 2 * hand;
-                        case RISING_TENSION ->
-                                seam || b.tension() >= a.tension()
-                                        ? 0
-                                        : FALLS + a.tension() - b.tension();
-                        default -> 0;
-                    };
-            return EASY * hand + asked;
-        }
-
-        /** Up by one to four semitones is what is asked. */
-        private static double climb(int up) {
-            return up <= 0 ? 6 - up : Math.max(0, up - MOST_STEP);
-        }
-
-        double of(List<Cell> taken) {
-            double cost = 0;
-            for (int i = 0; i < taken.size(); i++) {
-                cost += alone(i, taken.get(i));
-                cost +=
-                        taken.size() == 1
-                                ? 0
-                                : change(i, taken.get(i), taken.get((i + 1) % taken.size()));
-            }
-            return cost;
-        }
-    }
 }

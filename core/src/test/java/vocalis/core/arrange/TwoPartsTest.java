@@ -4,10 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
+import vocalis.core.edit.FigureText;
 import vocalis.core.edit.Times;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
@@ -33,7 +37,9 @@ import vocalis.core.riff.RootSpan;
 import vocalis.core.riff.Treatment;
 import vocalis.core.score.Ringing;
 import vocalis.core.score.Ringing.Sound;
+import vocalis.core.score.ScoreNote;
 import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
 
 /** Two guitars and a bass against each other: cases worked out by hand, and what is found. */
 class TwoPartsTest {
@@ -219,7 +225,94 @@ class TwoPartsTest {
                 assertThat(heard.stream().mapToInt(Sound::midi).max()).hasValue(o.highest());
             }
         }
-        assertThat(kinds).contains(PartKind.values());
+        // Random riffs have few lines to harmonise; those have a test of their own.
+        assertThat(kinds)
+                .contains(
+                        Arrays.stream(PartKind.values())
+                                .filter(k -> k.steps() == 0)
+                                .toArray(PartKind[]::new));
+    }
+
+    /**
+     * Octaves are twelve semitones in a hand's shape, chords live under fret 15 without a unison, a
+     * line that is to move moves, and chords above begin with triads; over random riffs and six
+     * progressions.
+     */
+    @Test
+    void partsAreWhatAPlayerWouldHold() {
+        Random random = new Random(17);
+        List<Riff> riffs = new ArrayList<>();
+        for (int i = 0; i < 10; i++) {
+            riffs.add(Riffs.random(random));
+        }
+        for (int[] steps :
+                new int[][] {
+                    {1, 6, 4, 5},
+                    {1, 7, 6, 5},
+                    {1, 4, 1, 5},
+                    {1, 3, 7, 4},
+                    {6, 4, 1, 5},
+                    {1, 2, 1, 7}
+                }) {
+            riffs.add(Riffs.repeating(steps));
+        }
+        int moving = 0;
+        int repeated = 0;
+        for (Riff r : riffs) {
+            Piece p = Piece.of("p", "piece", "", r);
+            for (PartOffer o :
+                    SecondParts.of(p, "riff-1", Hand.MEDIUM, SongTest.CATALOGUE, false)) {
+                Derived d = Deriver.once(o.riff(), Hand.MEDIUM, SongTest.CATALOGUE);
+                if (o.family().isPresent()) {
+                    for (Derived.Chord c : d.chords()) {
+                        Voicing v = c.candidate().voicing();
+                        assertThat(v.shape().highestFretted()).isLessThanOrEqualTo(14);
+                        assertThat(v.midi()).doesNotHaveDuplicates();
+                        if (o.kind() == PartKind.OCTAVES) {
+                            assertThat(v.midi().get(1) - v.midi().get(0)).isEqualTo(12);
+                        }
+                    }
+                } else if (o.kind() == PartKind.MOVING_LINE || o.kind() == PartKind.FILL) {
+                    List<ScoreNote> notes = d.score().notes();
+                    for (int i = 1; i < notes.size(); i++) {
+                        moving++;
+                        repeated += pitch(d, notes.get(i)) == pitch(d, notes.get(i - 1)) ? 1 : 0;
+                    }
+                }
+            }
+        }
+        System.out.printf("moving lines and fills: %d of %d repeat%n", repeated, moving);
+        assertThat(moving).isGreaterThan(100);
+        assertThat((double) repeated / moving).isLessThan(0.05);
+    }
+
+    private static int pitch(Derived d, ScoreNote n) {
+        return d.score().board().midi(n.string(), n.fret());
+    }
+
+    /** A line in thirds lies two steps of the scale over the first, note for note. */
+    @Test
+    void aLineIsHarmonisedInTheScale() {
+        Riff r =
+                Riffs.on(
+                        Pattern.of(FigureText.of("line", "line", Ticks.EIGHTH, "1 2 3 5 4 3 2 1")),
+                        1,
+                        1);
+        Piece p = Piece.of("p", "piece", "", r);
+        List<PartOffer> all = SecondParts.of(p, "riff-1", Hand.MEDIUM, SongTest.CATALOGUE, true);
+        PartOffer thirds =
+                all.stream()
+                        .filter(o -> o.kind() == PartKind.THIRDS && o.above())
+                        .findFirst()
+                        .orElseThrow();
+        Derived one = Deriver.once(r, Hand.MEDIUM, SongTest.CATALOGUE);
+        Derived two = Deriver.once(thirds.riff(), Hand.MEDIUM, SongTest.CATALOGUE);
+        assertThat(two.score().notes()).hasSameSizeAs(one.score().notes());
+        for (int i = 0; i < one.score().notes().size(); i++) {
+            int apart =
+                    pitch(two, two.score().notes().get(i)) - pitch(one, one.score().notes().get(i));
+            assertThat(apart).isBetween(3, 5);
+        }
     }
 
     /** Asked for, parts that rub are found too, and say how often. */

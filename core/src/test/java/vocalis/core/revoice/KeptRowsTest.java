@@ -2,10 +2,16 @@ package vocalis.core.revoice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Predicate;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import vocalis.core.choice.Catalogue;
@@ -14,6 +20,7 @@ import vocalis.core.derive.Deriver;
 import vocalis.core.edit.Chords;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Instrument;
+import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
 import vocalis.core.names.HeardRoot;
 import vocalis.core.riff.Ground;
@@ -22,6 +29,7 @@ import vocalis.core.riff.Riffs;
 import vocalis.core.riff.Tone;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
 
 /**
  * What rows by intent have that a player would keep: over six progressions on four grounds in the
@@ -88,5 +96,139 @@ class KeptRowsTest {
     void rootsAreHeardAndHandsStayLow(Intent intent) {
         assertThat(share(intent, KeptRowsTest::otherRoot)).as("another root").isLessThan(0.05);
         assertThat(share(intent, KeptRowsTest::high)).as("over fret 12").isLessThan(0.05);
+    }
+
+    /** The rows by intent of every riff that is tried. */
+    private static List<Map<Intent, Derived>> rows() {
+        List<Map<Intent, Derived>> all = new ArrayList<>();
+        int tried = Boolean.getBoolean("vocalis.long") ? PROGRESSIONS.length : 3;
+        for (int[] steps : List.of(PROGRESSIONS).subList(0, tried)) {
+            for (Ground g : GROUNDS) {
+                Riff riff = Chords.familyOfAll(Riffs.repeating(steps).withGround(g), Family.POWER);
+                Derived d = DERIVER.derive(riff, Hand.MEDIUM);
+                Map<Intent, Derived> rows = new EnumMap<>(Intent.class);
+                for (Intent i : Intent.values()) {
+                    REVOICER.voiced(d, i, Set.of(), 1)
+                            .ifPresent(r -> rows.put(i, DERIVER.derive(r, Hand.MEDIUM)));
+                }
+                all.add(rows);
+            }
+        }
+        return all;
+    }
+
+    private static List<Shape> shapes(Derived d) {
+        return d.chords().stream().map(c -> c.candidate().voicing().shape()).toList();
+    }
+
+    /** Any two intents share less than a third of their cells on the average. */
+    @Test
+    void anyTwoRowsDiffer() {
+        List<Map<Intent, Derived>> all = rows();
+        Map<String, Double> shared = new TreeMap<>();
+        for (Intent a : Intent.values()) {
+            for (Intent b : Intent.values()) {
+                if (a.compareTo(b) < 0) {
+                    int cells = 0;
+                    int same = 0;
+                    for (Map<Intent, Derived> rows : all) {
+                        if (rows.containsKey(a) && rows.containsKey(b)) {
+                            List<Shape> one = shapes(rows.get(a));
+                            List<Shape> two = shapes(rows.get(b));
+                            for (int i = 0; i < one.size(); i++) {
+                                cells++;
+                                same += one.get(i).equals(two.get(i)) ? 1 : 0;
+                            }
+                        }
+                    }
+                    shared.put(a + " and " + b, (double) same / Math.max(1, cells));
+                }
+            }
+        }
+        var most = shared.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow();
+        double mean = shared.values().stream().mapToDouble(d -> d).average().orElseThrow();
+        System.out.printf("rows share %.2f of their cells, at most %s%n", mean, most);
+        assertThat(shared.entrySet().stream().filter(e -> e.getValue() >= 1 / 3.0).toList())
+                .isEmpty();
+    }
+
+    /** The brightest row has chords of three voices, within an octave of the riff. */
+    @Test
+    void brightIsNotThinNorFarAway() {
+        int thin = 0;
+        int far = 0;
+        int all = 0;
+        for (Map<Intent, Derived> rows : rows()) {
+            for (Derived.Chord c : rows.get(Intent.BRIGHTEST).chords()) {
+                all++;
+                thin += c.candidate().voicing().voices() < 3 ? 1 : 0;
+                far += c.candidate().voicing().bass() > 40 + 24 ? 1 : 0;
+            }
+        }
+        System.out.printf("brightest: %d thin, %d far of %d%n", thin, far, all);
+        assertThat((double) thin / all).isLessThan(0.05);
+        assertThat((double) far / all).isLessThan(0.05);
+    }
+
+    /** A smooth top moves by steps: it seldom stands and seldom leaps. */
+    @Test
+    void aSmoothTopIsALine() {
+        int stands = 0;
+        int steps = 0;
+        int all = 0;
+        for (Map<Intent, Derived> rows : rows()) {
+            List<Integer> tops =
+                    rows.get(Intent.SMOOTH_TOP).chords().stream()
+                            .map(c -> Collections.max(c.candidate().voicing().midi()))
+                            .toList();
+            for (int i = 0; i < tops.size(); i++) {
+                int by = Math.abs(tops.get((i + 1) % tops.size()) - tops.get(i));
+                all++;
+                stands += by == 0 ? 1 : 0;
+                steps += by == 1 || by == 2 ? 1 : 0;
+            }
+        }
+        System.out.printf("smooth top: %d stand, %d steps of %d%n", stands, steps, all);
+        assertThat((double) stands / all).isLessThan(0.25);
+        assertThat((double) steps / all).isGreaterThan(0.6);
+    }
+
+    /** A tight row is one shape on one set of strings with the root under it; contrary is that. */
+    @Test
+    void tightAndContraryRowsDoWhatTheySay() {
+        int moves = 0;
+        int apart = 0;
+        int cells = 0;
+        int roots = 0;
+        int strings = 0;
+        for (Map<Intent, Derived> rows : rows()) {
+            List<Voicing> tight =
+                    rows.get(Intent.TIGHT).chords().stream()
+                            .map(c -> c.candidate().voicing())
+                            .toList();
+            for (Voicing v : tight) {
+                cells++;
+                roots += v.bass() % 12 == v.root() && v.voices() <= 3 ? 1 : 0;
+                strings += v.shape().sounded().equals(tight.get(0).shape().sounded()) ? 1 : 0;
+            }
+            List<Voicing> contrary =
+                    rows.get(Intent.CONTRARY_MOTION).chords().stream()
+                            .map(c -> c.candidate().voicing())
+                            .toList();
+            for (int i = 1; i < contrary.size(); i++) {
+                int top =
+                        Collections.max(contrary.get(i).midi())
+                                - Collections.max(contrary.get(i - 1).midi());
+                int bass = contrary.get(i).bass() - contrary.get(i - 1).bass();
+                moves++;
+                apart += top * bass < 0 ? 1 : 0;
+            }
+        }
+        System.out.printf(
+                "tight: root under few voices %d, same strings %d of %d; contrary %d of %d%n",
+                roots, strings, cells, apart, moves);
+        assertThat((double) roots / cells).isGreaterThan(0.95);
+        assertThat((double) strings / cells).isGreaterThan(0.9);
+        assertThat((double) apart / moves).isGreaterThan(0.9);
     }
 }

@@ -43,13 +43,13 @@ class RevoicerTest {
                 .toList();
     }
 
-    private static int topMoves(Derived d) {
+    private static int widestStep(Derived d) {
         List<Integer> tops = tops(d);
-        int moves = 0;
+        int widest = 0;
         for (int i = 0; i < tops.size(); i++) {
-            moves += Math.abs(tops.get((i + 1) % tops.size()) - tops.get(i));
+            widest = Math.max(widest, Math.abs(tops.get((i + 1) % tops.size()) - tops.get(i)));
         }
-        return moves;
+        return widest;
     }
 
     private static List<List<Revoicer.Cell>> some(Derived d, Random random, int most) {
@@ -87,7 +87,7 @@ class RevoicerTest {
         for (int[] steps : new int[][] {{1}, {1, 4}, {1, 6, 5}, {2, 5, 1, 7}}) {
             Derived d = derived(Riffs.repeating(steps));
             List<List<Revoicer.Cell>> cells = some(d, random, steps.length == 4 ? 6 : 12);
-            Revoicer.Costs costs = new Revoicer.Costs(intent, steps.length, 5);
+            IntentCosts costs = new IntentCosts(intent, steps.length, 5);
             double[] least = {Double.POSITIVE_INFINITY};
             everyWay(
                     cells,
@@ -134,9 +134,10 @@ class RevoicerTest {
             assertThat(rising.get(i)).isGreaterThan(rising.get(i - 1));
             assertThat(falling.get(i)).isLessThan(falling.get(i - 1));
         }
-        int smooth = topMoves(row(riff, Intent.SMOOTH_TOP));
+        int smooth = widestStep(row(riff, Intent.SMOOTH_TOP));
         for (Family f : Family.values()) {
-            assertThat(smooth).isLessThanOrEqualTo(topMoves(derived(Chords.familyOfAll(riff, f))));
+            assertThat(smooth)
+                    .isLessThanOrEqualTo(widestStep(derived(Chords.familyOfAll(riff, f))));
         }
     }
 

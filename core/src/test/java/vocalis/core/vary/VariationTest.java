@@ -397,6 +397,7 @@ class VariationTest {
                         });
             }
         }
+        System.out.printf("variations: %d refused of %d%n", refused, made);
         // Refused ones show that the check is asked at all; most moves are sound by themselves.
         assertThat(refused).isBetween(1, made / 3);
     }

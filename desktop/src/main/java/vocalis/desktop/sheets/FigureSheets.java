@@ -13,11 +13,12 @@ import vocalis.core.edit.Figures;
 import vocalis.core.edit.Tapping;
 import vocalis.core.pattern.Event;
 import vocalis.core.pattern.Figure;
-import vocalis.core.pattern.LineNote;
 import vocalis.core.pattern.Pass;
 import vocalis.core.pattern.Stroke;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Riff;
+import vocalis.core.score.Dynamics;
+import vocalis.core.score.Manner;
 import vocalis.desktop.session.Document;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
@@ -45,7 +46,7 @@ public final class FigureSheets {
         } catch (PieceFiles.PieceFileException e) {
             model.session().say(e.getMessage());
         }
-        for (Figure f : FigureBook.all()) {
+        for (Figure f : FigureBook.fitting(riff.meters().meter(riff.meters().bar(tick)))) {
             rows.add(row(model, riff, tick, f, ""));
         }
         rows.add(
@@ -117,9 +118,12 @@ public final class FigureSheets {
         if (e.at() != at) {
             return "–";
         }
-        return e instanceof LineNote
-                ? "♪"
-                : ((Stroke) e).muted() ? "m" : ((Stroke) e).accented() ? "A" : "a";
+        if (!(e instanceof Stroke s)) {
+            return "♪";
+        }
+        return s.manner() == Manner.DEAD
+                ? "x"
+                : s.dynamics() == Dynamics.GHOST ? "g" : s.muted() ? "m" : s.accented() ? "A" : "a";
     }
 
     private static void keep(Document session, OwnFigures own, SheetHost host, Pass pass) {

@@ -97,6 +97,9 @@ public final class ArrangeWords {
                             + o.family().orElseThrow().shortLabel().toLowerCase(Locale.ROOT)
                             + where;
             case FILL -> "A fill" + where;
+            case THIRDS -> "The line in thirds" + where;
+            case SIXTHS -> "The line in sixths" + where;
+            case TENTHS -> "The line in tenths" + where;
         };
     }
 

@@ -25,6 +25,9 @@ public final class RevoiceWords {
             case HELD_NOTE -> "One note held";
             case RISING_TENSION -> "Rising tension";
             case LEAST_HAND -> "Least hand";
+            case TIGHT -> "Tight";
+            case MOVING_BASS -> "Moving bass";
+            case CONTRARY_MOTION -> "Contrary motion";
             case LEANEST -> "Leanest";
             case DARKEST -> "Darkest";
             case BRIGHTEST -> "Brightest";
@@ -35,12 +38,15 @@ public final class RevoiceWords {
     /** What an intent is after. */
     public static String aim(Intent i) {
         return switch (i) {
-            case SMOOTH_TOP -> "the top line moves as little as it can";
+            case SMOOTH_TOP -> "the top line moves by steps";
             case RISING_TOP -> "the top line climbs";
             case FALLING_TOP -> "the top line falls";
             case HELD_NOTE -> "one note sounds in every chord";
             case RISING_TENSION -> "tension rises to the seam";
             case LEAST_HAND -> "the least work for the hand";
+            case TIGHT -> "one shape on the same strings, the root lowest";
+            case MOVING_BASS -> "the bass moves by steps";
+            case CONTRARY_MOTION -> "the top goes up where the bass goes down";
             case LEANEST -> "few and even intervals for the amplifier";
             case DARKEST -> "low, with the dark degrees";
             case BRIGHTEST -> "high, with the bright degrees and open strings";
@@ -94,6 +100,13 @@ public final class RevoiceWords {
                                     .map(String::valueOf)
                                     .collect(Collectors.joining(", "));
             case LEAST_HAND -> String.format("effort %.1f a shape", row.way().effort());
+            case TIGHT -> "one shape on the same strings, the root lowest";
+            case MOVING_BASS -> "the bass goes " + notes(basses(row.derived()), key);
+            case CONTRARY_MOTION ->
+                    "the top goes "
+                            + notes(tops, key)
+                            + " over "
+                            + notes(basses(row.derived()), key);
             case LEANEST -> "few and even intervals for the amplifier";
             case DARKEST -> "low, with the dark degrees";
             case BRIGHTEST -> "high, with the bright degrees and open strings";
@@ -105,6 +118,10 @@ public final class RevoiceWords {
         return d.chords().stream()
                 .map(c -> Collections.max(c.candidate().voicing().midi()))
                 .toList();
+    }
+
+    private static List<Integer> basses(Derived d) {
+        return d.chords().stream().map(c -> c.candidate().voicing().bass()).toList();
     }
 
     private static int moves(List<Integer> tops) {
