@@ -95,6 +95,7 @@ class ArchitectureTest {
                 "scale",
                 "check",
                 "vary",
+                "offer",
                 "revoice",
                 "unpick",
                 "mix",

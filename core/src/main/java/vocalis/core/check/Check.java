@@ -51,6 +51,12 @@ public final class Check {
         return List.copyOf(c.all);
     }
 
+    /** Whether there is no more to find, for its length, in one riff than in the one before. */
+    public static boolean noWorse(Derived before, Derived after) {
+        double longer = (double) after.riff().length() / before.riff().length();
+        return of(after).size() <= Math.ceil(of(before).size() * Math.max(1, longer) - 1e-9);
+    }
+
     private void findings() {
         Riff riff = derived.riff();
         for (Finding f : derived.findings()) {

@@ -56,13 +56,7 @@ public enum Variation {
      */
     public Optional<Riff> offered(Derived derived, int chord, Deriver deriver) {
         return of(derived, chord)
-                .filter(
-                        r -> {
-                            Derived made = deriver.derive(r, derived.hand());
-                            long before = (long) Check.of(derived).size() * made.chords().size();
-                            long after = (long) Check.of(made).size() * derived.chords().size();
-                            return after <= before;
-                        });
+                .filter(r -> Check.noWorse(derived, deriver.derive(r, derived.hand())));
     }
 
     /**

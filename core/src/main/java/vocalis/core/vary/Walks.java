@@ -19,7 +19,7 @@ import vocalis.core.theory.Key;
  * Single notes that lead from chord to chord or climb over one, in the riff's own subdivision, in
  * the place of the strokes in their way. Common practice, no source.
  */
-final class Walks {
+public final class Walks {
 
     private static final int[] CLIMB = {1, 2, 3, 5};
     private static final int FEWEST = 3;
@@ -31,7 +31,7 @@ final class Walks {
     /**
      * The distance between strokes that a riff has most: a triplet, a sixteenth up to a quarter.
      */
-    static long subdivision(Derived derived) {
+    public static long subdivision(Derived derived) {
         Map<Long, Integer> seen = new TreeMap<>();
         List<Onset> all = derived.score().onsets();
         for (int i = 1; i < all.size(); i++) {

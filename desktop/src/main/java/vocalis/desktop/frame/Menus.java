@@ -143,6 +143,8 @@ public final class Menus {
                 "Write",
                 "roots",
                 "next-root",
+                "ideas",
+                "sparks",
                 "type",
                 "guitar",
                 "part-of-rests",

@@ -8,6 +8,7 @@ import vocalis.desktop.lane.Lane;
 import vocalis.desktop.neck.Neck;
 import vocalis.desktop.sheets.FigureSheets;
 import vocalis.desktop.sheets.FindingsSheet;
+import vocalis.desktop.sheets.IdeaSheets;
 import vocalis.desktop.sheets.LineSheets;
 import vocalis.desktop.sheets.ListenSheets;
 import vocalis.desktop.sheets.ModeSheet;
@@ -127,6 +128,16 @@ final class WriteActions implements WriteSheets {
     @Override
     public void variations() {
         WritingSheets.variations(model, host.get());
+    }
+
+    @Override
+    public void ideas() {
+        IdeaSheets.ideas(model, host.get());
+    }
+
+    @Override
+    public void sparks() {
+        IdeaSheets.sparks(model, host.get());
     }
 
     @Override

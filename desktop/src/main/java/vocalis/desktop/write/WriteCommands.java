@@ -312,6 +312,8 @@ public final class WriteCommands {
 
     private void riff() {
         look("variations", "variations of the riff", null, screen::variations);
+        look("ideas", "ideas: what rules make of this riff", null, screen::ideas);
+        look("sparks", "sparks: six short riffs from this key and tuning", null, screen::sparks);
         look("keep-version", "keep the riff as a version", null, screen::keepVersion);
         look("keep-named", "keep it as a version with a name", null, screen::keepNamed);
         look("versions", "versions kept, and three endings", null, screen::versions);

@@ -39,6 +39,10 @@ public interface WriteSheets {
 
     void variations();
 
+    void ideas();
+
+    void sparks();
+
     void versions();
 
     void keepVersion();

@@ -1,0 +1,47 @@
+package vocalis.core.offer;
+
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.function.Predicate;
+import vocalis.core.choice.Candidate;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.derive.Derived;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
+
+/** Shapes of few notes near a place on the neck. */
+final class Dyads {
+
+    private static final int HIGHEST_FRET = 12;
+    private static final double PER_FRET = 0.4;
+    private static final double TOO_HIGH = 5;
+
+    private Dyads() {}
+
+    /**
+     * The handiest two-note shape of a family near a fret that fits; none where no hand has one.
+     */
+    static Optional<Voicing> near(
+            Derived derived,
+            Catalogue catalogue,
+            Family family,
+            int root,
+            int fret,
+            Predicate<Voicing> fits) {
+        return catalogue
+                .candidates(derived.riff().ground().board(), derived.hand(), family, root)
+                .stream()
+                .filter(c -> c.voicing().voices() == 2 && !c.voicing().shape().rings())
+                .filter(c -> fits.test(c.voicing()))
+                .min(Comparator.comparingDouble(c -> cost(c, fret)))
+                .map(Candidate::voicing);
+    }
+
+    private static double cost(Candidate c, int fret) {
+        boolean high = c.voicing().shape().highestFretted() > HIGHEST_FRET;
+        return c.charge()
+                + c.effort()
+                + PER_FRET * Math.abs(c.position() - fret)
+                + (high ? TOO_HIGH : 0);
+    }
+}

@@ -1,0 +1,231 @@
+package vocalis.desktop.sheets;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import vocalis.core.arrange.PartOffer;
+import vocalis.core.arrange.SecondParts;
+import vocalis.core.derive.Derived;
+import vocalis.core.hands.Hand;
+import vocalis.core.mix.Fader;
+import vocalis.core.mix.Mix;
+import vocalis.core.offer.Idea;
+import vocalis.core.offer.Offer;
+import vocalis.core.offer.Sparks;
+import vocalis.core.pattern.Figure;
+import vocalis.core.piece.Piece;
+import vocalis.core.riff.Riff;
+import vocalis.desktop.session.Session;
+import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.writing.WriteModel;
+import vocalis.workbench.document.Edit;
+import vocalis.workbench.document.Edits;
+import vocalis.workbench.words.ArrangeWords;
+import vocalis.workbench.words.IdeaWords;
+
+/** Sheets of what rules make of a riff, and of short riffs made from its ground. */
+public final class IdeaSheets {
+
+    private static final String HOW = "↑ ↓ choose, hold H to hear, Enter takes it.";
+
+    private IdeaSheets() {}
+
+    /** The rules; each opens what it makes of this riff. */
+    public static void ideas(WriteModel model, SheetHost host) {
+        List<PickSheet.Row> rows = new ArrayList<>();
+        for (Idea i : Idea.values()) {
+            rows.add(
+                    leads(
+                            IdeaWords.name(i) + " …",
+                            IdeaWords.what(i),
+                            () -> offers(model, host, i)));
+        }
+        rows.add(
+                leads(
+                        "Harmonise the line …",
+                        "guitar two plays the single notes in thirds, sixths or tenths",
+                        () -> harmonies(model, host)));
+        rows.add(
+                leads(
+                        "A ringing pair …",
+                        "two strings held through, root and colour beneath",
+                        () -> NeckSheets.drones(model, host)));
+        rows.add(
+                leads(
+                        "Lock bass and kick",
+                        "both join in and play on the riff's accents and low strokes",
+                        () -> lock(model.session())));
+        PickSheet.show(
+                host,
+                "Ideas",
+                "Rules that make something of this riff. Enter opens one; nothing is changed yet.",
+                "",
+                rows,
+                model.hearing()::endPreview);
+    }
+
+    private static PickSheet.Row leads(String name, String what, Runnable take) {
+        return new PickSheet.Row(name, what, () -> {}, take, null);
+    }
+
+    private static void offers(WriteModel model, SheetHost host, Idea idea) {
+        Derived derived = model.derived();
+        Session session = model.session();
+        session.say("Trying " + IdeaWords.name(idea).toLowerCase(Locale.ROOT) + " …");
+        session.ask(
+                "trying ideas",
+                () -> Offer.playable(idea, derived, session.catalogue()),
+                all -> {
+                    session.say("");
+                    List<PickSheet.Row> rows = new ArrayList<>();
+                    for (Offer o : all) {
+                        String name = IdeaWords.setting(o);
+                        rows.add(
+                                row(
+                                        model,
+                                        name,
+                                        IdeaWords.roots(o.riff()),
+                                        derived.riff(),
+                                        o.riff()));
+                    }
+                    PickSheet.show(
+                            host,
+                            IdeaWords.name(idea),
+                            IdeaWords.what(idea) + ". " + HOW,
+                            "This riff gives it nothing to work on, or nothing that can be played as"
+                                    + " well as before.",
+                            rows,
+                            model.hearing()::endPreview);
+                });
+    }
+
+    private static PickSheet.Row row(
+            WriteModel model, String name, String what, Riff of, Riff made) {
+        return new PickSheet.Row(
+                name,
+                what,
+                () -> model.hearing().preview(made),
+                () -> {
+                    if (model.session().apply(Edits.vary("take an idea", of, made))) {
+                        model.session().say(name + ": " + what + ". Undo brings back what was.");
+                    }
+                },
+                null);
+    }
+
+    private static void harmonies(WriteModel model, SheetHost host) {
+        Session session = model.session();
+        Piece piece = session.piece();
+        String riff = piece.riffs().get(0).id();
+        Hand hand = session.hand();
+        session.ask(
+                "looking for a harmony",
+                () -> SecondParts.of(piece, riff, hand, session.catalogue(), true),
+                all -> {
+                    List<PickSheet.Row> rows = new ArrayList<>();
+                    for (PartOffer o : all) {
+                        if (o.kind().steps() > 0) {
+                            rows.add(harmony(model, riff, o));
+                        }
+                    }
+                    PickSheet.show(
+                            host,
+                            "Harmonise the line",
+                            "Guitar two plays along. " + HOW,
+                            "The riff has no line of four single notes and more.",
+                            rows,
+                            model.hearing()::endPreview);
+                });
+    }
+
+    private static PickSheet.Row harmony(WriteModel model, String riff, PartOffer o) {
+        String name = ArrangeWords.name(o);
+        String what =
+                o.clashes() == 0
+                        ? "nothing rubs"
+                        : "rubs " + o.clashes() + " times with guitar one";
+        return new PickSheet.Row(
+                name,
+                what,
+                () -> model.hearing().preview(o.riff()),
+                () -> {
+                    model.session()
+                            .apply(
+                                    new Edit.OfPiece(
+                                            "harmonise the line",
+                                            "",
+                                            p -> playing(p.withSecond(riff, o.riff()))));
+                    model.session().say(name + ": guitar two plays it.");
+                },
+                null);
+    }
+
+    private static Piece playing(Piece p) {
+        return p.mixed(p.mix().withSecond(p.mix().second().on(true)));
+    }
+
+    private static void lock(Session session) {
+        session.apply(
+                Edits.mix(
+                        "bass and kick",
+                        m ->
+                                m.withBass(on(m.bass()), Mix.BassLine.LOCKED)
+                                        .withKit(on(m.kit()), m.feel())));
+        session.say("Bass and kick play on the riff's accents and low strokes.");
+    }
+
+    private static Fader on(Fader f) {
+        return f.on(true);
+    }
+
+    /** Six short riffs from this ground, or six ways to fill the bar under the caret if empty. */
+    public static void sparks(WriteModel model, SheetHost host) {
+        sparks(model, host, System.nanoTime());
+    }
+
+    private static void sparks(WriteModel model, SheetHost host, long seed) {
+        Derived derived = model.derived();
+        Riff riff = derived.riff();
+        Session session = model.session();
+        int bar = Math.max(0, riff.meters().bar(model.lane().caretProperty().get()));
+        boolean fills = !derived.score().onsets().isEmpty() && Sparks.empty(derived, bar);
+        Hand hand = session.hand();
+        session.ask(
+                "making sparks",
+                () -> {
+                    Sparks s = new Sparks(riff.ground(), riff.time(), hand, session.catalogue());
+                    return fills ? s.bar(derived, bar, seed) : s.of(seed);
+                },
+                all -> {
+                    List<PickSheet.Row> rows = new ArrayList<>();
+                    for (Sparks.Spark s : all) {
+                        String name = fills ? s.figure() : IdeaWords.name(s);
+                        String what =
+                                fills
+                                        ? FigureSheets.steps(riffBar(s.riff(), bar))
+                                        : IdeaWords.why(s);
+                        rows.add(row(model, name, what, riff, s.riff()));
+                    }
+                    rows.add(
+                            leads(
+                                    "Six others …",
+                                    "another throw",
+                                    () -> sparks(model, host, seed + 1)));
+                    PickSheet.show(
+                            host,
+                            "Sparks",
+                            (fills
+                                            ? "The bar under the caret is empty: six ways to fill it. "
+                                            : "Six short riffs from the key, tuning, tempo and meter that"
+                                                    + " stand. They take the riff's place. ")
+                                    + HOW,
+                            "",
+                            rows,
+                            model.hearing()::endPreview);
+                });
+    }
+
+    private static Figure riffBar(Riff riff, int bar) {
+        return riff.passAt(riff.meters().start(bar)).figure();
+    }
+}
