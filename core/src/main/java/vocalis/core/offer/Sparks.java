@@ -142,7 +142,10 @@ public final class Sparks {
                         List.of());
         for (int i = 1; i < lengths.size(); i++) {
             List<NextRoot> next =
-                    NextRoot.at(riff, i).stream().filter(NextRoot::inside).limit(LIKELY).toList();
+                    NextRoot.at(riff, i).stream()
+                            .filter(r -> r.inside() && r.reached() != NextRoot.Motion.STAYS)
+                            .limit(LIKELY)
+                            .toList();
             riff = next.get(chance.nextInt(next.size())).in(riff, i);
         }
         return twisted(riff, family, figure, chance);

@@ -14,6 +14,8 @@ import vocalis.core.voicing.Family;
 /** Ideas, what they were set to, and sparks, in words. */
 public final class IdeaWords {
 
+    private static final int MOST_ROOTS = 12;
+
     private IdeaWords() {}
 
     /** What an idea is called. */
@@ -98,9 +100,10 @@ public final class IdeaWords {
     public static String roots(Riff riff) {
         Key key = riff.ground().key();
         return riff.roots().stream()
-                .limit(8)
-                .map(r -> key.say(r.root().pitchClass(key)).symbol())
-                .collect(Collectors.joining(" "));
+                        .limit(MOST_ROOTS)
+                        .map(r -> key.say(r.root().pitchClass(key)).symbol())
+                        .collect(Collectors.joining(" "))
+                + (riff.roots().size() > MOST_ROOTS ? " …" : "");
     }
 
     /** What a spark is called: its roots and what they are voiced in. */
