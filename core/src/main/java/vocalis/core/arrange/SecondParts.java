@@ -12,6 +12,7 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.derive.Derived;
 import vocalis.core.derive.Deriver;
 import vocalis.core.hands.Hand;
+import vocalis.core.hands.LoopPath;
 import vocalis.core.hands.Move;
 import vocalis.core.mix.Fader;
 import vocalis.core.mix.Mix;
@@ -62,6 +63,11 @@ public final class SecondParts {
 
     /** What standing still costs a line that is there to move. */
     private static final double STILL_WHERE_IT_MOVES = 40;
+
+    /** As many shapes of a chord are tried, and so far a hand goes for a cost of one. */
+    private static final int MOST_SHAPES = 40;
+
+    private static final double MM_OF_ONE = 40;
 
     /** Second parts of chords live under this fret. */
     private static final int HIGHEST_FRET = 14;
@@ -296,44 +302,55 @@ public final class SecondParts {
     /** A shape of a family for every root in the free register, struck in a rhythm. */
     private Optional<PartOffer> struck(
             PartKind kind, Family family, List<Slots.Slot> slots, boolean above) {
-        List<Treatment> treatments = new ArrayList<>();
-        Voicing before = null;
-        for (int i = 0; i < first.chords().size(); i++) {
-            Derived.Chord c = first.chords().get(i);
-            int[] range = range(c.start(), c.end());
-            Voicing best = null;
-            double least = Double.MAX_VALUE;
-            for (Candidate k :
-                    catalogue.candidates(riff.ground().board(), hand, family, c.root())) {
-                Voicing v = k.voicing();
-                boolean plain = family != Family.OCTAVE || octave(v);
-                if (plain && fits(v, c, range, above)) {
-                    double cost =
-                            k.charge()
-                                    + k.fingering().effort()
-                                    + (before == null
-                                            ? 0
-                                            : Move.travelMm(
-                                                            riff.ground().board(),
-                                                            before.shape(),
-                                                            v.shape())
-                                                    / 100);
-                    if (cost < least) {
-                        least = cost;
-                        best = v;
-                    }
-                }
-            }
-            if (best == null) {
+        List<List<Candidate>> fitting = new ArrayList<>();
+        for (Derived.Chord c : first.chords()) {
+            List<Candidate> all = fitting(family, c, above);
+            if (all.isEmpty()) {
                 return Optional.empty();
             }
-            before = best;
-            treatments.add(Treatment.best(family).with(family, Member.Found.of(best)));
+            fitting.add(all);
+        }
+        List<double[]> alone =
+                fitting.stream()
+                        .map(
+                                all ->
+                                        all.stream()
+                                                .mapToDouble(
+                                                        k -> k.charge() + k.fingering().effort())
+                                                .toArray())
+                        .toList();
+        int n = fitting.size();
+        LoopPath path =
+                LoopPath.around(
+                        alone,
+                        (i, a, b) ->
+                                Move.travelMm(
+                                                riff.ground().board(),
+                                                fitting.get(i).get(a).voicing().shape(),
+                                                fitting.get((i + 1) % n).get(b).voicing().shape())
+                                        / MM_OF_ONE);
+        List<Treatment> treatments = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            Voicing v = fitting.get(i).get(path.taken().get(i)).voicing();
+            treatments.add(Treatment.best(family).with(family, Member.Found.of(v)));
         }
         List<Event> events = strokes(kind, slots);
         return events.isEmpty()
                 ? Optional.empty()
                 : offer(kind, above, Optional.of(family), treatments, events);
+    }
+
+    /** The shapes of a chord that keep to the part's place, the plainest first. */
+    private List<Candidate> fitting(Family family, Derived.Chord c, boolean above) {
+        int[] range = range(c.start(), c.end());
+        return catalogue.candidates(riff.ground().board(), hand, family, c.root()).stream()
+                .filter(k -> family != Family.OCTAVE || octave(k.voicing()))
+                .filter(k -> fits(k.voicing(), c, range, above))
+                .sorted(
+                        Comparator.comparingDouble(
+                                (Candidate k) -> k.charge() + k.fingering().effort()))
+                .limit(MOST_SHAPES)
+                .toList();
     }
 
     private static List<Event> strokes(PartKind kind, List<Slots.Slot> slots) {

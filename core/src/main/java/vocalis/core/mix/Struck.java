@@ -32,17 +32,34 @@ final class Struck {
         for (Onset o : score.onsets()) {
             boolean heard = o.manner() != Manner.DEAD && o.dynamics() != Dynamics.GHOST;
             if (heard && !o.tied()) {
-                weights.put(o.at(), weight(o));
+                weights.put(o.at(), weight(score, o));
             }
         }
     }
 
-    private static int weight(Onset o) {
+    private static int weight(Score score, Onset o) {
         if (o.notes().stream().anyMatch(n -> n.dynamics() == Dynamics.ACCENT)) {
             return ACCENT;
         }
-        boolean low = o.notes().stream().allMatch(n -> n.string() < LOW_STRINGS);
+        int lowest = lowestString(score, o.at());
+        boolean low = o.notes().stream().allMatch(n -> n.string() <= lowest);
         return low || o.muted() ? LOW : PLAIN;
+    }
+
+    /** The lowest string of a chord, where it is one of the low ones; -1 where it is not. */
+    private static int lowestString(Score score, long at) {
+        int chord = score.harmonyAt(at);
+        if (chord < 0) {
+            return LOW_STRINGS - 1;
+        }
+        long end = score.harmonies().get(chord).end();
+        int lowest = Integer.MAX_VALUE;
+        for (int i = score.firstFrom(score.harmonies().get(chord).at());
+                i < score.onsets().size() && score.onsets().get(i).at() < end;
+                i++) {
+            lowest = Math.min(lowest, score.onsets().get(i).notes().get(0).string());
+        }
+        return lowest < LOW_STRINGS ? lowest : -1;
     }
 
     /** How strongly a tick is struck; 0 where nothing is. */

@@ -14,7 +14,12 @@ final class Dyads {
 
     private static final int HIGHEST_FRET = 12;
     private static final double PER_FRET = 0.4;
-    private static final double TOO_HIGH = 5;
+    private static final double PER_STRING = 2;
+    private static final double TOO_HIGH = 3;
+    private static final double PER_SILENCE = 3;
+
+    /** Fret that the first one lies near. */
+    private static final int BEGINS = 5;
 
     private Dyads() {}
 
@@ -26,22 +31,26 @@ final class Dyads {
             Catalogue catalogue,
             Family family,
             int root,
-            int fret,
+            Optional<Voicing> before,
             Predicate<Voicing> fits) {
         return catalogue
                 .candidates(derived.riff().ground().board(), derived.hand(), family, root)
                 .stream()
                 .filter(c -> c.voicing().voices() == 2 && !c.voicing().shape().rings())
                 .filter(c -> fits.test(c.voicing()))
-                .min(Comparator.comparingDouble(c -> cost(c, fret)))
+                .min(Comparator.comparingDouble(c -> cost(c, before)))
                 .map(Candidate::voicing);
     }
 
-    private static double cost(Candidate c, int fret) {
+    private static double cost(Candidate c, Optional<Voicing> before) {
         boolean high = c.voicing().shape().highestFretted() > HIGHEST_FRET;
+        int fret = before.map(v -> Math.max(1, v.shape().lowestFretted())).orElse(BEGINS);
+        int string = before.map(v -> v.shape().lowestSounded()).orElse(1);
         return c.charge()
                 + c.effort()
                 + PER_FRET * Math.abs(c.position() - fret)
+                + PER_STRING * Math.abs(c.lowString() - string)
+                + PER_SILENCE * c.voicing().innerSilences()
                 + (high ? TOO_HIGH : 0);
     }
 }

@@ -89,7 +89,7 @@ final class PedalRiff {
     private Optional<Riff> made() {
         Riff riff = derived.riff();
         MeterMap meters = riff.meters();
-        int fret = 5;
+        Optional<Voicing> before = Optional.empty();
         for (int bar = 0; bar < riff.bars(); bar++) {
             long end = meters.end(bar);
             int stroke = 0;
@@ -109,11 +109,11 @@ final class PedalRiff {
                     continue;
                 }
                 long span = Math.min(setting.group() * setting.grid(), end - at);
-                Optional<Voicing> v = chord(at, fret);
+                Optional<Voicing> v = chord(at, before);
                 if (v.isEmpty()) {
                     return Optional.empty();
                 }
-                fret = Math.max(1, v.get().shape().lowestFretted());
+                before = v;
                 roots.add(new RootSpan(Root.of(riff.ground().key(), v.get().root()), span));
                 treatments.add(
                         Treatment.best(setting.family())
@@ -134,7 +134,7 @@ final class PedalRiff {
     }
 
     /** The dyad of an accent: so many in its chord of old say which step it stands on. */
-    private Optional<Voicing> chord(long at, int fret) {
+    private Optional<Voicing> chord(long at, Optional<Voicing> before) {
         Riff riff = derived.riff();
         Key key = riff.ground().key();
         int chord = riff.chordAt(at);
@@ -154,7 +154,7 @@ final class PedalRiff {
                 catalogue,
                 setting.family(),
                 root.pitchClass(key),
-                fret,
+                before,
                 v -> v.shape().lowestSounded() > setting.string());
     }
 }

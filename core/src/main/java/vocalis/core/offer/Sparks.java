@@ -41,7 +41,7 @@ public final class Sparks {
     /** As many are offered at a time. */
     public static final int SIX = 6;
 
-    private static final int MOST_TRIES = 400;
+    private static final int MOST_TRIES = 60;
     private static final int LIKELY = 4;
 
     /** How often which family comes, a place for each turn. */
@@ -98,12 +98,17 @@ public final class Sparks {
      */
     public record Spark(Riff riff, Family family, String figure, Optional<Offer> twist) {}
 
-    /** Six that differ, also from those of the seed before; fewer where the ground has no more. */
+    /**
+     * Six that differ, also from those of the two seeds before; fewer where the ground has no more.
+     */
     public List<Spark> of(long seed) {
+        // Ten in a row reach into the two seeds before.
         Set<Riff> before = new HashSet<>();
-        Random earlier = new Random(seed - 1);
-        for (int i = 0; i < 3 * SIX; i++) {
-            before.add(spark(earlier).riff());
+        for (int back = 1; back <= 2; back++) {
+            Random earlier = new Random(seed - back);
+            for (int i = 0; i < MOST_TRIES; i++) {
+                before.add(spark(earlier).riff());
+            }
         }
         Random chance = new Random(seed);
         List<Spark> all = new ArrayList<>();

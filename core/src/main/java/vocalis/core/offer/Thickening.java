@@ -55,7 +55,7 @@ final class Thickening {
         Riff riff = derived.riff();
         TreeMap<Long, Voicing> dyads = new TreeMap<>();
         TreeMap<Long, Long> ends = new TreeMap<>();
-        int fret = 5;
+        Optional<Voicing> before = Optional.empty();
         for (Pass pass : riff.passes()) {
             for (Event e : pass.events()) {
                 long at = pass.start() + e.at();
@@ -70,12 +70,12 @@ final class Thickening {
                                 catalogue,
                                 setting.family(),
                                 midi % 12,
-                                fret,
+                                before,
                                 x -> x.midi().get(over ? 1 : 0) == midi);
                 if (v.isEmpty()) {
                     return Optional.empty();
                 }
-                fret = Math.max(1, v.get().shape().lowestFretted());
+                before = v;
                 dyads.put(at, v.get());
                 ends.put(at, Math.min(riff.length(), at + e.length()));
             }

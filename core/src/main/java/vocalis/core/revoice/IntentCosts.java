@@ -54,6 +54,18 @@ final class IntentCosts {
     private static final double PER_VOICE_TOO_MANY = 4;
     private static final double RINGS = 3;
 
+    private static final double NO_FIFTH = 2;
+
+    /**
+     * Each string up from the lowest for what is to be low; each silent one inside a lean shape.
+     */
+    private static final double PER_STRING_UP = 1.2;
+
+    private static final double PER_INNER_SILENCE = 1.5;
+
+    /** Tension is no reason to stretch: of the effort. */
+    private static final double PER_EFFORT = 0.4;
+
     /** From this tempo on a tight row wants two voices, and short ways count twice. */
     private static final int FAST = 150;
 
@@ -114,11 +126,15 @@ final class IntentCosts {
                 + swallowed
                 + PER_FRET_TOO_HIGH * over
                 + switch (intent) {
-                    case RISING_TENSION -> Math.abs(c.tension() - wanted(chord)) / 8.0;
+                    case RISING_TENSION ->
+                            Math.abs(c.tension() - wanted(chord)) / 8.0
+                                    + PER_EFFORT * c.candidate().fingering().effort();
+                    case MOVING_BASS -> PER_STRING_UP * Math.max(0, c.candidate().lowString() - 2);
                     case LEAST_HAND -> Math.min(20, c.candidate().fingering().effort());
                     case LEANEST ->
                             1.5 * Context.roughnessAgainstPowerChord(v, v.root())
                                     + 0.4 * v.voices()
+                                    + PER_INNER_SILENCE * v.innerSilences()
                                     + (Integer.bitCount(c.sounds()) < 2 ? BARE_OCTAVE : 0);
                     case DARKEST -> c.mean() / 4 - shades(c, 1, 3, 6, 8, 10);
                     case BRIGHTEST -> bright(chord, c);
@@ -143,7 +159,7 @@ final class IntentCosts {
                 + (Integer.bitCount(c.sounds()) < 2 ? BARE_OCTAVE : 0);
     }
 
-    /** Few voices with the root under them, nothing ringing; under gain no rough ones. */
+    /** Few voices with the root under them, nothing ringing over it; under gain no rough ones. */
     private double tight(Cell c) {
         Voicing v = c.voicing();
         int most = now.tempo >= FAST ? 2 : 3;
@@ -151,9 +167,21 @@ final class IntentCosts {
                 now.tone == Tone.GAIN ? 1.5 * Context.roughnessAgainstPowerChord(v, v.root()) : 0;
         return (Math.floorMod(c.bass(), OCTAVE) == v.root() ? 0 : ROOT_NOT_LOWEST)
                 + PER_VOICE_TOO_MANY * Math.max(0, v.voices() - most)
-                + (v.shape().rings() ? RINGS : 0)
+                + Math.max(0, most - v.voices())
+                + (ringsOver(v.shape()) ? RINGS : 0)
+                + PER_STRING_UP * c.candidate().lowString()
+                + (shades(c, 7) > 0 ? 0 : NO_FIFTH)
                 + (Integer.bitCount(c.sounds()) < 2 ? BARE_OCTAVE : 0)
                 + rough;
+    }
+
+    /**
+     * Whether an open string rings over fretted ones; the lowest, or open strings alone, do not.
+     */
+    private static boolean ringsOver(Shape shape) {
+        List<Integer> sounded = shape.sounded();
+        return sounded.stream().anyMatch(s -> shape.fret(s) > 0)
+                && sounded.subList(1, sounded.size()).stream().anyMatch(s -> shape.fret(s) == 0);
     }
 
     private static double mean(Voicing v) {

@@ -19,13 +19,16 @@ final class Voices {
 
     private static final int OCTAVE = 12;
 
+    /** The highest fret that chords an octave up may reach: past it the neck is for leads. */
+    private static final int HIGHEST_FRET = 19;
+
     private Voices() {}
 
     /** The riff twice, the second time with every shape an octave higher; none where one cannot. */
     static Riff octaveOnRepeat(Riff riff, Derived derived) {
         int n = riff.roots().size();
         Riff out = Chords.copy(riff, 0, n - 1, n);
-        int last = riff.ground().board().frets();
+        int last = Math.min(HIGHEST_FRET, riff.ground().board().frets());
         for (int i = 0; i < n; i++) {
             Derived.Chord chord = derived.chords().get(i);
             Optional<Shape> up = chord.candidate().voicing().shape().moved(OCTAVE, last);
@@ -41,7 +44,7 @@ final class Voices {
     /** Every shape an octave higher; none where one cannot go there. */
     static Riff octaveUp(Riff riff, Derived derived) {
         Riff out = riff;
-        int last = riff.ground().board().frets();
+        int last = Math.min(HIGHEST_FRET, riff.ground().board().frets());
         for (int i = 0; i < riff.roots().size(); i++) {
             Derived.Chord chord = derived.chords().get(i);
             Optional<Shape> up = chord.candidate().voicing().shape().moved(OCTAVE, last);
