@@ -5,8 +5,8 @@ import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
+import java.util.SplittableRandom;
 import vocalis.core.check.Check;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.derive.Derived;
@@ -105,12 +105,12 @@ public final class Sparks {
         // Ten in a row reach into the two seeds before.
         Set<Riff> before = new HashSet<>();
         for (int back = 1; back <= 2; back++) {
-            Random earlier = new Random(seed - back);
+            SplittableRandom earlier = new SplittableRandom(seed - back);
             for (int i = 0; i < MOST_TRIES; i++) {
                 before.add(spark(earlier).riff());
             }
         }
-        Random chance = new Random(seed);
+        SplittableRandom chance = new SplittableRandom(seed);
         List<Spark> all = new ArrayList<>();
         Set<Object> seen = new HashSet<>();
         for (int i = 0; i < MOST_TRIES && all.size() < SIX; i++) {
@@ -126,7 +126,7 @@ public final class Sparks {
         return List.copyOf(all);
     }
 
-    private Spark spark(Random chance) {
+    private Spark spark(SplittableRandom chance) {
         Family family = FAMILIES.get(chance.nextInt(FAMILIES.size()));
         List<Long> lengths = lengths(chance);
         List<RootSpan> spans = new ArrayList<>();
@@ -157,7 +157,7 @@ public final class Sparks {
     }
 
     /** One at hand that fills whole bars, or by turns one made for the bar. */
-    private Figure figure(long whole, Random chance) {
+    private Figure figure(long whole, SplittableRandom chance) {
         List<Figure> fitting =
                 FigureBook.all().stream()
                         .filter(f -> f.length() % meter.barTicks() == 0)
@@ -171,7 +171,7 @@ public final class Sparks {
      * A bar in eighths or, where the tempo lets the hand, with sixteenths in it: an accent on each
      * group, between them palm, stroke, held on or nothing by chance.
      */
-    private Figure made(Random chance) {
+    private Figure made(SplittableRandom chance) {
         StringBuilder steps = new StringBuilder();
         long eighths = meter.barTicks() / Ticks.EIGHTH;
         long group = groups(chance);
@@ -186,12 +186,12 @@ public final class Sparks {
         return FigureText.of("made", "Groups of " + group, Ticks.SIXTEENTH, steps.toString());
     }
 
-    private long groups(Random chance) {
+    private long groups(SplittableRandom chance) {
         boolean threes = meter.unit() == 8 && meter.beats() % 3 == 0;
         return threes ? 3 : 2 + chance.nextInt(3);
     }
 
-    private Spark twisted(Riff riff, Family family, Figure figure, Random chance) {
+    private Spark twisted(Riff riff, Family family, Figure figure, SplittableRandom chance) {
         int turn = chance.nextInt(2 * TWISTS.size());
         if (turn < TWISTS.size()) {
             Derived d = deriver.derive(riff, hand);
@@ -208,7 +208,7 @@ public final class Sparks {
     }
 
     /** How long each root lasts: four bars, in common time also two, with halves. */
-    private List<Long> lengths(Random chance) {
+    private List<Long> lengths(SplittableRandom chance) {
         long bar = meter.barTicks();
         List<Long> all = new ArrayList<>();
         boolean halves = meter.equals(Meter.COMMON);
@@ -235,7 +235,10 @@ public final class Sparks {
                         FigureBook.all().stream()
                                 .filter(f -> f.length() == meters.end(bar) - from)
                                 .toList());
-        Collections.shuffle(figures, new Random(seed));
+        SplittableRandom chance = new SplittableRandom(seed);
+        for (int i = figures.size() - 1; i > 0; i--) {
+            Collections.swap(figures, i, chance.nextInt(i + 1));
+        }
         List<Spark> all = new ArrayList<>();
         for (Figure f : figures) {
             Riff out = riff;
