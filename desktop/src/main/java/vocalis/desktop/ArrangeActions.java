@@ -66,6 +66,11 @@ final class ArrangeActions implements ArrangeCommands.Screen {
     }
 
     @Override
+    public void bassLines() {
+        ArrangeSheets.bassLines(session, model, host.get());
+    }
+
+    @Override
     public void bring() {
         ArrangeSheets.bring(session, model, models.hearing(), library, host.get());
     }

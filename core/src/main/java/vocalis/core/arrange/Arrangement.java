@@ -90,7 +90,7 @@ public final class Arrangement {
     }
 
     /** A riff on the instrument of another's ground. */
-    static Riff on(Ground ground, Riff riff) {
+    public static Riff on(Ground ground, Riff riff) {
         Ground own = riff.ground();
         Ground moved =
                 new Ground(

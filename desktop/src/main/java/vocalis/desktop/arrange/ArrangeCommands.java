@@ -23,6 +23,8 @@ public final class ArrangeCommands {
 
         void second(boolean clashesToo);
 
+        void bassLines();
+
         void bring();
 
         void register(int part);
@@ -192,6 +194,10 @@ public final class ArrangeCommands {
                 "second-find-all",
                 "find a part for the second guitar, clashes allowed",
                 () -> screen.second(true));
+        commands.add("bass-lines", "lines for the bass under this section, and why")
+                .in(STRIP)
+                .button("Bass lines")
+                .does(screen::bassLines);
         commands.once(
                 STRIP, "register-one", "floor and ceiling of guitar one", () -> screen.register(0));
         commands.once(

@@ -4,13 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import vocalis.core.arrange.Arrangement;
 import vocalis.core.arrange.Mend;
 import vocalis.core.arrange.PartOffer;
 import vocalis.core.arrange.SectionChange;
+import vocalis.core.derive.Deriver;
+import vocalis.core.hands.Hand;
 import vocalis.core.mix.BassFigure;
+import vocalis.core.mix.BassOffers;
 import vocalis.core.piece.Part;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Section;
+import vocalis.core.riff.Riff;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Note;
 import vocalis.desktop.session.Hearing;
@@ -71,6 +76,40 @@ public final class ArrangeSheets {
         } catch (IllegalArgumentException e) {
             session.say("Not done: " + e.getMessage() + ".");
         }
+    }
+
+    /** Lines that the bass could play under the section, each with what speaks for it. */
+    public static void bassLines(Session session, ArrangeModel a, SheetHost host) {
+        Riff riff =
+                Arrangement.on(
+                        a.piece().riff().ground(), a.piece().riff(a.current().riff()).riff());
+        Hand hand = session.hand();
+        session.ask(
+                "looking for bass lines",
+                () ->
+                        BassOffers.of(
+                                Deriver.once(riff, hand, session.catalogue()).score(),
+                                riff.ground().key()),
+                all -> {
+                    List<PickSheet.Row> rows = new ArrayList<>();
+                    for (BassOffers.Offer o : all) {
+                        rows.add(
+                                row(
+                                        session,
+                                        a,
+                                        ArrangeWords.name(o.why()),
+                                        o.figure().text() + " · " + ArrangeWords.what(o.why()),
+                                        a.edits().withBass(o.figure()),
+                                        "a line for the bass"));
+                    }
+                    PickSheet.show(
+                            host,
+                            "Bass under " + a.current().name(),
+                            "Degrees over each chord's bass, in eighths; - holds. " + HOW,
+                            "The section's bars are no whole number of eighths.",
+                            rows,
+                            a.hearing()::endHearing);
+                });
     }
 
     /** What could set the section off from the one before. */

@@ -2,8 +2,10 @@ package vocalis.desktop.arrange;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.IntegerProperty;
+import vocalis.core.mix.BassFigure;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Section;
 import vocalis.core.riff.Riff;
@@ -53,6 +55,15 @@ public final class SectionEdits {
     /** Changes the section under the caret. */
     public boolean change(String what, UnaryOperator<Section> how) {
         return change(what, "", how);
+    }
+
+    /** The piece with notes of the bass's own under this section, the bass in the band. */
+    public Piece withBass(BassFigure figure) {
+        int i = at();
+        Piece p = session.piece();
+        Section s = p.sections().get(i);
+        return p.arranged(i, s.with(s.band().withBass(true, Optional.of(figure))))
+                .mixed(p.mix().withBass(p.mix().bass().on(true), p.mix().bassLine()));
     }
 
     /** Changes the piece. */

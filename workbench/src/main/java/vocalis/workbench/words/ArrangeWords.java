@@ -8,6 +8,7 @@ import vocalis.core.arrange.PartOffer;
 import vocalis.core.arrange.SectionChange;
 import vocalis.core.arrange.Song;
 import vocalis.core.arrange.SongFinding;
+import vocalis.core.mix.BassOffers;
 import vocalis.core.revoice.Rub;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.theory.Key;
@@ -83,6 +84,30 @@ public final class ArrangeWords {
                     case BASS_RESTS -> "the bass is silent in this section";
                 };
         return what + left;
+    }
+
+    /** What a line for the bass is called. */
+    public static String name(BassOffers.Why why) {
+        return switch (why) {
+            case ON_THE_ACCENTS -> "On the accents";
+            case ROOT_AND_FIFTH -> "Root and fifth";
+            case OCTAVES -> "Octaves";
+            case TURNS_ON_A_DEGREE -> "A turn at the end";
+            case CLIMBS -> "A climb";
+            case HELD -> "Held";
+        };
+    }
+
+    /** What speaks for a line of the bass. */
+    public static String what(BassOffers.Why why) {
+        return switch (why) {
+            case ON_THE_ACCENTS -> "bass and kick hit with the riff";
+            case ROOT_AND_FIFTH -> "steady, and says no third";
+            case OCTAVES -> "drives";
+            case TURNS_ON_A_DEGREE -> "leads on; in the key under every chord";
+            case CLIMBS -> "moves up to the next bar; in the key under every chord";
+            case HELD -> "leaves the guitars all room";
+        };
     }
 
     /** What a part for the second guitar is called. */
