@@ -294,7 +294,7 @@ class MainTest {
     void aRiffIsRevoiced() throws Exception {
         String riff = demo(4).toString();
         List<String> all = output("revoice", riff, "--json").lines().toList();
-        assertThat(all).hasSizeBetween(19, 20);
+        assertThat(all).hasSizeBetween(22, 23);
         for (String line : all) {
             assertThat(new ObjectMapper().readTree(line).get("cells")).hasSize(4);
         }

@@ -378,7 +378,7 @@ class HandFlowTest extends WindowDriver {
         click(chordAt(1, 4));
         menu("fingers-from", "View", "On band and neck");
         assertThat(fx(() -> model().looks().fingersFrom().get())).isTrue();
-        menu("fingers", "Versions and checks");
+        menu("fingers", "Variations and checks");
         row(1);
         int caret = fx(() -> model().caret().chord());
         assertThat(riff().treatments().get(caret).fingers()).isPresent();
@@ -421,7 +421,7 @@ class HandFlowTest extends WindowDriver {
         row(0);
         assertThat(riff().roots().size()).isGreaterThan(chords);
         told("6 a line inside, mouse");
-        menu("drones-held", "Versions and checks");
+        menu("drones-held", "Variations and checks");
         row(0);
         assertThat(riff().treatments()).allMatch(t -> t.family() == Family.DRONE);
         var ringing = riff();

@@ -37,6 +37,8 @@ public final class Bassist {
     /** Seconds, tritones and sevenths, in any octave. */
     private static final Set<Integer> RUBS = Set.of(1, 2, 6, 10, 11);
 
+    private static final int LOW = 48;
+
     /** A chord shorter than this leaves no room to approach the next. */
     private static final long ROOM = 2 * Ticks.QUARTER;
 
@@ -240,7 +242,13 @@ public final class Bassist {
     private boolean rubs(int midi, long begin, long end) {
         return Stream.concat(Stream.of(score), second.stream())
                 .flatMap(s -> sounding(s, begin, end))
-                .anyMatch(m -> RUBS.contains((m - midi) % OCTAVE));
+                .anyMatch(m -> RUBS.contains((m - midi) % OCTAVE) || mud(m, midi));
+    }
+
+    /** Under C3 thirds are mud (common practice, no source). */
+    private static boolean mud(int guitar, int bass) {
+        int apart = guitar - bass;
+        return Math.max(guitar, bass) < LOW && (apart == 3 || apart == 4);
     }
 
     /** What rings or is struck in a time: of each string the last note before its end. */
@@ -273,7 +281,7 @@ public final class Bassist {
                 int chord = score.harmonyAt(at);
                 boolean holds = s == BassFigure.Step.Still.HOLD && !notes.isEmpty();
                 if (s instanceof BassFigure.Step.Note n && chord >= 0) {
-                    int midi = roots[chord] + n.semitones();
+                    int midi = pitch(chord, 0) + n.semitones();
                     notes.add(new BassNote(at, lasts, midi, at == begin ? 0.9 : 0.8));
                 } else if (holds && end(notes) == at) {
                     BassNote held = notes.remove(notes.size() - 1);

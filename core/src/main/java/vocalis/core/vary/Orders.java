@@ -93,10 +93,14 @@ final class Orders {
         return riff.withRoots(roots, treatments);
     }
 
-    /** The root a tritone away. */
+    /** The root a tritone away, where the chord falls a fifth into the next as a dominant does. */
     static Riff tritone(Riff riff, int chord) {
         Key key = riff.ground().key();
-        Root away = riff.roots().get(chord).root().transposed(key, 6);
-        return Chords.bestMember(Chords.root(riff, chord, away), chord);
+        Root now = riff.roots().get(chord).root();
+        int next = riff.roots().get((chord + 1) % riff.roots().size()).root().pitchClass(key);
+        if (Math.floorMod(next - now.pitchClass(key), 12) != FOURTH) {
+            return riff;
+        }
+        return Chords.bestMember(Chords.root(riff, chord, now.transposed(key, 6)), chord);
     }
 }

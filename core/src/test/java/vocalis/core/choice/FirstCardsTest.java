@@ -18,7 +18,10 @@ class FirstCardsTest {
 
     private static final Catalogue CATALOGUE = new Catalogue();
 
-    /** On four grounds, every root and family: no first card over fret 12 where one lies below. */
+    /**
+     * On four grounds (the first in the short run), every root and family: no first card over fret 12
+     * where one lies below.
+     */
     @ParameterizedTest
     @EnumSource(Family.class)
     void theFirstCardLiesLow(Family family) {
@@ -29,7 +32,8 @@ class FirstCardsTest {
             {Tuning.STANDARD, 0, "A mixolydian"},
             {Tuning.STANDARD, 3, "F dorian"}
         };
-        for (Object[] g : grounds) {
+        int tried = Boolean.getBoolean("vocalis.long") ? 4 : 1;
+        for (Object[] g : List.of(grounds).subList(0, tried)) {
             Fretboard board = new Fretboard(Instrument.of((Tuning) g[0]), (int) g[1]);
             for (int root = 0; root < 12; root++) {
                 Key key = Key.parse((String) g[2]);

@@ -143,8 +143,6 @@ public final class Menus {
                 "Write",
                 "roots",
                 "next-root",
-                "ideas",
-                "sparks",
                 "type",
                 "guitar",
                 "part-of-rests",
@@ -158,11 +156,13 @@ public final class Menus {
 
     private Menu versions() {
         return menu(
-                "Versions and checks",
+                "Variations and checks",
                 "keep-version",
                 "keep-named",
                 "versions",
                 "variations",
+                "ideas",
+                "sparks",
                 "ways",
                 "fingers",
                 "drones-held",

@@ -116,7 +116,7 @@ public final class NeckSkin extends CanvasSkin<Neck> {
                 Math.max(1, wide),
                 8,
                 String.format(
-                        "the farthest change of the riff: from chord %d to %d, %.0f mm; the menu Versions and checks offers other ways",
+                        "the farthest change of the riff: from chord %d to %d, %.0f mm; the menu Variations and checks offers other ways",
                         from + 1, to + 1, way.hardestMm()));
         int now = Math.min(model.caret().chord(), chords.size() - 1) + 1;
         at.forEach(

@@ -244,7 +244,7 @@ public final class ReadoutPane extends VBox {
                         + (more
                                 ? "\nand "
                                         + (findings.size() - 2)
-                                        + " more: the menu Versions and checks lists them."
+                                        + " more: the menu Variations and checks lists them."
                                 : ""));
         remarks.setManaged(!said.isEmpty());
     }

@@ -202,7 +202,7 @@ public final class WritingSheets {
                 "Versions and endings",
                 "↑ ↓ choose, hold H to hear, Enter works on it, C compares, Delete forgets a"
                         + " version.",
-                "Nothing is kept yet: the menu Versions and checks keeps the riff as it stands.",
+                "Nothing is kept yet: the menu Variations and checks keeps the riff as it stands.",
                 rows,
                 model.hearing()::endPreview);
     }
@@ -297,7 +297,10 @@ public final class WritingSheets {
     private static void keep(WriteModel model, String name, String note) {
         if (model.session().apply(Edits.keepVersion(name, note))) {
             model.session()
-                    .say("Kept as " + name + ". The menu Versions and checks shows what is kept.");
+                    .say(
+                            "Kept as "
+                                    + name
+                                    + ". The menu Variations and checks shows what is kept.");
         }
     }
 

@@ -28,9 +28,6 @@ public final class GainModel implements AutoCloseable {
     /** What was read for a voicing. */
     public record ChordGain(Voicing voicing, double[] cents, GainReadings.Against against) {}
 
-    /** Nobody types on for so long before all chords are read. */
-    private static final long QUIET_MILLIS = 250;
-
     private final Session session;
     private final ShownChord of;
     private final GainReadings readings;
@@ -48,7 +45,8 @@ public final class GainModel implements AutoCloseable {
         this.of = of;
         readings = session.player().measured().gain();
         shownChannel = background.channel("reckoning gain", shown::set);
-        chordsChannel = background.patientChannel("reckoning gain", QUIET_MILLIS, chords::set);
+        long rest = session.player().measured().restMillis();
+        chordsChannel = background.patientChannel("reckoning gain", rest, chords::set);
         pure.addListener(o -> refresh());
     }
 

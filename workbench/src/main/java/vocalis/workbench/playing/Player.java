@@ -158,16 +158,10 @@ public final class Player implements AutoCloseable {
         }
     }
 
-    /**
-     * Nothing newer came for so long before a riff is measured: somebody who is still typing is not
-     * worked for in vain.
-     */
-    private static final long QUIET_MILLIS = 250;
-
     /** Brings the riff to the common loudness once it is known how loud it is. */
     private void level(Heard next, long mine) {
         execute(
-                r -> leveller.schedule(r, QUIET_MILLIS, TimeUnit.MILLISECONDS),
+                r -> leveller.schedule(r, measured.restMillis(), TimeUnit.MILLISECONDS),
                 "measuring loudness",
                 () -> {
                     if (mine != newest) {

@@ -54,7 +54,8 @@ public final class VariationWords {
             case TWO_KEYS -> "the riff twice; the second time every root a fourth higher";
             case OTHER_END -> "the last root becomes the one that leads best into the first";
             case TWELVE_BARS -> "first, fourth and fifth degree over twelve bars, voiced like here";
-            case TRITONE_SUBSTITUTE -> "the root under the caret six semitones away";
+            case TRITONE_SUBSTITUTE ->
+                    "the root under the caret, a fifth over the next, six semitones away";
             case OCTAVE_ON_REPEAT -> "the riff twice; the second time every shape twelve frets up";
             case OCTAVE_UP -> "every shape twelve frets up";
             case NEXT_TREATMENT -> "the whole riff in the next family";
