@@ -229,11 +229,16 @@ public final class Drummer {
             }
             Map<Long, Integer> riff = struck.between(start, end);
             List<Long> places = new ArrayList<>(riff.keySet());
-            places.sort(Comparator.comparingInt((Long at) -> -worth(at)).thenComparing(at -> at));
+            // Of strokes that weigh the same every other bar takes the later ones.
+            places.sort(
+                    Comparator.comparingInt((Long at) -> -worth(at))
+                            .thenComparing(at -> odd() ? -at : at));
+            int most = feel == Feel.HALF_TIME ? mine.size() / 2 + 2 : mine.size() + 1;
             double foot = feel == Feel.HALF_TIME ? FOOT_IN_HALF_TIME : FOOT;
             for (long at : places) {
                 boolean down = role(at) == Pulse.Role.DOWN;
-                if ((riff.get(at) >= Struck.LOW || down) && free(at, foot)) {
+                boolean room = kicks.size() < most || riff.get(at) == Struck.ACCENT;
+                if (room && (riff.get(at) >= Struck.LOW || down) && free(at, foot)) {
                     kicks.put(at, riff.get(at) == Struck.ACCENT ? 0.95 : 0.8);
                 }
             }
@@ -243,10 +248,7 @@ public final class Drummer {
         }
 
         private int worth(long at) {
-            int place =
-                    (at - start) % Ticks.QUARTER == 0
-                            ? 2
-                            : (at - start) % Ticks.EIGHTH == 0 ? 1 : 0;
+            int place = role(at) == Pulse.Role.DOWN ? 2 : (at - start) % Ticks.EIGHTH == 0 ? 1 : 0;
             return 4 * struck.at(at) + place;
         }
 

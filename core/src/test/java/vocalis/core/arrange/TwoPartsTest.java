@@ -14,7 +14,9 @@ import vocalis.core.derive.Deriver;
 import vocalis.core.edit.FigureText;
 import vocalis.core.edit.Times;
 import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
+import vocalis.core.instrument.Tuning;
 import vocalis.core.mix.BassFigure;
 import vocalis.core.mix.Fader;
 import vocalis.core.mix.Groove;
@@ -29,6 +31,7 @@ import vocalis.core.piece.Part;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Section;
 import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Ground;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Riffs;
@@ -284,6 +287,36 @@ class TwoPartsTest {
         System.out.printf("moving lines and fills: %d of %d repeat%n", repeated, moving);
         assertThat(moving).isGreaterThan(100);
         assertThat((double) repeated / moving).isLessThan(0.05);
+    }
+
+    /**
+     * In every tuning of the program (some in the short run) parts lie where a hand reaches them.
+     */
+    @Test
+    void partsLieWhereAHandReachesInEveryTuning() {
+        List<Tuning> tunings = Tuning.offered();
+        int tried = Boolean.getBoolean("vocalis.long") ? tunings.size() : 4;
+        for (int i = 0; i < tried; i++) {
+            Tuning t = tunings.get(i * tunings.size() / tried);
+            Riff r = Riffs.repeating(1, 6, 4, 7);
+            Ground g = r.ground();
+            r = r.withGround(new Ground(Instrument.of(t), 0, g.key(), g.tone(), g.a4Hz()));
+            List<PartOffer> all =
+                    SecondParts.of(
+                            Piece.of("p", "piece", "", r),
+                            "riff-1",
+                            Hand.MEDIUM,
+                            SongTest.CATALOGUE,
+                            false);
+            assertThat(all).as(t.name()).isNotEmpty();
+            for (PartOffer o : all) {
+                Derived d = Deriver.once(o.riff(), Hand.MEDIUM, SongTest.CATALOGUE);
+                int most = o.family().isPresent() ? 14 : 19;
+                for (ScoreNote n : d.score().notes()) {
+                    assertThat(n.fret()).as("%s, %s", t, o.kind()).isLessThanOrEqualTo(most);
+                }
+            }
+        }
     }
 
     private static int pitch(Derived d, ScoreNote n) {

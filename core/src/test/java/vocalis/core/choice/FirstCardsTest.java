@@ -19,8 +19,8 @@ class FirstCardsTest {
     private static final Catalogue CATALOGUE = new Catalogue();
 
     /**
-     * On four grounds (the first in the short run), every root and family: no first card over fret 12
-     * where one lies below.
+     * On four grounds (the first in the short run), every root and family: no first card over fret
+     * 12 where one lies below.
      */
     @ParameterizedTest
     @EnumSource(Family.class)
