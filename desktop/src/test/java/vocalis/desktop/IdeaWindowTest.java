@@ -2,6 +2,8 @@ package vocalis.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -10,9 +12,15 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import vocalis.core.edit.FigureText;
 import vocalis.core.mix.Mix;
+import vocalis.core.pattern.Event;
 import vocalis.core.pattern.LineNote;
+import vocalis.core.pattern.Pattern;
+import vocalis.core.piece.Piece;
+import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Riff;
+import vocalis.workbench.document.Edits;
 
 /** Ideas, sparks and lines for the bass, by keys and by mouse, heard before they are taken. */
 @ExtendWith(ApplicationExtension.class)
@@ -105,5 +113,41 @@ class IdeaWindowTest extends WindowDriver {
         var line = fx(() -> model().session().piece().sections().get(0).band().line());
         assertThat(line).isPresent();
         assertThat(line.get().text()).startsWith("1 8 1 8");
+    }
+
+    /** A line of single notes is harmonised by guitar two; the whole of it or its second half. */
+    @Test
+    void aLineIsHarmonised(FxRobot robot) {
+        Riff line =
+                riff().withPattern(
+                                Pattern.of(
+                                        FigureText.of(
+                                                "line", "line", Ticks.EIGHTH, "1 2 3 5 4 3 2 1")))
+                        .withTouches(List.of());
+        fx(() -> model().session().apply(Edits.riff("write a line", r -> line)));
+        settle();
+        run("ideas");
+        awaitRow(robot, "Harmonise the line …");
+        robot.clickOn("Harmonise the line …");
+        awaitRow(robot, "The line in thirds above, second half");
+        robot.clickOn("The line in thirds above, second half");
+        settle();
+        Riff second =
+                fx(
+                        () -> {
+                            Piece p = model().session().piece();
+                            return p.secondOf(p.riffs().get(0).id(), Optional.empty());
+                        });
+        long half = second.meters().start(second.bars() / 2);
+        List<Long> struck =
+                second.passes().stream()
+                        .flatMap(
+                                p ->
+                                        p.events().stream()
+                                                .filter(Event::sounds)
+                                                .map(e -> p.start() + e.at()))
+                        .toList();
+        assertThat(struck).isNotEmpty().allMatch(at -> at >= half);
+        assertThat(fx(() -> model().session().piece().mix().second().on())).isTrue();
     }
 }

@@ -183,7 +183,7 @@ final class Purpose {
     /** Two notes across one or two silent strings; a string ringing inside; unisons. */
     private double octave() {
         if (opens == 0 && voices == 2) {
-            return span == 0 ? 1.0 : -0.5;
+            return span == 0 ? 1.0 : inner <= 1 ? -0.5 : 0.5;
         }
         boolean plain = all.equals(ROOT);
         if (plain) {
@@ -201,7 +201,7 @@ final class Purpose {
     private double triad() {
         double type = all.equals(MAJOR) || all.equals(MINOR) ? 0 : 1.6;
         boolean five13 = voices == 3 && inner == 0 && bass == 7;
-        return type + form(type == 0) - (five13 ? 0.6 : 0);
+        return type + form(type == 0) - (five13 ? 0.2 : 0);
     }
 
     /** Suspensions and added ninths, in thin and full forms, over their root. */

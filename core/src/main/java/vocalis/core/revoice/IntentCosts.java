@@ -7,6 +7,7 @@ import vocalis.core.instrument.Shape;
 import vocalis.core.revoice.Revoicer.Cell;
 import vocalis.core.revoice.Revoicer.Moves;
 import vocalis.core.riff.Tone;
+import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 
 /**
@@ -46,6 +47,9 @@ final class IntentCosts {
     /** Each voice under three where the row is to be bright. */
     private static final double PER_VOICE_MISSING = 3;
 
+    /** Each voice over four there: a full grip clouds. */
+    private static final double PER_VOICE_CROWDING = 1.5;
+
     /** In a tight row: other strings, another shape on them, a bass that is no root. */
     private static final double OTHER_STRINGS = 4;
 
@@ -61,10 +65,15 @@ final class IntentCosts {
      */
     private static final double PER_STRING_UP = 1.2;
 
+    private static final double PER_STRING_UP_WHERE_TIGHT = 2.5;
+
     private static final double PER_INNER_SILENCE = 1.5;
 
     /** Tension is no reason to stretch: of the effort. */
     private static final double PER_EFFORT = 0.4;
+
+    /** Suspensions share notes by themselves: a held note is asked of the others first. */
+    private static final double OF_ITSELF = 2;
 
     /** From this tempo on a tight row wants two voices, and short ways count twice. */
     private static final int FAST = 150;
@@ -139,6 +148,7 @@ final class IntentCosts {
                     case DARKEST -> c.mean() / 4 - shades(c, 1, 3, 6, 8, 10);
                     case BRIGHTEST -> bright(chord, c);
                     case TIGHT -> tight(c);
+                    case HELD_NOTE -> c.family() == Family.SUSPENDED ? OF_ITSELF : 0;
                     case SURPRISE -> 6 * chance(v);
                     default -> 0;
                 };
@@ -156,6 +166,7 @@ final class IntentCosts {
                 - (c.voicing().shape().rings() ? 1 : 0)
                 + PER_SEMITONE_ABOVE * Math.max(0, above - OCTAVE)
                 + PER_VOICE_MISSING * Math.max(0, 3 - c.voicing().voices())
+                + PER_VOICE_CROWDING * Math.max(0, c.voicing().voices() - 4)
                 + (Integer.bitCount(c.sounds()) < 2 ? BARE_OCTAVE : 0);
     }
 
@@ -169,7 +180,7 @@ final class IntentCosts {
                 + PER_VOICE_TOO_MANY * Math.max(0, v.voices() - most)
                 + Math.max(0, most - v.voices())
                 + (ringsOver(v.shape()) ? RINGS : 0)
-                + PER_STRING_UP * c.candidate().lowString()
+                + PER_STRING_UP_WHERE_TIGHT * c.candidate().lowString()
                 + (shades(c, 7) > 0 ? 0 : NO_FIFTH)
                 + (Integer.bitCount(c.sounds()) < 2 ? BARE_OCTAVE : 0)
                 + rough;

@@ -6,6 +6,7 @@ import java.util.Locale;
 import vocalis.core.arrange.PartOffer;
 import vocalis.core.arrange.SecondParts;
 import vocalis.core.derive.Derived;
+import vocalis.core.edit.Strokes;
 import vocalis.core.hands.Hand;
 import vocalis.core.mix.Fader;
 import vocalis.core.mix.Mix;
@@ -125,7 +126,8 @@ public final class IdeaSheets {
                     List<PickSheet.Row> rows = new ArrayList<>();
                     for (PartOffer o : all) {
                         if (o.kind().steps() > 0) {
-                            rows.add(harmony(model, riff, o));
+                            rows.add(harmony(model, riff, o, o.riff(), ""));
+                            rows.add(harmony(model, riff, o, late(o.riff()), ", second half"));
                         }
                     }
                     PickSheet.show(
@@ -138,8 +140,14 @@ public final class IdeaSheets {
                 });
     }
 
-    private static PickSheet.Row harmony(WriteModel model, String riff, PartOffer o) {
-        String name = ArrangeWords.name(o);
+    /** A part that comes in with the second half of its bars. */
+    private static Riff late(Riff part) {
+        return Strokes.emptied(part, 0, part.meters().start(part.bars() / 2));
+    }
+
+    private static PickSheet.Row harmony(
+            WriteModel model, String riff, PartOffer o, Riff part, String when) {
+        String name = ArrangeWords.name(o) + when;
         String what =
                 o.clashes() == 0
                         ? "nothing rubs"
@@ -147,14 +155,14 @@ public final class IdeaSheets {
         return new PickSheet.Row(
                 name,
                 what,
-                () -> model.hearing().preview(o.riff()),
+                () -> model.hearing().preview(part),
                 () -> {
                     model.session()
                             .apply(
                                     new Edit.OfPiece(
                                             "harmonise the line",
                                             "",
-                                            p -> playing(p.withSecond(riff, o.riff()))));
+                                            p -> playing(p.withSecond(riff, part))));
                     model.session().say(name + ": guitar two plays it.");
                 },
                 null);
