@@ -370,7 +370,8 @@ class WriteWindowTest extends WindowDriver {
         assertThat(fx(() -> shell.workspace().changed())).isTrue();
         askToClose(robot);
         press(robot, KeyCode.ESCAPE);
-        await("still open", () -> fx(() -> stage.isShowing()));
+        await("no question", () -> robot.lookup("#ask-save").tryQuery().isEmpty());
+        assertThat(fx(() -> stage.isShowing())).isTrue();
         askToClose(robot);
         clickOn(robot, "#ask-save");
         await("its name", () -> robot.lookup("#ask-line").tryQuery().isPresent());

@@ -6,6 +6,7 @@ import java.util.function.Predicate;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.derive.Derived;
+import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 
@@ -14,6 +15,7 @@ final class Dyads {
 
     private static final int HIGHEST_FRET = 12;
     private static final double PER_FRET = 0.4;
+    private static final double PER_NOTE_OUTSIDE = 50;
     private static final double PER_STRING = 2;
     private static final double TOO_HIGH = 3;
     private static final double PER_SILENCE = 3;
@@ -38,8 +40,16 @@ final class Dyads {
                 .stream()
                 .filter(c -> c.voicing().voices() == 2 && !c.voicing().shape().rings())
                 .filter(c -> fits.test(c.voicing()))
-                .min(Comparator.comparingDouble(c -> cost(c, before)))
+                .min(
+                        Comparator.comparingDouble(
+                                c -> cost(c, before) + outside(derived, c.voicing())))
                 .map(Candidate::voicing);
+    }
+
+    /** Dyads are of the scale, unless the family has none there. */
+    private static double outside(Derived derived, Voicing v) {
+        Key key = derived.riff().ground().key();
+        return PER_NOTE_OUTSIDE * v.pitchClasses().stream().filter(p -> !key.contains(p)).count();
     }
 
     private static double cost(Candidate c, Optional<Voicing> before) {

@@ -92,12 +92,16 @@ public final class IdeaSheets {
                     PickSheet.show(
                             host,
                             IdeaWords.name(idea),
-                            IdeaWords.what(idea) + ". " + HOW,
+                            sentence(IdeaWords.what(idea)) + HOW,
                             "This riff gives it nothing to work on, or nothing that can be played as"
                                     + " well as before.",
                             rows,
                             model.hearing()::endPreview);
                 });
+    }
+
+    private static String sentence(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + ". ";
     }
 
     private static PickSheet.Row row(
