@@ -27,7 +27,6 @@ import vocalis.core.pattern.Struck;
 import vocalis.core.piece.Part;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Section;
-import vocalis.core.revoice.Rub;
 import vocalis.core.riff.Lines;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
@@ -57,7 +56,6 @@ public final class SecondParts {
     /** How far over (under) the first guitar a part may lie, in semitones; set by hand. */
     private static final int REACH = 19;
 
-    private static final double LEAP = 3;
     private static final double OUTSIDE_THE_CHORD = 2.5;
     private static final double STILL = 1.5;
 
@@ -92,7 +90,7 @@ public final class SecondParts {
     private final Catalogue catalogue;
     private final Deriver deriver;
     private final Part.Register register;
-    private final List<Sound> sounds;
+    private final FirstGuitar guitar;
     private final Slots slots;
     private final boolean clashesToo;
 
@@ -107,7 +105,7 @@ public final class SecondParts {
         riff = Arrangement.on(piece.riff().ground(), piece.riff(riffId).riff());
         first = Deriver.once(riff, hand, catalogue);
         register = piece.second().map(Part::register).orElse(Part.Register.ALL);
-        sounds = Ringing.of(first.score());
+        guitar = new FirstGuitar(Ringing.of(first.score()));
         slots = new Slots(riff, first);
     }
 
@@ -129,7 +127,7 @@ public final class SecondParts {
             line(PartKind.FILL, slots.fill(), above).ifPresent(found::add);
             struck(PartKind.OCTAVES, Family.OCTAVE, slots.quarters(), above).ifPresent(found::add);
             for (PartKind k : List.of(PartKind.THIRDS, PartKind.SIXTHS, PartKind.TENTHS)) {
-                LineHarmony.of(riff, above ? k.steps() : -k.steps(), this::rubs, this::degree)
+                LineHarmony.of(riff, above ? k.steps() : -k.steps(), guitar::rubs, this::degree)
                         .flatMap(e -> offer(k, above, Optional.empty(), riff.treatments(), e))
                         .ifPresent(found::add);
             }
@@ -141,18 +139,6 @@ public final class SecondParts {
         return List.copyOf(found);
     }
 
-    /** Lowest and highest note of the first guitar in a stretch; empty where it is silent. */
-    private int[] range(long from, long to) {
-        int[] range = {128, -1};
-        for (Sound s : sounds) {
-            if (s.from() < to && s.to() > from) {
-                range[0] = Math.min(range[0], s.midi());
-                range[1] = Math.max(range[1], s.midi());
-            }
-        }
-        return range;
-    }
-
     private boolean free(int midi, int[] range, boolean above) {
         boolean beside =
                 range[1] < 0
@@ -160,26 +146,6 @@ public final class SecondParts {
                                 ? midi > range[1] && midi <= range[1] + REACH
                                 : midi < range[0] && midi >= range[0] - REACH);
         return beside && register.has(midi);
-    }
-
-    /** Whether a note rubs with what the first guitar lets sound. */
-    private boolean rubs(int midi, long from, long to) {
-        for (Sound s : sounds) {
-            boolean together = Math.min(to, s.to()) - Math.max(from, s.from()) > 0;
-            if (together && Rub.kind(s.midi(), midi).isPresent() && !has(midi, from, to)) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private boolean has(int midi, long from, long to) {
-        return sounds.stream()
-                .anyMatch(
-                        s ->
-                                Math.floorMod(s.midi() - midi, 12) == 0
-                                        && s.from() <= from
-                                        && s.to() >= to);
     }
 
     private Optional<PartOffer> line(PartKind kind, List<Slots.Slot> slots, boolean above) {
@@ -192,12 +158,12 @@ public final class SecondParts {
         }
         Key key = riff.ground().key();
         for (Slots.Slot s : slots) {
-            int[] range = range(s.at(), s.at() + s.length());
+            int[] range = guitar.range(s.at(), s.at() + s.length());
             int[] free =
                     IntStream.rangeClosed(low, high)
                             .filter(m -> key.contains(Math.floorMod(m, 12)))
                             .filter(m -> free(m, range, above))
-                            .filter(m -> clashesToo || !rubs(m, s.at(), s.at() + s.length()))
+                            .filter(m -> clashesToo || !guitar.rubs(m, s.at(), s.at() + s.length()))
                             .filter(m -> degree(m).isPresent())
                             .toArray();
             if (free.length == 0) {
@@ -205,7 +171,9 @@ public final class SecondParts {
             }
             choices.add(free);
         }
-        int[] notes = smoothest(slots, choices, above, still(kind));
+        int[] notes =
+                SmoothLine.through(
+                        choices, (i, midi) -> own(slots.get(i), midi, above), still(kind));
         boolean repeats = IntStream.range(1, notes.length).anyMatch(i -> notes[i] == notes[i - 1]);
         if (kind == PartKind.FILL && repeats) {
             return Optional.empty();
@@ -237,53 +205,11 @@ public final class SecondParts {
         return kind == PartKind.HELD_LINE ? STILL : STILL_WHERE_IT_MOVES;
     }
 
-    /**
-     * One note a slot, so that the way through them is shortest: steps cost their semitones, leaps
-     * more, notes that the chord lacks and a line that stands still a little.
-     */
-    private int[] smoothest(
-            List<Slots.Slot> slots, List<int[]> choices, boolean above, double still) {
-        int n = choices.size();
-        double[][] best = new double[n][];
-        int[][] from = new int[n][];
-        for (int i = 0; i < n; i++) {
-            best[i] = new double[choices.get(i).length];
-            from[i] = new int[choices.get(i).length];
-            for (int c = 0; c < best[i].length; c++) {
-                int midi = choices.get(i)[c];
-                double own = own(slots.get(i), midi, above);
-                best[i][c] = i == 0 ? own : Double.MAX_VALUE;
-                for (int b = 0; i > 0 && b < best[i - 1].length; b++) {
-                    double way = best[i - 1][b] + own + step(midi - choices.get(i - 1)[b], still);
-                    if (way < best[i][c]) {
-                        best[i][c] = way;
-                        from[i][c] = b;
-                    }
-                }
-            }
-        }
-        int at = 0;
-        for (int c = 0; c < best[n - 1].length; c++) {
-            at = best[n - 1][c] < best[n - 1][at] ? c : at;
-        }
-        int[] notes = new int[n];
-        for (int i = n - 1; i >= 0; i--) {
-            notes[i] = choices.get(i)[at];
-            at = from[i][at];
-        }
-        return notes;
-    }
-
     private double own(Slots.Slot s, int midi, boolean above) {
-        int[] range = range(s.at(), s.at() + s.length());
+        int[] range = guitar.range(s.at(), s.at() + s.length());
         double away = range[1] < 0 ? 0 : above ? midi - range[1] : range[0] - midi;
-        boolean inChord = has(midi, s.at(), s.at() + s.length());
+        boolean inChord = guitar.has(midi, s.at(), s.at() + s.length());
         return Math.abs(away - 6) / 6 + (inChord ? 0 : OUTSIDE_THE_CHORD);
-    }
-
-    private static double step(int semitones, double still) {
-        int apart = Math.abs(semitones);
-        return apart == 0 ? still : apart <= 4 ? apart / 2.0 : apart * LEAP / 2;
     }
 
     /** A note as a degree of the key, so that it follows another key and the roots. */
@@ -342,7 +268,7 @@ public final class SecondParts {
 
     /** The shapes of a chord that keep to the part's place, the plainest first. */
     private List<Candidate> fitting(Family family, Derived.Chord c, boolean above) {
-        int[] range = range(c.start(), c.end());
+        int[] range = guitar.range(c.start(), c.end());
         return catalogue.candidates(riff.ground().board(), hand, family, c.root()).stream()
                 .filter(k -> family != Family.OCTAVE || octave(k.voicing()))
                 .filter(k -> fits(k.voicing(), c, range, above))
@@ -394,7 +320,7 @@ public final class SecondParts {
             boolean inner = octave && n.midi() != outer && register.has(n.midi());
             if (!inner && !free(n.midi(), range, above)
                     || !riff.ground().key().contains(Math.floorMod(n.midi(), 12))
-                    || !clashesToo && rubs(n.midi(), c.start(), c.end())) {
+                    || !clashesToo && guitar.rubs(n.midi(), c.start(), c.end())) {
                 return false;
             }
         }

@@ -15,10 +15,10 @@ final class Answer {
 
     private Answer() {}
 
-    static List<Offer> of(Derived derived, Catalogue catalogue) {
+    static List<Made> of(Derived derived, Catalogue catalogue) {
         Riff riff = derived.riff();
         int n = riff.roots().size();
-        List<Offer> all = new ArrayList<>();
+        List<Made> all = new ArrayList<>();
         for (int share : SHARES) {
             int others = n - n * share / 100;
             if (n < 2 || others < 1 || all.stream().anyMatch(o -> others == changed(o, n))) {
@@ -28,12 +28,12 @@ final class Answer {
             for (int i = 2 * n - others; i < 2 * n; i++) {
                 out = Chords.bestMember(NextRoot.at(out, i).get(0).in(out, i), i);
             }
-            all.add(new Offer(Idea.ANSWER, new Offer.Setting.Kept(share), out));
+            all.add(new Made(new Setting.Kept(share), out));
         }
         return all;
     }
 
-    private static int changed(Offer o, int n) {
-        return n - n * ((Offer.Setting.Kept) o.setting()).hundredths() / 100;
+    private static int changed(Made o, int n) {
+        return n - n * ((Setting.Kept) o.setting()).hundredths() / 100;
     }
 }

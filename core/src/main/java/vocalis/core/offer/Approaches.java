@@ -20,12 +20,10 @@ final class Approaches {
 
     private Approaches() {}
 
-    static List<Offer> of(Derived derived, Catalogue catalogue) {
-        List<Offer> all = new ArrayList<>();
+    static List<Made> of(Derived derived, Catalogue catalogue) {
+        List<Made> all = new ArrayList<>();
         for (int from : new int[] {-1, 1}) {
-            all.add(
-                    new Offer(
-                            Idea.APPROACH, new Offer.Setting.Semitone(from), made(derived, from)));
+            all.add(new Made(new Setting.Semitone(from), made(derived, from)));
         }
         return all;
     }

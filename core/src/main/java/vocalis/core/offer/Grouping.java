@@ -24,9 +24,9 @@ final class Grouping {
 
     private Grouping() {}
 
-    static List<Offer> across(Derived derived, Catalogue catalogue) {
+    static List<Made> across(Derived derived, Catalogue catalogue) {
         Riff riff = derived.riff();
-        List<Offer> all = new ArrayList<>();
+        List<Made> all = new ArrayList<>();
         for (int group : GROUPS) {
             for (int bars : BARS) {
                 long bar = riff.meters().meter(0).barTicks();
@@ -35,9 +35,8 @@ final class Grouping {
                 if (even && runs && group * Ticks.EIGHTH < bar) {
                     Pattern p = Pattern.of(group(riff, group, bars * bar));
                     all.add(
-                            new Offer(
-                                    Idea.ACROSS_THE_BAR,
-                                    new Offer.Setting.Group(group, bars),
+                            new Made(
+                                    new Setting.Group(group, bars),
                                     riff.withPattern(p).withTouches(List.of())));
                 }
             }
@@ -81,9 +80,9 @@ final class Grouping {
         return new Figure("group", "group of " + eighths, length, all);
     }
 
-    static List<Offer> cut(Derived derived, Catalogue catalogue) {
+    static List<Made> cut(Derived derived, Catalogue catalogue) {
         Riff riff = derived.riff();
-        List<Offer> all = new ArrayList<>();
+        List<Made> all = new ArrayList<>();
         for (int every : new int[] {0, 2}) {
             if (every > 0 && riff.bars() <= every) {
                 continue;
@@ -96,7 +95,7 @@ final class Grouping {
                     out = Times.meter(out, bar, new Meter((int) eighths - 1, 8));
                 }
             }
-            all.add(new Offer(Idea.CUT_AN_EIGHTH, new Offer.Setting.EveryBars(every), out));
+            all.add(new Made(new Setting.EveryBars(every), out));
         }
         return all;
     }

@@ -22,7 +22,7 @@ public enum Idea {
     THICKEN(Thickening::of);
 
     private interface Rule {
-        List<Offer> of(Derived derived, Catalogue catalogue);
+        List<Made> of(Derived derived, Catalogue catalogue);
     }
 
     private final Rule rule;
@@ -33,9 +33,9 @@ public enum Idea {
 
     /**
      * What it makes of a riff, setting by setting; empty where the riff gives it nothing to work
-     * on. Whether a player would stumble is not asked here: see {@link Offer#playable}.
+     * on. Whether a player would stumble is not asked here: see the offers.
      */
-    public List<Offer> of(Derived derived, Catalogue catalogue) {
+    public List<Made> of(Derived derived, Catalogue catalogue) {
         return rule.of(derived, catalogue).stream()
                 .filter(o -> !o.riff().equals(derived.riff()))
                 .toList();

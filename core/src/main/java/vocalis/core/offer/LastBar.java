@@ -18,16 +18,16 @@ final class LastBar {
 
     private LastBar() {}
 
-    static List<Offer> of(Derived derived, Catalogue catalogue) {
+    static List<Made> of(Derived derived, Catalogue catalogue) {
         Riff riff = derived.riff();
-        List<Offer> all = new ArrayList<>();
-        for (Offer.Setting.Stop s : Offer.Setting.Stop.values()) {
-            all.add(new Offer(Idea.ENDING, s, made(riff, s)));
+        List<Made> all = new ArrayList<>();
+        for (Setting.Stop s : Setting.Stop.values()) {
+            all.add(new Made(s, made(riff, s)));
         }
         return all;
     }
 
-    private static Riff made(Riff riff, Offer.Setting.Stop stop) {
+    private static Riff made(Riff riff, Setting.Stop stop) {
         int last = riff.bars() - 1;
         long from = riff.meters().start(last);
         long to = riff.length();

@@ -42,33 +42,33 @@ final class PedalRiff {
 
     private final Derived derived;
     private final Catalogue catalogue;
-    private final Offer.Setting.Pedal setting;
+    private final Setting.Pedal setting;
     private final List<RootSpan> roots = new ArrayList<>();
     private final List<Treatment> treatments = new ArrayList<>();
     private final List<Event> events = new ArrayList<>();
 
-    private PedalRiff(Derived derived, Catalogue catalogue, Offer.Setting.Pedal setting) {
+    private PedalRiff(Derived derived, Catalogue catalogue, Setting.Pedal setting) {
         this.derived = derived;
         this.catalogue = catalogue;
         this.setting = setting;
     }
 
-    static List<Offer> of(Derived derived, Catalogue catalogue) {
+    static List<Made> of(Derived derived, Catalogue catalogue) {
         Riff riff = derived.riff();
         int string = pedal(derived);
-        List<Offer> all = new ArrayList<>();
+        List<Made> all = new ArrayList<>();
         if (string < 0 || riff.meters().pickup() > 0) {
             return all;
         }
         for (Family f : FAMILIES) {
             for (long grid : new long[] {Ticks.EIGHTH, Ticks.SIXTEENTH}) {
                 for (int group : new int[] {4, 3}) {
-                    var s = new Offer.Setting.Pedal(string, grid, group, f);
+                    var s = new Setting.Pedal(string, grid, group, f);
                     boolean slow = grid == Ticks.EIGHTH || riff.tempo() <= FASTEST_SIXTEENTHS;
                     if (slow) {
                         new PedalRiff(derived, catalogue, s)
                                 .made()
-                                .ifPresent(r -> all.add(new Offer(Idea.PEDAL_RIFF, s, r)));
+                                .ifPresent(r -> all.add(new Made(s, r)));
                     }
                 }
             }

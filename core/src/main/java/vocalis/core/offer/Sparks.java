@@ -195,12 +195,13 @@ public final class Sparks {
         int turn = chance.nextInt(2 * TWISTS.size());
         if (turn < TWISTS.size()) {
             Derived d = deriver.derive(riff, hand);
-            List<Offer> made =
+            List<Made> made =
                     TWISTS.get(turn).of(d, catalogue).stream()
-                            .filter(o -> o.setting() != Offer.Setting.Stop.LONGER)
+                            .filter(o -> o.setting() != Setting.Stop.LONGER)
                             .toList();
             if (!made.isEmpty()) {
-                Offer o = made.get(chance.nextInt(made.size()));
+                Made m = made.get(chance.nextInt(made.size()));
+                Offer o = new Offer(TWISTS.get(turn), m.setting(), m.riff());
                 return new Spark(o.riff(), family, figure.name(), Optional.of(o));
             }
         }

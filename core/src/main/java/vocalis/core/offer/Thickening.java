@@ -35,12 +35,12 @@ final class Thickening {
 
     private Thickening() {}
 
-    static List<Offer> of(Derived derived, Catalogue catalogue) {
-        List<Offer> all = new ArrayList<>();
+    static List<Made> of(Derived derived, Catalogue catalogue) {
+        List<Made> all = new ArrayList<>();
         for (boolean accents : new boolean[] {false, true}) {
             for (Family f : FAMILIES) {
-                var s = new Offer.Setting.Thick(f, accents);
-                made(derived, catalogue, s).ifPresent(r -> all.add(new Offer(Idea.THICKEN, s, r)));
+                var s = new Setting.Thick(f, accents);
+                made(derived, catalogue, s).ifPresent(r -> all.add(new Made(s, r)));
             }
         }
         return all;
@@ -51,7 +51,7 @@ final class Thickening {
     }
 
     private static Optional<Riff> made(
-            Derived derived, Catalogue catalogue, Offer.Setting.Thick setting) {
+            Derived derived, Catalogue catalogue, Setting.Thick setting) {
         Riff riff = derived.riff();
         TreeMap<Long, Voicing> dyads = new TreeMap<>();
         TreeMap<Long, Long> ends = new TreeMap<>();
@@ -86,7 +86,7 @@ final class Thickening {
     /** The riff's chords cut where a thickened note begins and ends. */
     private static Riff spans(
             Riff riff,
-            Offer.Setting.Thick setting,
+            Setting.Thick setting,
             TreeMap<Long, Voicing> dyads,
             TreeMap<Long, Long> ends) {
         List<RootSpan> roots = new ArrayList<>();

@@ -68,15 +68,15 @@ class OffersTest {
     /** Low strokes under the palm, dyads of the scale above them on the accents, roots first. */
     @Test
     void aPedalRiffHasALowStringAndDyadsOfTheScale() {
-        List<Offer> all = new ArrayList<>();
+        List<Made> all = new ArrayList<>();
         for (String key : List.of("A minor", "G mixolydian", "D dorian", "E phrygian")) {
             Riff riff = Riffs.repeating(1, 6).withGround(Riffs.ground(key));
             all.addAll(Idea.PEDAL_RIFF.of(derived(riff), CATALOGUE));
         }
         assertThat(all).hasSizeGreaterThan(20);
-        for (Offer o : all) {
+        for (Made o : all) {
             Key key = o.riff().ground().key();
-            var s = (Offer.Setting.Pedal) o.setting();
+            var s = (Setting.Pedal) o.setting();
             Derived d = derived(o.riff());
             assertThat(d.chord(0).root()).isEqualTo(key.tonic().pitchClass());
             for (Onset on : d.score().onsets()) {
@@ -104,10 +104,10 @@ class OffersTest {
     @Test
     void anAnswerKeepsAShareAndLandsElsewhere() {
         Riff riff = Riffs.repeating(1, 6, 4, 7);
-        List<Offer> all = Idea.ANSWER.of(derived(riff), CATALOGUE);
+        List<Made> all = Idea.ANSWER.of(derived(riff), CATALOGUE);
         assertThat(all).hasSize(2);
-        for (Offer o : all) {
-            int kept = 4 * ((Offer.Setting.Kept) o.setting()).hundredths() / 100;
+        for (Made o : all) {
+            int kept = 4 * ((Setting.Kept) o.setting()).hundredths() / 100;
             assertThat(o.riff().roots()).hasSize(8);
             for (int i = 0; i < 4; i++) {
                 assertThat(o.riff().roots().get(i)).isEqualTo(riff.roots().get(i));
@@ -121,8 +121,8 @@ class OffersTest {
     @Test
     void groupsRunOverTheBarAndAreSetRight() {
         Riff riff = Riffs.repeating(1, 6, 4, 7);
-        for (Offer o : Idea.ACROSS_THE_BAR.of(derived(riff), CATALOGUE)) {
-            var s = (Offer.Setting.Group) o.setting();
+        for (Made o : Idea.ACROSS_THE_BAR.of(derived(riff), CATALOGUE)) {
+            var s = (Setting.Group) o.setting();
             long cycle = o.riff().pattern().cycle();
             assertThat(cycle).isEqualTo(s.bars() * Riffs.BAR);
             List<Long> heads = new ArrayList<>();
@@ -139,8 +139,8 @@ class OffersTest {
     @Test
     void anApproachIsASemitoneFromTheRoot() {
         Riff riff = Chords.familyOfAll(Riffs.repeating(1, 4, 7, 3), Family.POWER);
-        for (Offer o : Idea.APPROACH.of(derived(riff), CATALOGUE)) {
-            int by = ((Offer.Setting.Semitone) o.setting()).from();
+        for (Made o : Idea.APPROACH.of(derived(riff), CATALOGUE)) {
+            int by = ((Setting.Semitone) o.setting()).from();
             Derived d = derived(o.riff());
             int seen = 0;
             for (int i = 0; i < 4; i++) {
@@ -168,11 +168,11 @@ class OffersTest {
                 derived(riff).score().notes().stream()
                         .map(n -> riff.ground().board().midi(n.string(), n.fret()))
                         .toList();
-        List<Offer> all = Idea.THICKEN.of(derived(riff), CATALOGUE);
+        List<Made> all = Idea.THICKEN.of(derived(riff), CATALOGUE);
         assertThat(all).hasSize(3);
-        for (Offer o : all) {
+        for (Made o : all) {
             Derived d = derived(o.riff());
-            boolean over = ((Offer.Setting.Thick) o.setting()).family() == Family.FOURTH;
+            boolean over = ((Setting.Thick) o.setting()).family() == Family.FOURTH;
             List<Integer> after =
                     d.score().onsets().stream()
                             .map(on -> on.notes().get(over ? 1 : 0))
@@ -186,12 +186,12 @@ class OffersTest {
     @Test
     void lastBarsStopAsTheySay() {
         Riff riff = Riffs.repeating(1, 6, 4, 7);
-        for (Offer o : Idea.ENDING.of(derived(riff), CATALOGUE)) {
+        for (Made o : Idea.ENDING.of(derived(riff), CATALOGUE)) {
             Derived d = derived(o.riff());
             long from = 3 * Riffs.BAR;
             long strokes = d.score().onsets().stream().filter(x -> x.at() >= from).count();
             long asked =
-                    switch ((Offer.Setting.Stop) o.setting()) {
+                    switch ((Setting.Stop) o.setting()) {
                         case SHORT, LONGER -> 1;
                         case HALF_TIME -> 2;
                         case UNISON -> 4;

@@ -4,7 +4,7 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import vocalis.core.offer.Idea;
 import vocalis.core.offer.Offer;
-import vocalis.core.offer.Offer.Setting;
+import vocalis.core.offer.Setting;
 import vocalis.core.offer.Sparks;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Riff;
