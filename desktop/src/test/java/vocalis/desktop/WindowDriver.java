@@ -11,6 +11,7 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.event.Event;
+import javafx.event.EventType;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
@@ -18,6 +19,8 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 import org.junit.jupiter.api.AfterEach;
@@ -262,6 +265,48 @@ abstract class WindowDriver {
     void click(FxRobot robot, Node node, double x, double y) {
         clickOn(robot, at(node, x, y));
         WaitForAsyncUtils.waitForFxEvents();
+        settle();
+    }
+
+    /**
+     * Clicks with the robot, and a second time as the toolkit tells a double click: under load the
+     * robot's own two clicks may lie too far apart for one.
+     */
+    void doubleClick(FxRobot robot, Node node, double x, double y) {
+        click(robot, node, x, y);
+        fx(
+                () -> {
+                    Point2D there = node.localToScreen(x, y);
+                    for (EventType<MouseEvent> type :
+                            List.of(
+                                    MouseEvent.MOUSE_PRESSED,
+                                    MouseEvent.MOUSE_RELEASED,
+                                    MouseEvent.MOUSE_CLICKED)) {
+                        boolean down = type == MouseEvent.MOUSE_PRESSED;
+                        Event.fireEvent(
+                                node,
+                                new MouseEvent(
+                                        type,
+                                        x,
+                                        y,
+                                        there.getX(),
+                                        there.getY(),
+                                        MouseButton.PRIMARY,
+                                        2,
+                                        false,
+                                        false,
+                                        false,
+                                        false,
+                                        down,
+                                        false,
+                                        false,
+                                        true,
+                                        false,
+                                        true,
+                                        null));
+                    }
+                    return null;
+                });
         settle();
     }
 

@@ -56,7 +56,7 @@ class WriteWindowTest extends WindowDriver {
         Node band = robot.lookup("#voice-band").query();
         click(robot, band, 420, 60);
         assertThat(fx(() -> model().caret().chordProperty().get())).isEqualTo(1);
-        robot.doubleClickOn(at(band, 420, 60));
+        doubleClick(robot, band, 420, 60);
         await(
                 "cards in focus",
                 () ->
@@ -174,7 +174,7 @@ class WriteWindowTest extends WindowDriver {
         int before = fx(() -> model().derived().score().onsets().size());
         // Bar 2, beat 1, third sixteenth: the first stroke sounds on there.
         double x = 52 + 18 * perSixteenth;
-        robot.doubleClickOn(at(lane, x, 60));
+        doubleClick(robot, lane, x, 60);
         WaitForAsyncUtils.waitForFxEvents();
         settle();
         assertThat(fx(() -> model().derived().score().onsets().size())).isEqualTo(before + 1);
