@@ -17,8 +17,6 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.input.MouseButton;
-import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -192,36 +190,11 @@ class StressTest extends WindowDriver {
                     Node on = topmost(root, sceneX, sceneY);
                     Point2D screen = root.localToScreen(sceneX, sceneY);
                     for (var type : CLICK) {
-                        Event.fireEvent(on, event(type, on.sceneToLocal(sceneX, sceneY), screen));
+                        Event.fireEvent(
+                                on, mouse(type, on.sceneToLocal(sceneX, sceneY), screen, 1));
                     }
                     return null;
                 });
-    }
-
-    private static final List<EventType<MouseEvent>> CLICK =
-            List.of(MouseEvent.MOUSE_PRESSED, MouseEvent.MOUSE_RELEASED, MouseEvent.MOUSE_CLICKED);
-
-    private static MouseEvent event(EventType<MouseEvent> type, Point2D at, Point2D screen) {
-        boolean down = type == MouseEvent.MOUSE_PRESSED;
-        return new MouseEvent(
-                type,
-                at.getX(),
-                at.getY(),
-                screen.getX(),
-                screen.getY(),
-                MouseButton.PRIMARY,
-                1,
-                false,
-                false,
-                false,
-                false,
-                down,
-                false,
-                false,
-                false,
-                false,
-                true,
-                null);
     }
 
     /** The deepest visible node over a place of the scene, the last drawn of several. */

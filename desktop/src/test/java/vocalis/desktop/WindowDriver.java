@@ -268,43 +268,45 @@ abstract class WindowDriver {
         settle();
     }
 
+    /** What the toolkit tells of a click, in this order. */
+    static final List<EventType<MouseEvent>> CLICK =
+            List.of(MouseEvent.MOUSE_PRESSED, MouseEvent.MOUSE_RELEASED, MouseEvent.MOUSE_CLICKED);
+
+    /** What the toolkit tells a node of its left button, at a place of its own. */
+    static MouseEvent mouse(EventType<MouseEvent> type, Point2D at, Point2D screen, int clicks) {
+        boolean down = type == MouseEvent.MOUSE_PRESSED;
+        return new MouseEvent(
+                type,
+                at.getX(),
+                at.getY(),
+                screen.getX(),
+                screen.getY(),
+                MouseButton.PRIMARY,
+                clicks,
+                false,
+                false,
+                false,
+                false,
+                down,
+                false,
+                false,
+                false,
+                false,
+                true,
+                null);
+    }
+
     /**
      * Clicks with the robot, and a second time as the toolkit tells a double click: under load the
      * robot's own two clicks may lie too far apart for one.
      */
     void doubleClick(FxRobot robot, Node node, double x, double y) {
         click(robot, node, x, y);
+        Point2D here = new Point2D(x, y);
         fx(
                 () -> {
-                    Point2D there = node.localToScreen(x, y);
-                    for (EventType<MouseEvent> type :
-                            List.of(
-                                    MouseEvent.MOUSE_PRESSED,
-                                    MouseEvent.MOUSE_RELEASED,
-                                    MouseEvent.MOUSE_CLICKED)) {
-                        boolean down = type == MouseEvent.MOUSE_PRESSED;
-                        Event.fireEvent(
-                                node,
-                                new MouseEvent(
-                                        type,
-                                        x,
-                                        y,
-                                        there.getX(),
-                                        there.getY(),
-                                        MouseButton.PRIMARY,
-                                        2,
-                                        false,
-                                        false,
-                                        false,
-                                        false,
-                                        down,
-                                        false,
-                                        false,
-                                        true,
-                                        false,
-                                        true,
-                                        null));
-                    }
+                    Point2D screen = node.localToScreen(here);
+                    CLICK.forEach(t -> Event.fireEvent(node, mouse(t, here, screen, 2)));
                     return null;
                 });
         settle();

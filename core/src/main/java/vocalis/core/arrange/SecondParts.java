@@ -56,6 +56,7 @@ public final class SecondParts {
     /** How far over (under) the first guitar a part may lie, in semitones; set by hand. */
     private static final int REACH = 19;
 
+    private static final double LEAP = 3;
     private static final double OUTSIDE_THE_CHORD = 2.5;
     private static final double STILL = 1.5;
 
@@ -171,9 +172,7 @@ public final class SecondParts {
             }
             choices.add(free);
         }
-        int[] notes =
-                SmoothLine.through(
-                        choices, (i, midi) -> own(slots.get(i), midi, above), still(kind));
+        int[] notes = smoothest(slots, choices, above, still(kind));
         boolean repeats = IntStream.range(1, notes.length).anyMatch(i -> notes[i] == notes[i - 1]);
         if (kind == PartKind.FILL && repeats) {
             return Optional.empty();
@@ -203,6 +202,36 @@ public final class SecondParts {
 
     private static double still(PartKind kind) {
         return kind == PartKind.HELD_LINE ? STILL : STILL_WHERE_IT_MOVES;
+    }
+
+    /**
+     * One note a slot, so that the way through them is shortest: steps cost half their semitones,
+     * leaps more, notes that the chord lacks and a line that stands still a little; from the last
+     * note to the first nothing is asked.
+     */
+    private int[] smoothest(
+            List<Slots.Slot> slots, List<int[]> choices, boolean above, double still) {
+        List<double[]> alone = new ArrayList<>();
+        for (int i = 0; i < choices.size(); i++) {
+            Slots.Slot slot = slots.get(i);
+            alone.add(IntStream.of(choices.get(i)).mapToDouble(m -> own(slot, m, above)).toArray());
+        }
+        int last = choices.size() - 1;
+        LoopPath path =
+                LoopPath.around(
+                        alone,
+                        (i, a, b) ->
+                                i == last
+                                        ? 0
+                                        : step(choices.get(i + 1)[b] - choices.get(i)[a], still));
+        return IntStream.rangeClosed(0, last)
+                .map(i -> choices.get(i)[path.taken().get(i)])
+                .toArray();
+    }
+
+    private static double step(int semitones, double still) {
+        int apart = Math.abs(semitones);
+        return apart == 0 ? still : apart <= 4 ? apart / 2.0 : apart * LEAP / 2;
     }
 
     private double own(Slots.Slot s, int midi, boolean above) {

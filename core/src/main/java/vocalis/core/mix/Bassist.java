@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import vocalis.core.hands.LoopPath;
 import vocalis.core.mix.Groove.BassNote;
+import vocalis.core.revoice.Rub;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.score.Harmony;
@@ -33,11 +33,6 @@ public final class Bassist {
 
     private static final double PER_SEMITONE = 0.1;
     private static final double PER_SEMITONE_HIGH = 0.3;
-
-    /** Seconds, tritones and sevenths, in any octave. */
-    private static final Set<Integer> RUBS = Set.of(1, 2, 6, 10, 11);
-
-    private static final int LOW = 48;
 
     /** A chord shorter than this leaves no room to approach the next. */
     private static final long ROOM = 2 * Ticks.QUARTER;
@@ -242,13 +237,7 @@ public final class Bassist {
     private boolean rubs(int midi, long begin, long end) {
         return Stream.concat(Stream.of(score), second.stream())
                 .flatMap(s -> sounding(s, begin, end))
-                .anyMatch(m -> RUBS.contains((m - midi) % OCTAVE) || mud(m, midi));
-    }
-
-    /** Under C3 thirds are mud (common practice, no source). */
-    private static boolean mud(int guitar, int bass) {
-        int apart = guitar - bass;
-        return Math.max(guitar, bass) < LOW && (apart == 3 || apart == 4);
+                .anyMatch(m -> Rub.kind(m, midi).isPresent());
     }
 
     /** What rings or is struck in a time: of each string the last note before its end. */

@@ -8,7 +8,6 @@ import vocalis.core.arrange.SecondParts;
 import vocalis.core.derive.Derived;
 import vocalis.core.edit.Strokes;
 import vocalis.core.hands.Hand;
-import vocalis.core.mix.Fader;
 import vocalis.core.mix.Mix;
 import vocalis.core.offer.Idea;
 import vocalis.core.offer.Offer;
@@ -181,13 +180,9 @@ public final class IdeaSheets {
                 Edits.mix(
                         "bass and kick",
                         m ->
-                                m.withBass(on(m.bass()), Mix.BassLine.LOCKED)
-                                        .withKit(on(m.kit()), m.feel())));
+                                m.withBass(m.bass().on(true), Mix.BassLine.LOCKED)
+                                        .withKit(m.kit().on(true), m.feel())));
         session.say("Bass and kick play on the riff's accents and low strokes.");
-    }
-
-    private static Fader on(Fader f) {
-        return f.on(true);
     }
 
     /** Six short riffs from this ground, or six ways to fill the bar under the caret if empty. */
