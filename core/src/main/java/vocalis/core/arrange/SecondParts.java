@@ -3,9 +3,11 @@ package vocalis.core.arrange;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.stream.IntStream;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
@@ -59,6 +61,9 @@ public final class SecondParts {
     private static final double LEAP = 3;
     private static final double OUTSIDE_THE_CHORD = 2.5;
     private static final double STILL = 1.5;
+
+    /** A line that leaps over more than a fifth is none, semitones. */
+    private static final int WIDEST_LEAP = 7;
 
     /** What standing still costs a line that is there to move. */
     private static final double STILL_WHERE_IT_MOVES = 40;
@@ -133,11 +138,13 @@ public final class SecondParts {
                         .ifPresent(found::add);
             }
             for (Family f : STABS) {
-                struck(PartKind.STABS, f, slots.offbeats(), above).ifPresent(found::add);
+                struck(PartKind.STABS, f, slots.stabs(), above).ifPresent(found::add);
             }
         }
         found.sort(Comparator.comparingDouble(PartOffer::cost));
-        return List.copyOf(found);
+        // What fills a silence lies neither above nor below: it is one offer.
+        Set<Riff> seen = new HashSet<>();
+        return found.stream().filter(o -> seen.add(o.riff())).toList();
     }
 
     private boolean free(int midi, int[] range, boolean above) {
@@ -174,7 +181,10 @@ public final class SecondParts {
         }
         int[] notes = smoothest(slots, choices, above, still(kind));
         boolean repeats = IntStream.range(1, notes.length).anyMatch(i -> notes[i] == notes[i - 1]);
-        if (kind == PartKind.FILL && repeats) {
+        boolean leaps =
+                IntStream.range(1, notes.length)
+                        .anyMatch(i -> Math.abs(notes[i] - notes[i - 1]) > WIDEST_LEAP);
+        if (leaps || kind == PartKind.FILL && repeats) {
             return Optional.empty();
         }
         List<Event> events = new ArrayList<>();

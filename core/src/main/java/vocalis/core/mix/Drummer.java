@@ -39,6 +39,9 @@ public final class Drummer {
 
     private static final double GHOST = 0.22;
 
+    /** A bar with fewer kicks is none that anybody leans on. */
+    private static final int FEWEST_KICKS = 2;
+
     private final MeterMap meters;
     private final Score score;
     private final long from;
@@ -242,7 +245,7 @@ public final class Drummer {
                     kicks.put(at, riff.get(at) == Struck.ACCENT ? 0.95 : 0.8);
                 }
             }
-            if (riff.isEmpty() || feel == Feel.DOUBLE_TIME) {
+            if (kicks.size() < FEWEST_KICKS || feel == Feel.DOUBLE_TIME) {
                 plainKicks(foot);
             }
         }
@@ -252,12 +255,20 @@ public final class Drummer {
             return 4 * struck.at(at) + place;
         }
 
-        /** Where nothing is played over them, or at a run: on the pulses that are the kick's. */
+        /** Where the riff asks for none, or at a run: on the pulses that are the kick's. */
         private void plainKicks(double foot) {
             for (Pulse p : mine) {
                 boolean here = p.role() == Pulse.Role.DOWN || feel == Feel.DOUBLE_TIME;
                 if (here && feel != Feel.HALF_TIME && free(start + p.at(), foot)) {
                     kicks.put(start + p.at(), 0.85);
+                }
+            }
+            int middle = mine.size() / 2;
+            if (feel == Feel.HALF_TIME && mine.size() > 2) {
+                // After the snare: the bar would stand still without it.
+                long on = start + mine.get(middle).at() + mine.get(middle).length() / 2;
+                if (free(on, foot)) {
+                    kicks.put(on, 0.8);
                 }
             }
             long before = end - Ticks.EIGHTH;

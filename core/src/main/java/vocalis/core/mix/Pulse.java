@@ -15,10 +15,10 @@ import vocalis.core.rhythm.Ticks;
  * @param length ticks
  * @param role what falls on it
  */
-record Pulse(long at, long length, Role role) {
+public record Pulse(long at, long length, Role role) {
 
     /** What falls on a pulse: the kick, the snare, or nothing but the hats. */
-    enum Role {
+    public enum Role {
         DOWN,
         BACK,
         WEAK
@@ -38,7 +38,7 @@ record Pulse(long at, long length, Role role) {
      * @param struck how strongly the riff strikes so many ticks after the bar line: it says where
      *     the long group of an odd meter lies
      */
-    static List<Pulse> of(Meter meter, ToIntFunction<Long> struck) {
+    public static List<Pulse> of(Meter meter, ToIntFunction<Long> struck) {
         return of(lengths(meter, struck), odd(meter));
     }
 

@@ -40,6 +40,9 @@ final class PedalRiff {
     /** Sixteenths under the palm are played up to this tempo. */
     private static final int FASTEST_SIXTEENTHS = 160;
 
+    private static final int LOW_STRINGS = 2;
+    private static final int FIFTH = 7;
+
     private final Derived derived;
     private final Catalogue catalogue;
     private final Setting.Pedal setting;
@@ -76,11 +79,15 @@ final class PedalRiff {
         return all;
     }
 
-    /** The lowest of the two low strings whose open note is in the key; -1 for none. */
+    /** Which of the low strings is open on the tonic, else on the fifth; -1 for none. */
     private static int pedal(Derived d) {
-        for (int s = 0; s < 2; s++) {
-            if (d.riff().ground().key().contains(d.riff().ground().board().midi(s, 0))) {
-                return s;
+        Key key = d.riff().ground().key();
+        for (int above : new int[] {0, FIFTH}) {
+            for (int s = 0; s < LOW_STRINGS; s++) {
+                int open = d.riff().ground().board().midi(s, 0);
+                if (Math.floorMod(open - key.tonic().pitchClass(), 12) == above) {
+                    return s;
+                }
             }
         }
         return -1;

@@ -148,7 +148,8 @@ public final class Sparks {
         for (int i = 1; i < lengths.size(); i++) {
             List<NextRoot> next =
                     NextRoot.at(riff, i).stream()
-                            .filter(r -> r.inside() && r.reached() != NextRoot.Motion.STAYS)
+                            .filter(r -> r.inside() && !r.diminished())
+                            .filter(r -> r.reached() != NextRoot.Motion.STAYS)
                             .limit(LIKELY)
                             .toList();
             riff = next.get(chance.nextInt(next.size())).in(riff, i);

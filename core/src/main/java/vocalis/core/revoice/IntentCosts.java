@@ -1,6 +1,7 @@
 package vocalis.core.revoice;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import vocalis.core.derive.Derived;
 import vocalis.core.harmony.Context;
 import vocalis.core.instrument.Shape;
@@ -40,7 +41,7 @@ final class IntentCosts {
     private static final double BARE_OCTAVE = 4;
 
     /** Each semitone over an octave above the riff as it stands. */
-    private static final double PER_SEMITONE_ABOVE = 1;
+    private static final double PER_SEMITONE_ABOVE = 2;
 
     private static final int OCTAVE = 12;
 
@@ -69,7 +70,13 @@ final class IntentCosts {
 
     private static final double PER_INNER_SILENCE = 1.5;
 
-    /** Tension is no reason to stretch: of the effort. */
+    /** A lean row leaves the lowest string to the bass: each string off the second. */
+    private static final double PER_STRING_OFF = 0.8;
+
+    /** Each note that the key lacks, where none was asked for. */
+    private static final double OUTSIDE_THE_KEY = 4;
+
+    /** Neither tension nor light is a reason to stretch: of the effort. */
     private static final double PER_EFFORT = 0.4;
 
     /** Suspensions share notes by themselves: a held note is asked of the others first. */
@@ -83,6 +90,9 @@ final class IntentCosts {
 
     private static final double PER_LEAP = 1;
 
+    /** Each semitone that it lies more than an octave over the lowest open string. */
+    private static final double PER_SEMITONE_OF_BASS = 0.5;
+
     /** Top and bass the same way, and one of them alone, where they are to go apart. */
     private static final double SAME_WAY = 5;
 
@@ -95,9 +105,10 @@ final class IntentCosts {
      * @param highest fret that it has
      * @param tempo quarter notes a minute
      * @param tone of the ground
+     * @param key its pitch classes as bits
      */
-    record Now(List<Double> means, int highest, int tempo, Tone tone) {
-        static final Now NOTHING = new Now(List.of(), HIGHEST_FRET, 120, Tone.GAIN);
+    record Now(List<Double> means, int highest, int tempo, Tone tone, int key) {
+        static final Now NOTHING = new Now(List.of(), HIGHEST_FRET, 120, Tone.GAIN, 0xFFF);
 
         static Now of(Derived d) {
             List<Voicing> all = d.chords().stream().map(c -> c.candidate().voicing()).toList();
@@ -105,7 +116,11 @@ final class IntentCosts {
                     all.stream().map(IntentCosts::mean).toList(),
                     all.stream().mapToInt(v -> v.shape().highestFretted()).max().orElse(0),
                     d.riff().tempo(),
-                    d.riff().ground().tone());
+                    d.riff().ground().tone(),
+                    IntStream.range(0, OCTAVE)
+                            .filter(d.riff().ground().key()::contains)
+                            .map(pc -> 1 << pc)
+                            .sum());
         }
     }
 
@@ -133,17 +148,22 @@ final class IntentCosts {
         int over = Math.max(0, v.shape().highestFretted() - highest);
         return plain
                 + swallowed
+                + (leavesTheKey() ? 0 : OUTSIDE_THE_KEY * Integer.bitCount(c.sounds() & ~now.key))
                 + PER_FRET_TOO_HIGH * over
                 + switch (intent) {
                     case RISING_TENSION ->
                             Math.abs(c.tension() - wanted(chord)) / 8.0
                                     + PER_EFFORT * c.candidate().fingering().effort();
-                    case MOVING_BASS -> PER_STRING_UP * Math.max(0, c.candidate().lowString() - 2);
+                    case MOVING_BASS ->
+                            PER_STRING_UP * Math.max(0, c.candidate().lowString() - 2)
+                                    + PER_SEMITONE_OF_BASS
+                                            * Math.max(0, c.bass() - open(v) - OCTAVE);
                     case LEAST_HAND -> Math.min(20, c.candidate().fingering().effort());
                     case LEANEST ->
                             1.5 * Context.roughnessAgainstPowerChord(v, v.root())
                                     + 0.4 * v.voices()
                                     + PER_INNER_SILENCE * v.innerSilences()
+                                    + PER_STRING_OFF * Math.abs(1 - c.candidate().lowString())
                                     + (Integer.bitCount(c.sounds()) < 2 ? BARE_OCTAVE : 0);
                     case DARKEST -> c.mean() / 4 - shades(c, 1, 3, 6, 8, 10);
                     case BRIGHTEST -> bright(chord, c);
@@ -154,6 +174,14 @@ final class IntentCosts {
                 };
     }
 
+    private static int open(Voicing v) {
+        return v.board().midi(0, 0);
+    }
+
+    private boolean leavesTheKey() {
+        return intent == Intent.SURPRISE || intent == Intent.RISING_TENSION;
+    }
+
     private double wanted(int chord) {
         double share = chords == 1 ? 1 : chord / (chords - 1.0);
         return LOWEST_TENSION + share * (HIGHEST_TENSION - LOWEST_TENSION);
@@ -162,6 +190,7 @@ final class IntentCosts {
     private double bright(int chord, Cell c) {
         double above = now.means.isEmpty() ? 0 : c.mean() - now.means.get(chord % now.means.size());
         return -c.mean() / 4
+                + PER_EFFORT * c.candidate().fingering().effort()
                 - shades(c, 2, 4, 7, 9, 11)
                 - (c.voicing().shape().rings() ? 1 : 0)
                 + PER_SEMITONE_ABOVE * Math.max(0, above - OCTAVE)
@@ -174,11 +203,12 @@ final class IntentCosts {
     private double tight(Cell c) {
         Voicing v = c.voicing();
         int most = now.tempo >= FAST ? 2 : 3;
+        int fewest = now.tone == Tone.GAIN ? 2 : most;
         double rough =
                 now.tone == Tone.GAIN ? 1.5 * Context.roughnessAgainstPowerChord(v, v.root()) : 0;
         return (Math.floorMod(c.bass(), OCTAVE) == v.root() ? 0 : ROOT_NOT_LOWEST)
                 + PER_VOICE_TOO_MANY * Math.max(0, v.voices() - most)
-                + Math.max(0, most - v.voices())
+                + Math.max(0, fewest - v.voices())
                 + (ringsOver(v.shape()) ? RINGS : 0)
                 + PER_STRING_UP_WHERE_TIGHT * c.candidate().lowString()
                 + (shades(c, 7) > 0 ? 0 : NO_FIFTH)

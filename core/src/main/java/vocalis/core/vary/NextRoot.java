@@ -29,6 +29,9 @@ public record NextRoot(
     /** What a mode that has ♭2 or ♭5 gives a tritone over what others do; set by hand. */
     private static final double DARK_TRITONE = 2;
 
+    /** A degree whose triad is diminished leads nowhere as a root; set by hand. */
+    private static final double DIMINISHED = -3;
+
     /** Families that say no more than root and fifth, or less. */
     private static final Set<Family> BARE =
             Set.of(Family.POWER, Family.FOURTH, Family.OCTAVE, Family.THIRD, Family.DRONE);
@@ -185,7 +188,10 @@ public record NextRoot(
     }
 
     private double weight(boolean dark) {
-        return weight(reached, dark) + ONWARD * weight(onward, dark) + colour.weight;
+        return weight(reached, dark)
+                + ONWARD * weight(onward, dark)
+                + colour.weight
+                + (diminished && colour != Colour.TONIC ? DIMINISHED : 0);
     }
 
     private static double weight(Motion m, boolean dark) {
