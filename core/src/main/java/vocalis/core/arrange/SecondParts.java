@@ -156,7 +156,8 @@ public final class SecondParts {
         return beside && register.has(midi);
     }
 
-    private Optional<PartOffer> line(PartKind kind, List<Slots.Slot> slots, boolean above) {
+    /** What a line may sing in each slot; empty where one has nothing. */
+    private Optional<List<int[]>> choices(List<Slots.Slot> slots, boolean above) {
         List<int[]> choices = new ArrayList<>();
         int low = riff.ground().board().midi(0, 0);
         int high = 0;
@@ -179,7 +180,15 @@ public final class SecondParts {
             }
             choices.add(free);
         }
-        int[] notes = smoothest(slots, choices, above, still(kind));
+        return Optional.of(choices);
+    }
+
+    private Optional<PartOffer> line(PartKind kind, List<Slots.Slot> slots, boolean above) {
+        Optional<List<int[]>> choices = choices(slots, above);
+        if (choices.isEmpty()) {
+            return Optional.empty();
+        }
+        int[] notes = smoothest(slots, choices.get(), above, still(kind));
         boolean repeats = IntStream.range(1, notes.length).anyMatch(i -> notes[i] == notes[i - 1]);
         boolean leaps =
                 IntStream.range(1, notes.length)

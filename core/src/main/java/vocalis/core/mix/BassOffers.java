@@ -3,6 +3,7 @@ package vocalis.core.mix;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntFunction;
+import java.util.stream.IntStream;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.score.Harmony;
@@ -50,13 +51,10 @@ public final class BassOffers {
         Struck struck = new Struck(score);
         int bars = Math.max(1, score.time().meters().bars(score.length()));
         boolean[] strong = new boolean[n];
-        boolean[] pulse = new boolean[n];
         for (int i = 0; i < n; i++) {
             strong[i] = struck.inBarsOf(meter, i * Ticks.EIGHTH) >= Struck.LOW * bars;
         }
-        Pulse.of(meter, after -> struck.inBarsOf(meter, after)).stream()
-                .filter(p -> p.at() % Ticks.EIGHTH == 0)
-                .forEach(p -> pulse[(int) (p.at() / Ticks.EIGHTH)] = true);
+        boolean[] pulse = pulses(meter, struck, n);
         add(all, Why.ON_THE_ACCENTS, n, i -> i == 0 || strong[i] ? "1" : "-");
         int[] turn = {0};
         boolean fifth = fits(score, key, FIFTH);
@@ -68,12 +66,11 @@ public final class BassOffers {
                     i -> !pulse[i] && i > 0 ? "-" : turn[0]++ % 2 == 0 ? "1" : "5");
         }
         add(all, Why.OCTAVES, n, i -> i % 2 == 0 ? "1" : "8");
-        List<String> steps = new ArrayList<>();
-        for (int up = 1; up < 12; up++) {
-            if (fits(score, key, up)) {
-                steps.add(Degree.above(up).ascii());
-            }
-        }
+        List<String> steps =
+                IntStream.range(1, 12)
+                        .filter(up -> fits(score, key, up))
+                        .mapToObj(up -> Degree.above(up).ascii())
+                        .toList();
         if (!steps.isEmpty()) {
             String last = steps.get(steps.size() - 1);
             add(
@@ -97,6 +94,15 @@ public final class BassOffers {
         }
         add(all, Why.HELD, n, i -> i == 0 ? "1" : "-");
         return all;
+    }
+
+    /** On which eighths of a bar the riff's pulses fall. */
+    private static boolean[] pulses(Meter meter, Struck struck, int n) {
+        boolean[] pulse = new boolean[n];
+        Pulse.of(meter, after -> struck.inBarsOf(meter, after)).stream()
+                .filter(p -> p.at() % Ticks.EIGHTH == 0)
+                .forEach(p -> pulse[(int) (p.at() / Ticks.EIGHTH)] = true);
+        return pulse;
     }
 
     private static void add(List<Offer> all, Why why, int n, IntFunction<String> step) {

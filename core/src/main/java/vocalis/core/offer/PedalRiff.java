@@ -103,16 +103,7 @@ final class PedalRiff {
             for (long at = meters.start(bar); at < end; at += setting.grid()) {
                 long lasts = Math.min(setting.grid(), end - at);
                 if (stroke++ % setting.group() != 0) {
-                    LinePitch pitch = new LinePitch.Place(setting.string(), 0);
-                    events.add(
-                            new LineNote(
-                                    events.size() + 1,
-                                    at,
-                                    lasts,
-                                    pitch,
-                                    Manner.PALM,
-                                    Dynamics.PLAIN,
-                                    false));
+                    events.add(low(at, lasts));
                     continue;
                 }
                 long span = Math.min(setting.group() * setting.grid(), end - at);
@@ -138,6 +129,13 @@ final class PedalRiff {
                         treatments,
                         Pattern.of(figure),
                         List.of()));
+    }
+
+    /** The low string, open and under the palm. */
+    private LineNote low(long at, long lasts) {
+        LinePitch pitch = new LinePitch.Place(setting.string(), 0);
+        return new LineNote(
+                events.size() + 1, at, lasts, pitch, Manner.PALM, Dynamics.PLAIN, false);
     }
 
     /** The dyad of an accent: so many in its chord of old say which step it stands on. */

@@ -372,15 +372,7 @@ final class Spans {
             if (s.struck()) {
                 kept.entrySet()
                         .removeIf(
-                                e ->
-                                        !s.together().containsKey(e.getKey())
-                                                && under.getOrDefault(
-                                                                        List.of(
-                                                                                e.getKey(),
-                                                                                e.getValue()),
-                                                                        Set.of())
-                                                                .size()
-                                                        > 1);
+                                e -> !s.together().containsKey(e.getKey()) && grips(under, e) > 1);
             }
             out.add(
                     new Span(
@@ -392,5 +384,11 @@ final class Spans {
                             s.harmony()));
         }
         return out;
+    }
+
+    /** Under how many grips a string goes on at a fret. */
+    private static int grips(
+            Map<List<Integer>, Set<Map<Integer, Integer>>> under, Map.Entry<Integer, Integer> e) {
+        return under.getOrDefault(List.of(e.getKey(), e.getValue()), Set.of()).size();
     }
 }

@@ -183,18 +183,8 @@ public final class Unpicker {
                         recipe.pattern(),
                         recipe.touches());
         Derived derived = new Deriver(catalogue).derive(riff, hand);
-        Set<ScoreNote> made = new HashSet<>();
-        derived.score().notes().forEach(n -> made.add(n.bare()));
         TreeSet<Integer> differs = new TreeSet<>();
-        int same = 0;
-        for (ScoreNote n : score.notes()) {
-            if (made.remove(n.bare())) {
-                same++;
-            } else {
-                differs.add(Math.max(0, score.time().meters().bar(n.at())));
-            }
-        }
-        made.forEach(n -> differs.add(Math.max(0, score.time().meters().bar(n.at()))));
+        int same = same(score, derived, differs);
         return new Unpicked(
                 riff,
                 derived,
@@ -204,6 +194,22 @@ public final class Unpicker {
                 score.notes().size(),
                 same,
                 Optional.empty());
+    }
+
+    /** How many notes came out as they were; in which bars something did not. */
+    private static int same(Score score, Derived derived, Set<Integer> differs) {
+        Set<ScoreNote> made = new HashSet<>();
+        derived.score().notes().forEach(n -> made.add(n.bare()));
+        int same = 0;
+        for (ScoreNote n : score.notes()) {
+            if (made.remove(n.bare())) {
+                same++;
+            } else {
+                differs.add(Math.max(0, score.time().meters().bar(n.at())));
+            }
+        }
+        made.forEach(n -> differs.add(Math.max(0, score.time().meters().bar(n.at()))));
+        return same;
     }
 
     /** Notes what came out otherwise; whether there is anything to be done about it. */

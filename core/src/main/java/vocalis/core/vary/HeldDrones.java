@@ -102,16 +102,8 @@ public final class HeldDrones {
             degrees.add(strings.stream().map(s -> Degree.above(above(board, s, c, 0))).toList());
         }
         int rubs = rubs(derived, strings, 0);
-        List<Integer> transpositions =
-                IntStream.range(1, 12)
-                        .filter(t -> rubs(derived, strings, -t) == 0)
-                        .boxed()
-                        .toList();
-        List<Integer> capos =
-                IntStream.rangeClosed(1, FARTHEST_CAPO)
-                        .filter(k -> rubs(derived, strings, k) == 0)
-                        .boxed()
-                        .toList();
+        List<Integer> transpositions = clean(derived, strings, 11, -1);
+        List<Integer> capos = clean(derived, strings, FARTHEST_CAPO, 1);
         List<Family> spoiled = PLAIN.stream().filter(f -> spoils(derived, strings, f)).toList();
         Riff riff = derived.riff();
         List<Shape> before = new ArrayList<>();
@@ -134,6 +126,15 @@ public final class HeldDrones {
         }
         return new Offer(
                 strings, degrees, rubs, Optional.of(riff), -1, transpositions, capos, spoiled);
+    }
+
+    /** From one to so many semitones, those that leave nothing rubbing when moved that way. */
+    private static List<Integer> clean(
+            Derived derived, SortedSet<Integer> strings, int most, int way) {
+        return IntStream.rangeClosed(1, most)
+                .filter(t -> rubs(derived, strings, way * t) == 0)
+                .boxed()
+                .toList();
     }
 
     /** Semitones of a string above a chord's root, were the string so many higher. */

@@ -243,14 +243,12 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
             px = ex;
             py = ey;
         }
-        text(
-                g,
-                String.valueOf(all.get(all.size() - 1).best()),
-                Math.min(x + w - 10, px),
-                py - 12,
-                c.boldFont(),
-                c.ink(),
-                TextAlignment.CENTER);
+        last(g, all.get(all.size() - 1), Math.min(x + w - 10, px), py - 12);
+    }
+
+    private void last(GraphicsContext g, Entry e, double x, double y) {
+        PracticeSide c = getSkinnable();
+        text(g, String.valueOf(e.best()), x, y, c.boldFont(), c.ink(), TextAlignment.CENTER);
     }
 
     private void goal(GraphicsContext g, int goal, double gy, double x, double w) {

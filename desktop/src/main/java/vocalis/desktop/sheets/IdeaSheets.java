@@ -185,6 +185,13 @@ public final class IdeaSheets {
         session.say("Bass and kick play on the riff's accents and low strokes.");
     }
 
+    private static final String FILLS_THE_BAR =
+            "The bar under the caret is empty: six ways to fill it. ";
+
+    private static final String TAKES_THE_RIFFS_PLACE =
+            "Six short riffs from the key, tuning, tempo and meter that stand. They take the riff's"
+                    + " place. ";
+
     /** Six short riffs from this ground, or six ways to fill the bar under the caret if empty. */
     public static void sparks(WriteModel model, SheetHost host) {
         sparks(model, host, System.nanoTime());
@@ -221,11 +228,7 @@ public final class IdeaSheets {
                     PickSheet.show(
                             host,
                             "Sparks",
-                            (fills
-                                            ? "The bar under the caret is empty: six ways to fill it. "
-                                            : "Six short riffs from the key, tuning, tempo and meter that"
-                                                    + " stand. They take the riff's place. ")
-                                    + HOW,
+                            (fills ? FILLS_THE_BAR : TAKES_THE_RIFFS_PLACE) + HOW,
                             "",
                             rows,
                             model.hearing()::endPreview);

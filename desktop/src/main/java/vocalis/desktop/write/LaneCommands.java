@@ -94,18 +94,7 @@ final class LaneCommands {
         commands.add("lift-shape", "lift the shape off: its strings ring open")
                 .in(LANE)
                 .does(() -> lane.touches().liftAll(9));
-        commands.add("guitar", "write guitar two over the same roots, or guitar one again")
-                .in(WritePlace.BAND, LANE)
-                .keys("ctrl shift G")
-                .button("Guitar two")
-                .lit(model.guitar()::second)
-                .does(model.guitar()::toggle);
-        commands.add("part-of-rests", "a part of its own for guitar two, from rests on")
-                .does(
-                        () -> {
-                            model.guitar().beginWithRests();
-                            model.go(WritePlace.LANE);
-                        });
+        guitars();
         commands.add("tie", "hold on: tie to the note before")
                 .in(LANE)
                 .keys("T")
@@ -118,6 +107,21 @@ final class LaneCommands {
                 .button("Only here")
                 .lit(lane::onlyHere)
                 .does(lane::toggleScope);
+    }
+
+    private void guitars() {
+        commands.add("guitar", "write guitar two over the same roots, or guitar one again")
+                .in(WritePlace.BAND, LANE)
+                .keys("ctrl shift G")
+                .button("Guitar two")
+                .lit(model.guitar()::second)
+                .does(model.guitar()::toggle);
+        commands.add("part-of-rests", "a part of its own for guitar two, from rests on")
+                .does(
+                        () -> {
+                            model.guitar().beginWithRests();
+                            model.go(WritePlace.LANE);
+                        });
     }
 
     private Optional<Stroke> stroke() {

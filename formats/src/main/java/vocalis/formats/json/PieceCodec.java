@@ -133,14 +133,7 @@ public final class PieceCodec {
         }
         List<Meant> meant = SectionCodec.meant(top);
         Mix mix = MixCodec.read(top.get("mix"));
-        Standing standing =
-                top.has("standing")
-                        ? new Standing(
-                                top.get("standing").get("rating").integer(0, 5),
-                                Json.one(
-                                        top.get("standing").get("status"),
-                                        Standing.Status.values()))
-                        : Standing.NONE;
+        Standing standing = top.has("standing") ? standing(top.get("standing")) : Standing.NONE;
         return top.build(
                 () ->
                         new Piece(
@@ -154,6 +147,11 @@ public final class PieceCodec {
                                 mix,
                                 standing,
                                 meant));
+    }
+
+    private static Standing standing(Field s) throws FormatException {
+        return new Standing(
+                s.get("rating").integer(0, 5), Json.one(s.get("status"), Standing.Status.values()));
     }
 
     private static PieceRiff pieceRiff(Field r) throws FormatException {
