@@ -93,8 +93,14 @@ class FiguresTest {
             core.revoice.IntentCosts | BARE_OCTAVE | one note in octaves costs {} where
             core.revoice.IntentCosts | PER_VOICE_MISSING | {} per voice under three
             core.choice.Ranking | PER_FRET_PAST_TEN | {} more again past the tenth
+            core.revoice.IntentCosts | OUTSIDE_THE_KEY | {} per note outside the key
+            core.revoice.IntentCosts | PER_STRING_OFF | {} per string that the lowest is off
+            core.revoice.IntentCosts | PER_SEMITONE_OF_BASS | {} per semitone over an octave from
+            core.revoice.IntentCosts | PER_SEMITONE_ABOVE | {} per semitone that lies over an octave
+            core.choice.BassUnder | PER_VOICE | a voice that stays is worth {} of effort
+            core.choice.BassUnder | RINGS_NOW | closed grip of low strings costs {}
             core.vary.NextRoot | ONWARD | {} times as much, out of it
-            core.vary.NextRoot | DARK_TRITONE | 0.4 and {} more in a mode
+            core.vary.NextRoot | DARK_TRITONE | for a tritone {} more in a mode
             core.mix.Drummer | ONE_HAND | keeps up {} eighths
             core.mix.Drummer | ONE_HAND_OF_SIXTEENTHS | and {} sixteenths a second
             core.mix.Drummer | TWO_HANDS | two by turns {};

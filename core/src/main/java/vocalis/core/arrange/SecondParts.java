@@ -16,6 +16,7 @@ import vocalis.core.derive.Deriver;
 import vocalis.core.hands.Hand;
 import vocalis.core.hands.LoopPath;
 import vocalis.core.hands.Move;
+import vocalis.core.instrument.Shape;
 import vocalis.core.mix.Fader;
 import vocalis.core.mix.Mix;
 import vocalis.core.pattern.Direction;
@@ -72,6 +73,7 @@ public final class SecondParts {
     private static final int MOST_SHAPES = 40;
 
     private static final double MM_OF_ONE = 40;
+    private static final double PER_STRING = 0.5;
 
     /** Second parts of chords live under this fret. */
     private static final int HIGHEST_FRET = 14;
@@ -298,11 +300,9 @@ public final class SecondParts {
                 LoopPath.around(
                         alone,
                         (i, a, b) ->
-                                Move.travelMm(
-                                                riff.ground().board(),
-                                                fitting.get(i).get(a).voicing().shape(),
-                                                fitting.get((i + 1) % n).get(b).voicing().shape())
-                                        / MM_OF_ONE);
+                                way(
+                                        fitting.get(i).get(a).voicing().shape(),
+                                        fitting.get((i + 1) % n).get(b).voicing().shape()));
         List<Treatment> treatments = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             Voicing v = fitting.get(i).get(path.taken().get(i)).voicing();
@@ -312,6 +312,15 @@ public final class SecondParts {
         return events.isEmpty()
                 ? Optional.empty()
                 : offer(kind, above, Optional.of(family), treatments, events);
+    }
+
+    /** What the way from one shape to the next costs: the hand's, and strings that change. */
+    private double way(Shape from, Shape to) {
+        int other = 0;
+        for (int string = 0; string < from.strings(); string++) {
+            other += from.sounds(string) != to.sounds(string) ? 1 : 0;
+        }
+        return Move.travelMm(riff.ground().board(), from, to) / MM_OF_ONE + PER_STRING * other;
     }
 
     /** The shapes of a chord that keep to the part's place, the plainest first. */
