@@ -13,6 +13,18 @@ final class FirstGuitar {
         this.sounds = sounds;
     }
 
+    /**
+     * From when on in a stretch nothing sounds that was struck before it; its beginning where that
+     * rings into its second half.
+     */
+    long settled(long from, long to) {
+        long end = from;
+        for (Sound s : sounds) {
+            end = s.from() < from && s.to() > from ? Math.max(end, s.to()) : end;
+        }
+        return end - from <= (to - from) / 2 ? end : from;
+    }
+
     /** Lowest and highest note of the first guitar in a stretch; empty where it is silent. */
     int[] range(long from, long to) {
         int[] range = {128, -1};

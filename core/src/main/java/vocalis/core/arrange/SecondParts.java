@@ -114,7 +114,7 @@ public final class SecondParts {
         first = Deriver.once(riff, hand, catalogue);
         register = piece.second().map(Part::register).orElse(Part.Register.ALL);
         guitar = new FirstGuitar(Ringing.of(first.score()));
-        slots = new Slots(riff, first);
+        slots = new Slots(riff, first, guitar);
     }
 
     /**
@@ -216,7 +216,7 @@ public final class SecondParts {
                             degree(notes[i]).orElseThrow(),
                             Manner.PLAIN,
                             Dynamics.PLAIN,
-                            kind == PartKind.HELD_LINE && same));
+                            kind == PartKind.HELD_LINE && goesOn));
         }
         return offer(kind, above, Optional.empty(), riff.treatments(), events);
     }
@@ -325,7 +325,7 @@ public final class SecondParts {
 
     /** The shapes of a chord that keep to the part's place, the plainest first. */
     private List<Candidate> fitting(Family family, Derived.Chord c, boolean above) {
-        int[] range = guitar.range(c.start(), c.end());
+        int[] range = guitar.range(slots.begins(c), c.end());
         return catalogue.candidates(riff.ground().board(), hand, family, c.root()).stream()
                 .filter(k -> family != Family.OCTAVE || octave(k.voicing()))
                 .filter(k -> fits(k.voicing(), c, range, above))
@@ -377,7 +377,7 @@ public final class SecondParts {
             boolean inner = octave && n.midi() != outer && register.has(n.midi());
             if (!inner && !free(n.midi(), range, above)
                     || !riff.ground().key().contains(Math.floorMod(n.midi(), 12))
-                    || !clashesToo && guitar.rubs(n.midi(), c.start(), c.end())) {
+                    || !clashesToo && guitar.rubs(n.midi(), slots.begins(c), c.end())) {
                 return false;
             }
         }

@@ -24,10 +24,12 @@ final class Slots {
 
     private final Riff riff;
     private final Derived first;
+    private final FirstGuitar guitar;
 
-    Slots(Riff riff, Derived first) {
+    Slots(Riff riff, Derived first, FirstGuitar guitar) {
         this.riff = riff;
         this.first = first;
+        this.guitar = guitar;
     }
 
     /** A stretch of time that a note or stroke is to fill. */
@@ -37,9 +39,15 @@ final class Slots {
     List<Slot> held() {
         List<Slot> slots = new ArrayList<>();
         for (Derived.Chord c : first.chords()) {
-            slots.add(new Slot(c.start(), c.length()));
+            long at = begins(c);
+            slots.add(new Slot(at, c.end() - at));
         }
         return slots;
+    }
+
+    /** From when on a chord sounds alone: the one before may be held over into it. */
+    long begins(Derived.Chord c) {
+        return guitar.settled(c.start(), c.end());
     }
 
     /** Quarters, cut where chords change. */
@@ -59,9 +67,12 @@ final class Slots {
             long start = meters.start(bar);
             for (long after : places.computeIfAbsent(meters.meter(bar), this::freest)) {
                 long at = start + after;
-                if (at >= riff.loopStart() && at < riff.length()) {
-                    long end = first.chords().get(riff.chordAt(at)).end();
-                    slots.add(new Slot(at, Math.min(Ticks.EIGHTH, end - at)));
+                if (at < riff.loopStart() || at >= riff.length()) {
+                    continue;
+                }
+                Derived.Chord c = first.chords().get(riff.chordAt(at));
+                if (at >= begins(c)) {
+                    slots.add(new Slot(at, Math.min(Ticks.EIGHTH, c.end() - at)));
                 }
             }
         }
@@ -128,7 +139,11 @@ final class Slots {
         List<Slot> slots = new ArrayList<>();
         for (Derived.Chord c : first.chords()) {
             for (long at = Math.max(from, c.start()); at < c.end(); at += step) {
-                slots.add(new Slot(at, Math.min(step, c.end() - at)));
+                long begins = Math.max(at, begins(c));
+                long end = Math.min(at + step, c.end());
+                if (begins < end) {
+                    slots.add(new Slot(begins, end - begins));
+                }
             }
         }
         return slots;

@@ -21,6 +21,7 @@ import vocalis.core.mix.BassFigure;
 import vocalis.core.mix.Fader;
 import vocalis.core.mix.Groove;
 import vocalis.core.mix.Mix;
+import vocalis.core.pattern.Event;
 import vocalis.core.pattern.Figure;
 import vocalis.core.pattern.LineNote;
 import vocalis.core.pattern.LinePitch;
@@ -287,6 +288,38 @@ class TwoPartsTest {
         System.out.printf("moving lines and fills: %d of %d repeat%n", repeated, moving);
         assertThat(moving).isGreaterThan(100);
         assertThat((double) repeated / moving).isLessThan(0.05);
+    }
+
+    /**
+     * A chord held over into the next bar: a second part waits until it has ended and is found all
+     * the same, and nothing of it sounds before.
+     */
+    @Test
+    void chordsHeldOverAreWaitedFor() {
+        long q = Ticks.QUARTER;
+        long[][] strokes = {{0, 2 * q}, {2 * q, 3 * q}, {5 * q, q}, {6 * q, 2 * q}};
+        List<Event> events = new ArrayList<>();
+        for (long[] s : strokes) {
+            events.add(new Stroke(events.size(), s[0], s[1], Struck.Named.ALL));
+        }
+        Riff riff = Riffs.on(Pattern.of(new Figure("held", "held", 8 * q, events)), 1, 2, 1, 7);
+        riff = riff.withGround(Riffs.ground("B phrygian"));
+        List<PartOffer> all =
+                SecondParts.of(
+                        Piece.of("p", "piece", "", riff),
+                        "riff-1",
+                        Hand.MEDIUM,
+                        SongTest.CATALOGUE,
+                        false);
+        assertThat(all)
+                .extracting(PartOffer::kind)
+                .contains(PartKind.HELD_LINE, PartKind.STABS, PartKind.OCTAVES);
+        for (PartOffer o : all) {
+            Derived d = Deriver.once(o.riff(), Hand.MEDIUM, SongTest.CATALOGUE);
+            assertThat(d.score().notes())
+                    .as("%s", o.kind())
+                    .noneMatch(n -> n.at() % (8 * q) >= 4 * q && n.at() % (8 * q) < 5 * q);
+        }
     }
 
     /**

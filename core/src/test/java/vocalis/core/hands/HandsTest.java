@@ -109,6 +109,12 @@ class HandsTest {
                 .extracting(c -> c.voicing().shape().text())
                 .isEqualTo("5-5-7-7-x-x");
         assertThat(BassUnder.put(a5, 9, Hand.MEDIUM)).contains(a5);
+        // The notes of the two low strings sound above as well: the open A takes their place.
+        Candidate e = candidate("0-2-2-2-0-0", 4);
+        assertThat(BassUnder.put(e, 9, Hand.MEDIUM))
+                .get()
+                .extracting(c -> c.voicing().shape().text())
+                .isEqualTo("x-0-2-2-0-0");
     }
 
     private static Candidate candidate(String shape, int root) {

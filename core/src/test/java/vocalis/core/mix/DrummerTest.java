@@ -159,6 +159,15 @@ class DrummerTest {
         assertThat(at(hits, Drum.KICK)).containsExactly(0L, 3 * s, 6 * s);
     }
 
+    /** A riff that accents the one alone still gets a bar that moves: two kicks and more. */
+    @ParameterizedTest
+    @EnumSource(Feel.class)
+    void noBarStandsOnOneKick(Feel feel) {
+        Score one = score(Meter.COMMON, 126, 1, note(0, 0, Dynamics.ACCENT));
+        assertThat(at(Drummer.stretch(one, 0, BAR, feel, false, false), Drum.KICK))
+                .hasSizeGreaterThan(1);
+    }
+
     /** Six bars: a fill ends the fourth and the last, and a crash follows each. */
     @ParameterizedTest
     @EnumSource(Feel.class)

@@ -79,6 +79,8 @@ class OffersTest {
             var s = (Setting.Pedal) o.setting();
             Derived d = derived(o.riff());
             assertThat(d.chord(0).root()).isEqualTo(key.tonic().pitchClass());
+            int open = d.score().board().midi(s.string(), 0) - key.tonic().pitchClass();
+            assertThat(Math.floorMod(open, 12)).as("pedal over the tonic").isIn(0, 7);
             for (Onset on : d.score().onsets()) {
                 boolean pedal = on.notes().size() == 1;
                 if (pedal) {
@@ -98,6 +100,13 @@ class OffersTest {
                 }
             }
         }
+    }
+
+    /** Neither E nor A is the first or fifth of G: there the open strings are no pedal. */
+    @Test
+    void aPedalIsTheTonicOrTheFifthOrNone() {
+        Riff riff = Riffs.repeating(1, 7).withGround(Riffs.ground("G mixolydian"));
+        assertThat(Idea.PEDAL_RIFF.of(derived(riff), CATALOGUE)).isEmpty();
     }
 
     /** The answer begins as the riff and ends elsewhere. */

@@ -67,6 +67,10 @@ class SparksTest {
                     assertThat(Check.of(d)).as("%d on %d", seed, ground).isEmpty();
                     Key key = s.riff().ground().key();
                     d.chords().forEach(c -> assertThat(key.contains(c.root())).isTrue());
+                    boolean steps = s.twist().filter(t -> t.idea() == Idea.PEDAL_RIFF).isPresent();
+                    if (!steps) {
+                        d.chords().forEach(c -> assertThat(hasAFifth(key, c.root())).isTrue());
+                    }
                     assertThat(last.contains(s.riff())).as("%d on %d", seed, ground).isFalse();
                     last.add(s.riff());
                     if (last.size() > 9) {
@@ -76,6 +80,13 @@ class SparksTest {
             }
         }
         assertThat(made).isEqualTo(6 * seeds);
+    }
+
+    /** The tonic may be anything; other roots have a perfect fifth over them in the key. */
+    private static boolean hasAFifth(Key key, int root) {
+        return root == key.tonic().pitchClass()
+                || !key.contains(root + 6)
+                || key.contains(root + 7);
     }
 
     @Test

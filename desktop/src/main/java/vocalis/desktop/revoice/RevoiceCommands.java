@@ -12,6 +12,9 @@ public final class RevoiceCommands {
 
     private static final Place GRID = RevoicePlace.GRID;
 
+    /** More rows than there are. */
+    private static final int ALL = 1000;
+
     private final Commands commands;
     private final RevoiceModel model;
     private final Runnable toggle;
@@ -59,6 +62,8 @@ public final class RevoiceCommands {
                 .repeats()
                 .does(() -> model.move(-1, 0));
         commands.walk(GRID, "row-down", "row below", "DOWN", () -> model.move(1, 0));
+        commands.walk(GRID, "row-first", "as written", "HOME", () -> model.move(-ALL, 0));
+        commands.walk(GRID, "row-last", "the last row", "END", () -> model.move(ALL, 0));
         commands.walk(GRID, "column-left", "chord before", "LEFT", () -> model.move(0, -1));
         commands.walk(GRID, "column-right", "chord after", "RIGHT", () -> model.move(0, 1));
         commands.add("other", "play the row in place of what is written, and back")

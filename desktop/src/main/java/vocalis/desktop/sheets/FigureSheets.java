@@ -13,6 +13,7 @@ import vocalis.core.edit.Figures;
 import vocalis.core.edit.Tapping;
 import vocalis.core.pattern.Event;
 import vocalis.core.pattern.Figure;
+import vocalis.core.pattern.Limits;
 import vocalis.core.pattern.Pass;
 import vocalis.core.pattern.Stroke;
 import vocalis.core.rhythm.Ticks;
@@ -108,6 +109,34 @@ public final class FigureSheets {
             out.append(i > 0 && i % beat == 0 ? " " : "").append(sign(f, i * step));
         }
         return out.toString();
+    }
+
+    /** The steps of the first bar that is struck otherwise than in another riff; empty for none. */
+    static String changed(Riff of, Riff made) {
+        for (int bar = 0; bar < Math.min(of.bars(), made.bars()); bar++) {
+            String now = steps(bar(made, bar));
+            if (!now.equals(steps(bar(of, bar)))) {
+                return "bar " + (bar + 1) + ": " + now;
+            }
+        }
+        return "";
+    }
+
+    /** What is struck in a bar, as a figure of its length. */
+    static Figure bar(Riff riff, int bar) {
+        long start = riff.meters().start(bar);
+        long end = riff.meters().end(bar);
+        List<Event> events = new ArrayList<>();
+        for (Pass pass : riff.passes()) {
+            for (Event e : pass.events()) {
+                long at = pass.start() + e.at();
+                if (at >= start && at + Limits.SHORTEST_EVENT <= end) {
+                    long length = Math.min(e.length(), end - at);
+                    events.add(e.beginning(at - start).lasting(length).numbered(events.size()));
+                }
+            }
+        }
+        return new Figure("bar", "bar", end - start, events);
     }
 
     private static String sign(Figure f, long at) {

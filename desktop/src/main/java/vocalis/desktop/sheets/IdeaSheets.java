@@ -12,7 +12,6 @@ import vocalis.core.mix.Mix;
 import vocalis.core.offer.Idea;
 import vocalis.core.offer.Offer;
 import vocalis.core.offer.Sparks;
-import vocalis.core.pattern.Figure;
 import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
 import vocalis.desktop.session.Session;
@@ -80,23 +79,32 @@ public final class IdeaSheets {
                     List<PickSheet.Row> rows = new ArrayList<>();
                     for (Offer o : all) {
                         String name = IdeaWords.setting(o);
-                        rows.add(
-                                row(
-                                        model,
-                                        name,
-                                        IdeaWords.roots(o.riff()),
-                                        derived.riff(),
-                                        o.riff()));
+                        String what = what(derived.riff(), o.riff());
+                        rows.add(row(model, name, what, derived.riff(), o.riff()));
                     }
+                    rows.add(
+                            leads(
+                                    "Other ideas …",
+                                    "back to all of them",
+                                    () -> ideas(model, host)));
                     PickSheet.show(
                             host,
                             IdeaWords.name(idea),
-                            sentence(IdeaWords.what(idea)) + HOW,
-                            "This riff gives it nothing to work on, or nothing that can be played as"
-                                    + " well as before.",
+                            all.isEmpty()
+                                    ? "Nothing came of it. " + IdeaWords.needs(idea)
+                                    : sentence(IdeaWords.what(idea)) + HOW,
+                            "",
                             rows,
                             model.hearing()::endPreview);
                 });
+    }
+
+    /** Its roots, or where they stay what is struck otherwise. */
+    private static String what(Riff of, Riff made) {
+        String struck = FigureSheets.changed(of, made);
+        return of.roots().equals(made.roots()) && !struck.isEmpty()
+                ? struck
+                : IdeaWords.roots(made);
     }
 
     private static String sentence(String words) {
@@ -216,7 +224,7 @@ public final class IdeaSheets {
                         String name = fills ? s.figure() : IdeaWords.name(s);
                         String what =
                                 fills
-                                        ? FigureSheets.steps(riffBar(s.riff(), bar))
+                                        ? FigureSheets.steps(FigureSheets.bar(s.riff(), bar))
                                         : IdeaWords.why(s);
                         rows.add(row(model, name, what, riff, s.riff()));
                     }
@@ -233,9 +241,5 @@ public final class IdeaSheets {
                             rows,
                             model.hearing()::endPreview);
                 });
-    }
-
-    private static Figure riffBar(Riff riff, int bar) {
-        return riff.passAt(riff.meters().start(bar)).figure();
     }
 }

@@ -44,6 +44,22 @@ public final class IdeaWords {
         };
     }
 
+    /** What a riff must have for it, and what to do where it has not. */
+    public static String needs(Idea i) {
+        return switch (i) {
+            case PEDAL_RIFF ->
+                    "It wants a low string open on the first or fifth note of the key, and no"
+                            + " pickup: another tuning or key has one.";
+            case ANSWER -> "It wants roots enough to keep some and change the rest.";
+            case ENDING -> "It wants strokes in the last bar.";
+            case ACROSS_THE_BAR -> "It wants two bars of strokes and more, in one meter.";
+            case CUT_AN_EIGHTH -> "It wants bars that end with an eighth that can go.";
+            case APPROACH ->
+                    "It wants roots that change, and room for a fret beside them on their string.";
+            case THICKEN -> "It wants single notes: write some with L.";
+        };
+    }
+
     /** What an idea was set to. */
     public static String setting(Offer o) {
         return switch (o.idea()) {
