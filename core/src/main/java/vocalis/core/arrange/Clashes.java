@@ -8,11 +8,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import vocalis.core.derive.Derived;
+import vocalis.core.mix.BassFigure;
 import vocalis.core.mix.Groove;
+import vocalis.core.mix.Mix;
 import vocalis.core.piece.Meant;
+import vocalis.core.piece.Piece;
+import vocalis.core.piece.Section;
 import vocalis.core.revoice.Rub;
 import vocalis.core.rhythm.TempoMap;
 import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Riff;
 import vocalis.core.score.Ringing;
 import vocalis.core.score.Ringing.Sound;
 import vocalis.core.score.Score;
@@ -65,6 +72,26 @@ public final class Clashes {
     /** The same without those that are meant. */
     public static List<Clash> open(Song song) {
         return of(song).stream().filter(c -> !song.piece().meant().contains(c.key())).toList();
+    }
+
+    /**
+     * How many the bass would make with the guitars of a section, were it to play a line.
+     *
+     * @param derive how a riff is worked out
+     */
+    public static int ofBass(
+            Piece piece, Section section, BassFigure line, Function<Riff, Derived> derive) {
+        Mix mix = piece.mix();
+        Piece alone =
+                piece.mixed(mix.withBass(mix.bass().on(true), mix.bassLine()))
+                        .arranged(
+                                List.of(
+                                        section.with(
+                                                section.band().withBass(true, Optional.of(line)))));
+        return (int)
+                of(Song.of(alone, derive)).stream()
+                        .filter(c -> c.between() != Clash.Between.GUITARS)
+                        .count();
     }
 
     private static List<Sound> bass(Song song) {

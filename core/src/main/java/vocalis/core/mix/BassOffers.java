@@ -66,33 +66,37 @@ public final class BassOffers {
                     i -> !pulse[i] && i > 0 ? "-" : turn[0]++ % 2 == 0 ? "1" : "5");
         }
         add(all, Why.OCTAVES, n, i -> i % 2 == 0 ? "1" : "8");
-        List<String> steps =
-                IntStream.range(1, 12)
-                        .filter(up -> fits(score, key, up))
-                        .mapToObj(up -> Degree.above(up).ascii())
-                        .toList();
-        if (!steps.isEmpty()) {
-            String last = steps.get(steps.size() - 1);
+        List<Integer> degrees =
+                IntStream.range(1, 12).filter(up -> fits(score, key, up)).boxed().toList();
+        if (!degrees.isEmpty()) {
+            String last = Degree.above(degrees.get(degrees.size() - 1)).ascii();
             add(
                     all,
                     Why.TURNS_ON_A_DEGREE,
                     n,
                     i -> i == n - 1 ? last : i == 0 || pulse[i] ? "1" : "-");
         }
-        if (steps.size() >= 2) {
-            int from = n - Math.min(3, n / 2);
-            add(
-                    all,
-                    Why.CLIMBS,
-                    n,
-                    i ->
-                            i == 0
-                                    ? "1"
-                                    : i < from
-                                            ? "-"
-                                            : steps.get(Math.min(i - from, steps.size() - 1)));
+        List<String> climb = climb(degrees, Math.min(3, n / 2));
+        if (climb.size() >= 2) {
+            int from = n - climb.size();
+            add(all, Why.CLIMBS, n, i -> i == 0 ? "1" : i < from ? "-" : climb.get(i - from));
         }
         add(all, Why.HELD, n, i -> i == 0 ? "1" : "-");
+        return all;
+    }
+
+    /** The highest so many degrees that follow one another by semitone or whole tone. */
+    private static List<String> climb(List<Integer> degrees, int most) {
+        List<String> all = new ArrayList<>();
+        for (int i = degrees.size() - 1; i >= 0 && all.size() < most; i--) {
+            if (!all.isEmpty() && degrees.get(i + 1) - degrees.get(i) > 2) {
+                if (all.size() > 1) {
+                    break;
+                }
+                all.clear();
+            }
+            all.add(0, Degree.above(degrees.get(i)).ascii());
+        }
         return all;
     }
 

@@ -49,6 +49,32 @@ class BassOffersTest {
         assertThat(turning).isGreaterThan(10);
     }
 
+    /** A climb goes by steps of the scale, never by a leap. */
+    @Test
+    void climbsGoByStep() {
+        Random r = new Random(11);
+        int climbs = 0;
+        for (int i = 0; i < 40; i++) {
+            Riff riff = Riffs.random(r);
+            Score score = DERIVER.derive(riff, Hand.MEDIUM).score();
+            for (BassOffers.Offer o : BassOffers.of(score, riff.ground().key())) {
+                if (o.why() == Why.CLIMBS) {
+                    climbs++;
+                    List<BassNote> bar =
+                            Bassist.of(
+                                    score,
+                                    0,
+                                    score.time().meters().meter(0).barTicks(),
+                                    o.figure());
+                    int n = bar.size();
+                    int last = bar.get(n - 1).midi() - bar.get(n - 2).midi();
+                    assertThat(last).as(o.figure().text()).isBetween(1, 2);
+                }
+            }
+        }
+        assertThat(climbs).isGreaterThan(5);
+    }
+
     /** Four chords of A minor in quarters: root and fifth by turns, octaves, one held note. */
     @Test
     void linesByHand() {

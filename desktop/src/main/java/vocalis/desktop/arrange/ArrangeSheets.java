@@ -1,13 +1,20 @@
 package vocalis.desktop.arrange;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.function.Function;
 import vocalis.core.arrange.Arrangement;
+import vocalis.core.arrange.Clashes;
 import vocalis.core.arrange.Mend;
 import vocalis.core.arrange.PartOffer;
 import vocalis.core.arrange.SectionChange;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.derive.Derived;
 import vocalis.core.derive.Deriver;
 import vocalis.core.hands.Hand;
 import vocalis.core.mix.BassFigure;
@@ -78,28 +85,40 @@ public final class ArrangeSheets {
         }
     }
 
+    /** A line and how often it rubs with the guitars. */
+    private record BassLine(BassOffers.Offer line, int clashes) {}
+
+    /** Those that rub with nothing first. */
+    private static List<BassLine> bassLines(
+            Piece piece, Section section, Riff riff, Hand hand, Catalogue catalogue) {
+        Map<Riff, Derived> known = new HashMap<>();
+        Function<Riff, Derived> derive =
+                r -> known.computeIfAbsent(r, x -> Deriver.once(x, hand, catalogue));
+        return BassOffers.of(derive.apply(riff).score(), riff.ground().key()).stream()
+                .map(o -> new BassLine(o, Clashes.ofBass(piece, section, o.figure(), derive)))
+                .sorted(Comparator.comparing(b -> b.clashes() > 0))
+                .toList();
+    }
+
     /** Lines that the bass could play under the section, each with what speaks for it. */
     public static void bassLines(Session session, ArrangeModel a, SheetHost host) {
-        Riff riff =
-                Arrangement.on(
-                        a.piece().riff().ground(), a.piece().riff(a.current().riff()).riff());
+        Piece piece = a.piece();
+        Section section = a.current();
+        Riff riff = Arrangement.on(piece.riff().ground(), piece.riff(section.riff()).riff());
         Hand hand = session.hand();
         session.ask(
                 "looking for bass lines",
-                () ->
-                        BassOffers.of(
-                                Deriver.once(riff, hand, session.catalogue()).score(),
-                                riff.ground().key()),
+                () -> bassLines(piece, section, riff, hand, session.catalogue()),
                 all -> {
                     List<PickSheet.Row> rows = new ArrayList<>();
-                    for (BassOffers.Offer o : all) {
+                    for (BassLine b : all) {
                         rows.add(
                                 row(
                                         session,
                                         a,
-                                        ArrangeWords.name(o.why()),
-                                        o.figure().text() + " · " + ArrangeWords.what(o.why()),
-                                        a.edits().withBass(o.figure()),
+                                        ArrangeWords.name(b.line().why()),
+                                        ArrangeWords.what(b.line(), b.clashes()),
+                                        a.edits().withBass(b.line().figure()),
                                         "a line for the bass"));
                     }
                     PickSheet.show(

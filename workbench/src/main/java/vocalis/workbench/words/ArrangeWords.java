@@ -98,8 +98,19 @@ public final class ArrangeWords {
         };
     }
 
-    /** What speaks for a line of the bass. */
-    public static String what(BassOffers.Why why) {
+    /** A line of the bass, what speaks for it, and how often it rubs with the guitars. */
+    public static String what(BassOffers.Offer line, int clashes) {
+        String rubs =
+                clashes == 0
+                        ? ""
+                        : "; rubs "
+                                + clashes
+                                + (clashes == 1 ? " time" : " times")
+                                + " with the guitars";
+        return line.figure().text() + " · " + what(line.why()) + rubs;
+    }
+
+    private static String what(BassOffers.Why why) {
         return switch (why) {
             case ON_THE_ACCENTS -> "bass and kick hit with the riff";
             case ROOT_AND_FIFTH -> "steady, and says no third";
