@@ -331,7 +331,7 @@ final class Frame extends BorderPane {
     private void showStatus() {
         status.keys(
                 beginning()
-                        ? "Tab goes on to the next way in · Esc: four empty bars"
+                        ? "Tab goes on to the next way in · Esc: four plain bars"
                         : commands.status(whereabouts.place()));
         strip.show(whereabouts.place());
         tell();

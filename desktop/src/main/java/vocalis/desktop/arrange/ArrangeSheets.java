@@ -40,7 +40,8 @@ import vocalis.workbench.words.ArrangeWords;
 public final class ArrangeSheets {
 
     private static final int MOST_RIFFS = 200;
-    private static final String HOW = "↑ ↓ choose, hold H to hear, Enter takes it.";
+    private static final String HOW =
+            "↑ ↓ choose; hold H, or press and hold, to hear; Enter or a click takes it.";
 
     private ArrangeSheets() {}
 

@@ -258,7 +258,7 @@ public final class BeginPane extends StackPane {
     }
 
     private Node goOn() {
-        Button skip = button("begin-skip", "Start with four empty bars  Esc", model::leave);
+        Button skip = button("begin-skip", "Start with four plain bars  Esc", model::leave);
         return new VBox(14, new VBox(4, Choices.caption("Or go on with"), others), skip);
     }
 

@@ -175,7 +175,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         if (below > 0) {
             text(
                     g,
-                    "and " + below + " more rows",
+                    "and " + below + " more rows: a click here, or End",
                     40,
                     h - 8,
                     c.smallFont(),
@@ -381,7 +381,13 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         getSkinnable().requestFocus();
         onCell = false;
         int row = firstRow + (int) ((e.getY() - HEAD) / rowHeight);
-        if (e.getY() < HEAD || row >= revoice.rows().size()) {
+        if (e.getY() < HEAD) {
+            return;
+        }
+        if (row >= firstRow + shownRows) {
+            // What stands below is told there: a click goes on to it.
+            int last = Math.min(revoice.rows().size(), firstRow + 2 * shownRows) - 1;
+            revoice.caret(last, revoice.columnProperty().get());
             return;
         }
         for (int i = firstColumn; i < firstColumn + columns; i++) {

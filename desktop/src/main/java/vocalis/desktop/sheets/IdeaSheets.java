@@ -25,7 +25,8 @@ import vocalis.workbench.words.IdeaWords;
 /** Sheets of what rules make of a riff, and of short riffs made from its ground. */
 public final class IdeaSheets {
 
-    private static final String HOW = "↑ ↓ choose, hold H to hear, Enter takes it.";
+    private static final String HOW =
+            "↑ ↓ choose; hold H, or press and hold, to hear; Enter or a click takes it.";
 
     private IdeaSheets() {}
 

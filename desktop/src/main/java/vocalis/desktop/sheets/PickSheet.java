@@ -105,7 +105,7 @@ public final class PickSheet {
             HoldToHear.at(b, () -> hear(r), this::letGo);
             b.addEventHandler(KeyEvent.KEY_PRESSED, e -> pressed(e, r, b, sheet));
             b.focusedProperty().addListener(o -> reveal(scroll, grid, b));
-            boolean steps = r.what().matches("[aAgmx♪–· ]+");
+            boolean steps = r.what().matches("(bar \\d+: )?[aAgmx♪–· ]+");
             Label what = steps ? Choices.mono(r.what()) : Choices.caption(r.what());
             what.setWrapText(true);
             grid.addRow(grid.getRowCount(), b, what);

@@ -37,7 +37,7 @@ public final class WritingSheets {
     private static final int NOTE = 400;
 
     private static final String HOW =
-            "↑ ↓ choose, hold H to hear the riff with it, Enter takes it.";
+            "↑ ↓ choose; hold H, or press and hold, to hear the riff with it; Enter or a click takes it.";
 
     private WritingSheets() {}
 

@@ -9,6 +9,7 @@ import vocalis.core.offer.Sparks;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Riff;
 import vocalis.core.theory.Key;
+import vocalis.core.vary.NextRoot;
 import vocalis.core.voicing.Family;
 
 /** Ideas, what they were set to, and sparks, in words. */
@@ -137,6 +138,14 @@ public final class IdeaWords {
                                                 + name(o.idea()).toLowerCase(Locale.ROOT)
                                                 + ": "
                                                 + setting(o).toLowerCase(Locale.ROOT))
-                        .orElse("; the roots lead to one another in the mode");
+                        .orElse("; comes home: " + home(s.riff()));
+    }
+
+    /** How the last root leads back to the first. */
+    private static String home(Riff riff) {
+        Key key = riff.ground().key();
+        int last = riff.roots().get(riff.roots().size() - 1).root().pitchClass(key);
+        int first = riff.roots().get(0).root().pitchClass(key);
+        return VariationWords.motion(NextRoot.Motion.between(last, first));
     }
 }

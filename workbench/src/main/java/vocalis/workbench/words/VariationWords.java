@@ -109,7 +109,8 @@ public final class VariationWords {
         };
     }
 
-    private static String motion(NextRoot.Motion m) {
+    /** How a root moves to the next. */
+    static String motion(NextRoot.Motion m) {
         return switch (m) {
             case STAYS -> "stays";
             case FALLS_A_FIFTH -> "falls a fifth";
