@@ -59,9 +59,10 @@ public final class ArrangeCommands {
         walking();
         lines();
         sections();
+        parts();
         hearing();
         clashes();
-        parts();
+        riffs();
     }
 
     private void walking() {
@@ -144,6 +145,9 @@ public final class ArrangeCommands {
                 .in(STRIP)
                 .button("Vary")
                 .does(screen::vary);
+    }
+
+    private void riffs() {
         commands.add("section-work", "work on the section's riff")
                 .in(STRIP)
                 .button("Write its riff")

@@ -154,6 +154,10 @@ public final class ArrangePane extends VBox {
             return;
         }
         Piece p = arrange.piece();
+        if (!f.joined(p).equals(p)) {
+            step(1);
+            return;
+        }
         Section now = arrange.current();
         ContextMenu menu = new ContextMenu();
         for (Section s : f.choices(p, now)) {

@@ -80,6 +80,11 @@ public final class ArrangeSheets {
         try {
             Optional<BassFigure> line =
                     text.isBlank() ? Optional.empty() : Optional.of(BassFigure.parse(text));
+            if (line.isPresent()) {
+                Piece with = a.edits().withBass(line.get());
+                a.edits().changePiece("bass of the section", p -> with);
+                return;
+            }
             a.edits().change("bass of the section", x -> x.with(x.band().withBass(true, line)));
         } catch (IllegalArgumentException e) {
             session.say("Not done: " + e.getMessage() + ".");

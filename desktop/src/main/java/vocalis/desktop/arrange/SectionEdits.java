@@ -49,6 +49,11 @@ public final class SectionEdits {
     public void step(int by) {
         SectionField f = SectionField.values()[field.get()];
         Piece p = session.piece();
+        // Who is not in the band joins it: nothing else of him can be changed.
+        if (by > 0 && !f.joined(p).equals(p)) {
+            changePiece(f.words() + " into the band", f::joined);
+            return;
+        }
         change(f.words(), "section-" + f, s -> f.stepped(p, s, by));
     }
 

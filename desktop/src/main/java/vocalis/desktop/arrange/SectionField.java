@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import vocalis.core.mix.Feel;
+import vocalis.core.mix.Mix;
 import vocalis.core.piece.Part;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.PieceRiff;
@@ -53,18 +54,18 @@ public enum SectionField {
             case FIRST -> part(p, s, 0);
             case SECOND ->
                     !p.mix().second().on()
-                            ? "not in the band (W)"
+                            ? "not in the band (+)"
                             : p.parts().size() < 2 ? "none" : part(p, s, 1);
             case KIT ->
                     !p.mix().kit().on()
-                            ? "not in the band (W)"
+                            ? "not in the band (+)"
                             : s.band().kit()
                                     ? s.band().feel().map(Feel::label).orElse("as the piece")
                                     : "silent";
             case FILL -> s.band().fill() ? "yes" : "no";
             case BASS ->
                     !p.mix().bass().on()
-                            ? "not in the band (W)"
+                            ? "not in the band (+)"
                             : s.band().bass()
                                     ? s.band().line().map(l -> l.text()).orElse("as the piece")
                                     : "silent";
@@ -147,6 +148,21 @@ public enum SectionField {
             case FILL -> s.with(s.band().filling(!s.band().fill()));
             case BASS -> s.with(s.band().withBass(!s.band().bass(), s.band().line()));
             case WORDS -> s;
+        };
+    }
+
+    /**
+     * The piece with what the line is about in the band; the same where it is, or where there is
+     * nothing to join.
+     */
+    Piece joined(Piece p) {
+        Mix mix = p.mix();
+        return switch (this) {
+            case SECOND ->
+                    p.parts().size() < 2 ? p : p.mixed(mix.withSecond(mix.second().on(true)));
+            case KIT -> p.mixed(mix.withKit(mix.kit().on(true), mix.feel()));
+            case BASS -> p.mixed(mix.withBass(mix.bass().on(true), mix.bassLine()));
+            default -> p;
         };
     }
 

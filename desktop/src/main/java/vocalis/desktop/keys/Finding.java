@@ -1,5 +1,6 @@
 package vocalis.desktop.keys;
 
+import java.util.Comparator;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import vocalis.desktop.session.Place;
@@ -64,6 +65,7 @@ public final class Finding implements ActionStrip.Window {
                 typed ->
                         search.find(typed, place).stream()
                                 .filter(c -> c.places().contains(place))
+                                .sorted(Comparator.comparing(c -> typed.isBlank() && c.repeats()))
                                 .toList(),
                 this::take);
     }

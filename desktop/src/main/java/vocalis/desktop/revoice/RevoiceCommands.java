@@ -12,7 +12,7 @@ public final class RevoiceCommands {
 
     private static final Place GRID = RevoicePlace.GRID;
 
-    /** More rows than there are. */
+    /** More chords than there are. */
     private static final int ALL = 1000;
 
     private final Commands commands;
@@ -60,10 +60,10 @@ public final class RevoiceCommands {
                 .brief(
                         "arrows choose · hold H: hear the row · hold J: the cell alone · 1 to 9 family")
                 .repeats()
-                .does(() -> model.move(-1, 0));
-        commands.walk(GRID, "row-down", "row below", "DOWN", () -> model.move(1, 0));
-        commands.walk(GRID, "row-first", "as written", "HOME", () -> model.move(-ALL, 0));
-        commands.walk(GRID, "row-last", "the last row", "END", () -> model.move(ALL, 0));
+                .does(() -> model.turn(-1));
+        commands.walk(GRID, "row-down", "row below", "DOWN", () -> model.turn(1));
+        commands.walk(GRID, "column-first", "first chord", "HOME", () -> model.move(0, -ALL));
+        commands.walk(GRID, "column-last", "last chord", "END", () -> model.move(0, ALL));
         commands.walk(GRID, "column-left", "chord before", "LEFT", () -> model.move(0, -1));
         commands.walk(GRID, "column-right", "chord after", "RIGHT", () -> model.move(0, 1));
         commands.add("other", "play the row in place of what is written, and back")

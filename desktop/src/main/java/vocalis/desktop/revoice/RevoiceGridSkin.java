@@ -175,7 +175,7 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         if (below > 0) {
             text(
                     g,
-                    "and " + below + " more rows: a click here, or End",
+                    "and " + below + " more rows: a click here, or ↑ from the first",
                     40,
                     h - 8,
                     c.smallFont(),

@@ -291,6 +291,11 @@ public final class RevoiceModel implements Screen, AutoCloseable {
         show();
     }
 
+    /** Moves a row up or down; from the first to the last, and back. */
+    public void turn(int by) {
+        caret(Math.floorMod(row.get() + by, rows.size()), column.get());
+    }
+
     /** Puts the caret on a cell. */
     public void caret(int atRow, int atColumn) {
         row.set(atRow);

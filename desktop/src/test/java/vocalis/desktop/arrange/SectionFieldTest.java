@@ -73,13 +73,20 @@ class SectionFieldTest {
         assertThat(s.tempo()).isEqualTo(Section.SLOWEST);
     }
 
-    /** Who does not play along in the piece says so, with the key that lets him. */
+    /**
+     * Who does not play along in the piece says so, with the key that lets him join, and joins by
+     * it.
+     */
     @Test
     void whoIsSilentInThePieceSaysSo() {
         Piece alone = piece.mixed(Mix.ALONE);
         Section s = alone.sections().get(0);
         for (SectionField f : Set.of(SectionField.SECOND, SectionField.KIT, SectionField.BASS)) {
-            assertThat(f.value(alone, s)).isEqualTo("not in the band (W)");
+            assertThat(f.value(alone, s)).isEqualTo("not in the band (+)");
+            Piece joined = f.joined(alone);
+            boolean two = f == SectionField.SECOND && alone.parts().size() < 2;
+            assertThat(f.value(joined, s).equals("not in the band (+)")).isEqualTo(two);
+            assertThat(f.joined(joined)).isEqualTo(joined);
         }
         assertThat(SectionField.WORDS.value(alone, s.singing(""))).isEqualTo("none");
         Section silent = s.with("guitar-1", new Section.Playing(false, Optional.empty()));
