@@ -53,9 +53,9 @@ public enum SectionField {
             case TEMPO -> tempo(p, s);
             case FIRST -> part(p, s, 0);
             case SECOND ->
-                    !p.mix().second().on()
-                            ? "not in the band (+)"
-                            : p.parts().size() < 2 ? "none" : part(p, s, 1);
+                    p.parts().size() < 2
+                            ? "none yet"
+                            : p.mix().second().on() ? part(p, s, 1) : "not in the band (+)";
             case KIT ->
                     !p.mix().kit().on()
                             ? "not in the band (+)"
