@@ -11,6 +11,7 @@ import vocalis.core.instrument.Shape;
 import vocalis.core.pattern.LineNote;
 import vocalis.core.pattern.LinePitch;
 import vocalis.core.riff.Riff;
+import vocalis.core.riff.Tone;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Onset;
 import vocalis.core.vary.Walks;
@@ -43,6 +44,7 @@ final class Approaches {
                     !accents || struck(derived, next).filter(Approaches::accented).isPresent();
             boolean other = derived.chord(next).root() != derived.chord(i).root();
             boolean fits = fret >= 0 && fret <= riff.ground().board().frets();
+            fits = fits && suits(riff, shape.lowestSounded(), fret);
             if (marked && other && fits && riff.roots().get(i).length() > 2 * unit) {
                 LinePitch pitch = new LinePitch.Place(shape.lowestSounded(), fret);
                 out = Strokes.emptied(out, at, at + unit);
@@ -50,6 +52,12 @@ final class Approaches {
             }
         }
         return out;
+    }
+
+    /** A clean guitar approaches by notes of the key alone: others stick out of it. */
+    private static boolean suits(Riff riff, int string, int fret) {
+        return riff.ground().tone() != Tone.CLEAN
+                || riff.ground().key().contains(riff.ground().board().midi(string, fret));
     }
 
     private static boolean accented(Onset o) {

@@ -14,6 +14,7 @@ import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Riff;
 import vocalis.core.score.Manner;
+import vocalis.core.score.Onset;
 
 /** Groups against the bar: a figure that runs over it, and a bar that is an eighth short. */
 final class Grouping {
@@ -22,17 +23,22 @@ final class Grouping {
     private static final int[] BARS = {2, 4};
     private static final int LEAST_EIGHTHS = 4;
 
+    /** The share of muted strokes from which on a riff is driven by them; set by hand. */
+    private static final double DRIVEN = 0.25;
+
     private Grouping() {}
 
     static List<Made> across(Derived derived, Catalogue catalogue) {
         Riff riff = derived.riff();
         List<Made> all = new ArrayList<>();
+        boolean driven = driven(derived);
         for (int group : GROUPS) {
             for (int bars : BARS) {
                 long bar = riff.meters().meter(0).barTicks();
                 boolean even = riff.meters().changes().size() == 1;
                 boolean runs = bar % (group * Ticks.EIGHTH) != 0 && riff.bars() % bars == 0;
-                if (even && runs && group * Ticks.EIGHTH < bar) {
+                boolean carries = group == GROUPS[0] || driven;
+                if (even && runs && carries && group * Ticks.EIGHTH < bar) {
                     Pattern p = Pattern.of(group(riff, group, bars * bar));
                     all.add(
                             new Made(
@@ -42,6 +48,12 @@ final class Grouping {
             }
         }
         return all;
+    }
+
+    /** Whether strokes under the palm drive the riff: what rings loses its way in long groups. */
+    private static boolean driven(Derived derived) {
+        List<Onset> all = derived.score().onsets();
+        return all.stream().filter(Onset::muted).count() > DRIVEN * all.size();
     }
 
     /** The riff's own beginning of so many eighths, again and again; the last one is cut. */

@@ -19,6 +19,7 @@ import vocalis.core.pattern.Pattern;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Riffs;
+import vocalis.core.riff.Tone;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.theory.Key;
@@ -147,7 +148,8 @@ class OffersTest {
     /** The stroke before a chord lies one fret from its lowest note, on its string. */
     @Test
     void anApproachIsASemitoneFromTheRoot() {
-        Riff riff = Chords.familyOfAll(Riffs.repeating(1, 4, 7, 3), Family.POWER);
+        Riff plain = Chords.familyOfAll(Riffs.repeating(1, 4, 7, 3), Family.POWER);
+        Riff riff = plain.withGround(plain.ground().withTone(Tone.GAIN));
         for (Made o : Idea.APPROACH.of(derived(riff), CATALOGUE)) {
             int by = ((Setting.Semitone) o.setting()).from();
             Derived d = derived(o.riff());
@@ -166,6 +168,43 @@ class OffersTest {
             }
             assertThat(seen).as("%s", o.setting()).isGreaterThanOrEqualTo(2);
         }
+    }
+
+    /** On a clean guitar only notes of the key lead into a root. */
+    @Test
+    void aCleanApproachKeepsToTheKey() {
+        Riff riff = Chords.familyOfAll(Riffs.repeating(1, 4, 7, 3), Family.POWER);
+        List<Integer> before = pitches(riff);
+        int led = 0;
+        for (Made o : Idea.APPROACH.of(derived(riff), CATALOGUE)) {
+            for (int midi : pitches(o.riff())) {
+                led += before.contains(midi) ? 0 : 1;
+                assertThat(riff.ground().key().contains(midi)).isTrue();
+            }
+        }
+        assertThat(led).isPositive();
+    }
+
+    private static List<Integer> pitches(Riff riff) {
+        return derived(riff).score().notes().stream()
+                .map(n -> riff.ground().board().midi(n.string(), n.fret()))
+                .toList();
+    }
+
+    /** Groups of five and seven are for riffs that the palm drives; threes are for all. */
+    @Test
+    void longGroupsAreForRiffsUnderThePalm() {
+        Riff driven = Riffs.repeating(1, 6, 4, 7);
+        Riff rings =
+                Riffs.on(Pattern.of(FigureText.of("r", "r", Ticks.QUARTER, "a a a a")), 1, 6, 4, 7);
+        assertThat(groups(driven)).contains(3, 5, 7);
+        assertThat(groups(rings)).containsOnly(3);
+    }
+
+    private static List<Integer> groups(Riff riff) {
+        return Idea.ACROSS_THE_BAR.of(derived(riff), CATALOGUE).stream()
+                .map(o -> ((Setting.Group) o.setting()).eighths())
+                .toList();
     }
 
     /** A line thickened keeps its pitches: as the lower note, over a fourth as the upper. */
