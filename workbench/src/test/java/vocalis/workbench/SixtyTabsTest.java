@@ -10,12 +10,21 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
+import vocalis.core.arrange.PartOffer;
+import vocalis.core.arrange.SecondParts;
+import vocalis.core.check.Check;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
 import vocalis.core.hands.Hand;
+import vocalis.core.offer.Idea;
+import vocalis.core.offer.Offer;
+import vocalis.core.piece.Piece;
 import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Riff;
 import vocalis.core.theory.Spelling;
 import vocalis.core.unpick.Unpicked;
+import vocalis.core.vary.Variation;
 import vocalis.workbench.exchange.Exchange;
 
 /**
@@ -59,6 +68,47 @@ class SixtyTabsTest {
             }
         }
         return all;
+    }
+
+    /**
+     * What proposes, proposes for tabs as well as for riffs written here: variations and ideas that
+     * leave no more to stumble over, and for every sixth of them second parts that clash with
+     * nothing.
+     */
+    @Test
+    void whatIsProposedForThemIsNoWorse() throws Exception {
+        Catalogue catalogue = new Catalogue();
+        Deriver deriver = new Deriver(catalogue);
+        int proposed = 0;
+        int parts = 0;
+        List<Case> cases = cases();
+        for (int i = 0; i < cases.size(); i++) {
+            Case c = cases.get(i);
+            Derived d =
+                    EXCHANGE.unpick(Exchange.read(c.tab().getBytes(StandardCharsets.UTF_8)))
+                            .derived();
+            List<Riff> all = new ArrayList<>();
+            for (Idea idea : Idea.values()) {
+                Offer.playable(idea, d, catalogue).forEach(o -> all.add(o.riff()));
+            }
+            for (Variation v : Variation.values()) {
+                v.offered(d, 0, deriver).ifPresent(all::add);
+            }
+            for (Riff r : all) {
+                assertThat(Check.noWorse(d, deriver.derive(r, Hand.MEDIUM))).as(c.name()).isTrue();
+            }
+            proposed += all.size();
+            if (i % 6 == 0) {
+                Piece p = Piece.of("p", "piece", "", d.riff());
+                String riff = p.riffs().get(0).id();
+                List<PartOffer> found = SecondParts.of(p, riff, Hand.MEDIUM, catalogue, false);
+                assertThat(found).allMatch(o -> o.clashes() == 0);
+                parts += found.size();
+            }
+        }
+        System.out.printf("for 60 tabs: %d proposals, %d second parts%n", proposed, parts);
+        assertThat(proposed).isGreaterThan(600);
+        assertThat(parts).isGreaterThan(20);
     }
 
     @Test
