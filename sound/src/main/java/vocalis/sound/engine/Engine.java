@@ -329,16 +329,16 @@ public final class Engine implements Source {
                     current.loopFrom
                             + (tick - current.loopFrom) % (current.length - current.loopFrom);
         }
-        seek();
+        seek(tick);
     }
 
     /** Takes up what holds at the position: the next event, tones, section, tempo. */
-    private void seek() {
-        nextEvent = current.firstFrom(tick);
-        loopTone = current.toneAt(tick, 0);
-        secondTone = current.toneAt(tick, 1);
-        section = current.sectionAt(tick);
-        tempo = current.tempoAt(tick, 0);
+    private void seek(double from) {
+        nextEvent = current.firstFrom(from);
+        loopTone = current.toneAt(from, 0);
+        secondTone = current.toneAt(from, 1);
+        section = current.sectionAt(from);
+        tempo = current.tempoAt(from, 0);
     }
 
     private void obey(int kind, long value, long stamp) {
@@ -346,7 +346,7 @@ public final class Engine implements Source {
             playing = true;
             playStamp = stamp;
             tick = Math.floorMod(value, current.length);
-            seek();
+            seek(tick);
             freshLoop = true;
             freshSecond = true;
             return;
@@ -509,7 +509,8 @@ public final class Engine implements Source {
                 continue;
             }
             tick -= current.length - current.loopFrom;
-            seek();
+            // A fraction of a frame past the seam is still the one: nothing on it may be left out.
+            seek(current.loopFrom);
             if (current.at.length == 0) {
                 return most;
             }

@@ -66,6 +66,32 @@ class EngineTest {
         assertThat(off).isLessThan(QUARTER / 1000.0);
     }
 
+    /**
+     * A stroke on the one is struck in every pass, whatever part of a frame the loop's end falls
+     * on: at seventy tempos, six passes each.
+     */
+    @Test
+    void theOneIsStruckInEveryPass() {
+        ProgramBuilder b = new ProgramBuilder(QUARTER, QUARTER, 6);
+        b.add(0, A5, 0.7, false, true);
+        int[] damp = new int[6];
+        java.util.Arrays.fill(damp, Program.DAMP);
+        b.add(QUARTER / 2, damp, 0, false, true);
+        Program one = b.build();
+        for (int tempo = 61; tempo < 201; tempo += 2) {
+            Engine engine = Measure.engine(AmpSettings.CLEAN);
+            engine.publish(new Settings(Measure.bank(), AmpSettings.CLEAN, tempo, 1));
+            engine.publish(one);
+            engine.play(0);
+            double[] x = Measure.left(engine, 6 * 60.0 / tempo);
+            for (int pass = 0; pass < 6; pass++) {
+                int at = (int) (pass * 60.0 / tempo * RATE);
+                double loud = Measure.rms(x, at + RATE / 100, at + RATE / 20);
+                assertThat(loud).as("tempo %d, pass %d", tempo, pass + 1).isGreaterThan(0.02);
+            }
+        }
+    }
+
     @Test
     void theTempoChangesWhileItPlays() {
         Engine engine = Measure.engine(AmpSettings.CLEAN);
