@@ -29,6 +29,8 @@ import vocalis.workbench.exchange.Exchange;
             RevoiceCommand.class,
             ExportCommand.class,
             ImportCommand.class,
+            HoldCommand.class,
+            TuneCommand.class,
             CommandLine.HelpCommand.class
         },
         description = "Write a riff and hear what each voicing does to it.",
@@ -84,17 +86,19 @@ public final class Main implements Runnable {
 
     /** An example of each, which runs as it stands when the files that it names are there. */
     static final Map<String, String> EXAMPLES =
-            Map.of(
-                    "name", "name x-3-5-5-x-x 6-8-8-7-6-6 --key Cm",
-                    "voicings", "voicings Bb --family triad --first 5",
-                    "series", "series x-7-9-9-0-0 --key Em",
-                    "drones", "drones --tuning DADGAD",
-                    "gain", "gain x-x-5-4-x-x --tone gain",
-                    "render", "render --shape 3-5-5-x-x-x -o chord.wav",
-                    "check", "check riff.vocalis.json",
-                    "revoice", "revoice riff.vocalis.json",
-                    "export", "export riff.vocalis.json -o riff.musicxml",
-                    "import", "import riff.mid -o riff.vocalis.json");
+            Map.ofEntries(
+                    Map.entry("name", "name x-3-5-5-x-x 6-8-8-7-6-6 --key Cm"),
+                    Map.entry("voicings", "voicings Bb --family triad --first 5"),
+                    Map.entry("series", "series x-7-9-9-0-0 --key Em"),
+                    Map.entry("drones", "drones --tuning DADGAD"),
+                    Map.entry("gain", "gain x-x-5-4-x-x --tone gain"),
+                    Map.entry("render", "render --shape 3-5-5-x-x-x -o chord.wav"),
+                    Map.entry("check", "check riff.vocalis.json"),
+                    Map.entry("revoice", "revoice riff.vocalis.json"),
+                    Map.entry("export", "export riff.vocalis.json -o riff.musicxml"),
+                    Map.entry("import", "import riff.mid -o riff.vocalis.json"),
+                    Map.entry("hold", "hold chord.wav --key Cm"),
+                    Map.entry("tune", "tune strings.wav --a4 442"));
 
     /** Defaults, exit codes and an example at the foot of a command's help. */
     private static void explain(String name, CommandLine command) {

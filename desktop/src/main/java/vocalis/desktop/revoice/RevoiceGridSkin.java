@@ -159,28 +159,12 @@ final class RevoiceGridSkin extends CanvasSkin<RevoiceGrid> {
         g.fillRoundRect(width - 8, HEAD, 4, room, 4, 4);
         g.setFill(c.line());
         g.fillRoundRect(width - 8, top, 4, room * shownRows / rows, 4, 4);
-        means(
-                width - 12,
-                HEAD,
-                12,
-                room,
-                "Rows "
-                        + (firstRow + 1)
-                        + " to "
-                        + (firstRow + shownRows)
-                        + " of "
-                        + rows
-                        + "; the wheel and the arrows go on");
+        String seen = "Rows %d to %d of %d; the wheel and the arrows go on";
+        means(width - 12, HEAD, 12, room, seen.formatted(firstRow + 1, firstRow + shownRows, rows));
         int below = rows - firstRow - shownRows;
         if (below > 0) {
-            text(
-                    g,
-                    "and " + below + " more rows: a click here, or ↑ from the first",
-                    40,
-                    h - 8,
-                    c.smallFont(),
-                    c.dim(),
-                    TextAlignment.LEFT);
+            String more = "and " + below + " more rows: a click here, or ↑ from the first";
+            text(g, more, 40, h - 8, c.smallFont(), c.dim(), TextAlignment.LEFT);
         }
     }
 

@@ -1,0 +1,253 @@
+package vocalis.sound.listen;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import vocalis.sound.gain.Line;
+
+/**
+ * Reads the notes of a strum: its spectrum as a sum of those of single notes, none below zero (D.
+ * Lee, H. Seung, "Learning the parts of objects by non-negative matrix factorization", Nature 401,
+ * 1999, with the parts given; the idea after M. Mauch, S. Dixon, "Approximate note transcription
+ * for the improved identification of difficult chords", ISMIR 2010). A note stays only where its
+ * own fundamental is there and the sound cannot be explained as well without it. Thresholds set by
+ * hand on renders of our own.
+ */
+public final class ChordReader {
+
+    static final double WINDOW_SECONDS = 0.34;
+    static final double SETTLED_SECONDS = 0.05;
+
+    private static final int ROUNDS = 80;
+    private static final int ROUNDS_OF_FEW = 30;
+    private static final int MOST = 12;
+
+    /** Weights under this share of the strongest are not looked at. */
+    private static final double FAINT = 0.03;
+
+    /** What the sound must lose without a note for it to stay, as divergence. */
+    private static final double NEEDED = 0.02;
+
+    /** How far from its place a fundamental may lie, in cents, and under the strongest line. */
+    private static final double WITHIN_CENTS = 35;
+
+    private static final double OWN_DB = -22;
+
+    private static final double OWN_SHARE = 0.45;
+
+    private static final double LET = 0.45;
+
+    private static final double OCTAVE = 1.1;
+
+    private static final double LEAST_SHARE = 0.18;
+
+    private final Take take;
+    private final Dictionary dictionary;
+
+    public ChordReader(Take take, Dictionary dictionary) {
+        this.take = take;
+        this.dictionary = dictionary;
+    }
+
+    /**
+     * What sounds after a stroke.
+     *
+     * @param onset in seconds
+     * @param until when the next one comes
+     */
+    public HeardNotes at(double onset, double until) {
+        int size = Windows.size(WINDOW_SECONDS, take.rate());
+        double room = until - onset - SETTLED_SECONDS;
+        while (size > 4096 && size / take.rate() > Math.max(0.08, room)) {
+            size /= 2;
+        }
+        int from = take.frame(onset + Math.min(SETTLED_SECONDS, Math.max(0.01, room / 4)));
+        List<Line> lines = Dictionary.lines(take, from, size);
+        double cents = offset(lines);
+        return notes(lines, cents);
+    }
+
+    /** How far the lines lie over equal temperament on the whole: their circular mean, in cents. */
+    private double offset(List<Line> lines) {
+        double x = 0;
+        double y = 0;
+        for (Line l : lines) {
+            if (l.hz() < 1000 && l.hz() > 60) {
+                double turn = 2 * Math.PI * dictionary.midi(l.hz());
+                x += l.amplitude() * Math.cos(turn);
+                y += l.amplitude() * Math.sin(turn);
+            }
+        }
+        return x == 0 && y == 0 ? 0 : 100 * Math.atan2(y, x) / (2 * Math.PI);
+    }
+
+    private HeardNotes notes(List<Line> lines, double cents) {
+        double[] heard = dictionary.spectrum(lines, cents);
+        List<Integer> all = new ArrayList<>();
+        for (int m = dictionary.low(); m <= dictionary.high(); m++) {
+            if (own(m, lines, cents)) {
+                all.add(m);
+            }
+        }
+        List<Integer> kept = likeliest(all, weights(heard, all, ROUNDS));
+        withoutHollow(heard, kept);
+        int least = 0;
+        while (least >= 0 && kept.size() > 1) {
+            double[] now = weights(heard, kept, ROUNDS_OF_FEW);
+            double with = divergence(heard, kept, now);
+            least = -1;
+            double leastLoss = NEEDED;
+            for (int i = 0; i < kept.size(); i++) {
+                List<Integer> without = new ArrayList<>(kept);
+                without.remove(i);
+                double[] w = weights(heard, without, ROUNDS_OF_FEW);
+                double loss = divergence(heard, without, w) - with;
+                if (loss < leastLoss) {
+                    least = i;
+                    leastLoss = loss;
+                }
+            }
+            if (least >= 0) {
+                kept.remove(least);
+            }
+        }
+        withOctaves(heard, kept);
+        double[] w = weights(heard, kept, ROUNDS);
+        double strongest = Arrays.stream(w).max().orElse(0);
+        for (int i = kept.size() - 1; i >= 0; i--) {
+            if (w[i] < LEAST_SHARE * strongest) {
+                kept.remove(i);
+            }
+        }
+        w = weights(heard, kept, ROUNDS_OF_FEW);
+        double sum = Arrays.stream(w).sum();
+        List<HeardNotes.Note> notes = new ArrayList<>();
+        for (int i = 0; i < kept.size(); i++) {
+            notes.add(new HeardNotes.Note(kept.get(i), sum == 0 ? 0 : w[i] / sum));
+        }
+        notes.sort(Comparator.comparingInt(HeardNotes.Note::midi));
+        return new HeardNotes(notes, cents, divergence(heard, kept, w));
+    }
+
+    /** Takes notes away that have no fundamental of their own, the hollowest first. */
+    private void withoutHollow(double[] heard, List<Integer> kept) {
+        int worst = 0;
+        while (worst >= 0 && kept.size() > 1) {
+            double[] w = weights(heard, kept, ROUNDS_OF_FEW);
+            double[] sum = new double[heard.length];
+            sum(kept, w, sum);
+            worst = -1;
+            double least = OWN_SHARE;
+            for (int i = 0; i < kept.size(); i++) {
+                int bin = dictionary.bin(kept.get(i));
+                double mine = w[i] * around(dictionary.note(kept.get(i)), bin);
+                double here = around(heard, bin);
+                double others = around(sum, bin) - mine;
+                double own = Math.min(here / (mine + 1e-9), (here - others) / (here + 1e-9) + LET);
+                if (own < least) {
+                    least = own;
+                    worst = i;
+                }
+            }
+            if (worst >= 0) {
+                kept.remove(worst);
+            }
+        }
+    }
+
+    /** Adds octaves whose fundamental is stronger than the notes below explain. */
+    private void withOctaves(double[] heard, List<Integer> kept) {
+        double[] sum = new double[heard.length];
+        sum(kept, weights(heard, kept, ROUNDS_OF_FEW), sum);
+        for (int m : List.copyOf(kept)) {
+            int up = m + 12;
+            if (up <= dictionary.high() && !kept.contains(up)) {
+                int bin = dictionary.bin(up);
+                if (around(heard, bin) > OCTAVE * around(sum, bin)) {
+                    kept.add(up);
+                }
+            }
+        }
+    }
+
+    private static double around(double[] x, int bin) {
+        double sum = 0;
+        for (int b = Math.max(0, bin - 1); b <= bin + 1 && b < x.length; b++) {
+            sum += x[b];
+        }
+        return sum;
+    }
+
+    /** Whether a line lies where a note's fundamental, or its octave, would be. */
+    private boolean own(int midi, List<Line> lines, double cents) {
+        double strongest = 0;
+        double here = 0;
+        for (Line l : lines) {
+            strongest = Math.max(strongest, l.amplitude());
+            double off = 100 * (dictionary.midi(l.hz()) - midi) - cents;
+            if (Math.abs(off) < WITHIN_CENTS) {
+                here = Math.max(here, l.amplitude());
+            }
+        }
+        return here > strongest * Math.pow(10, OWN_DB / 20);
+    }
+
+    private static List<Integer> likeliest(List<Integer> all, double[] weights) {
+        double most = Arrays.stream(weights).max().orElse(0);
+        List<Integer> order = new ArrayList<>();
+        for (int i = 0; i < weights.length; i++) {
+            if (weights[i] > FAINT * most) {
+                order.add(i);
+            }
+        }
+        order.sort(Comparator.comparingDouble(i -> -weights[i]));
+        List<Integer> kept = new ArrayList<>();
+        order.stream().limit(MOST).forEach(i -> kept.add(all.get(i)));
+        return kept;
+    }
+
+    /** Weights of some pitches that together come nearest to what is heard. */
+    private double[] weights(double[] heard, List<Integer> pitches, int rounds) {
+        double[] w = new double[pitches.size()];
+        Arrays.fill(w, 1.0 / Math.max(1, w.length));
+        double[] sum = new double[heard.length];
+        for (int round = 0; round < rounds; round++) {
+            sum(pitches, w, sum);
+            for (int b = 0; b < sum.length; b++) {
+                sum[b] = heard[b] / (sum[b] + 1e-9);
+            }
+            for (int i = 0; i < w.length; i++) {
+                double[] note = dictionary.note(pitches.get(i));
+                double better = 0;
+                for (int b = 0; b < heard.length; b++) {
+                    better += note[b] * sum[b];
+                }
+                w[i] *= better;
+            }
+        }
+        return w;
+    }
+
+    private void sum(List<Integer> pitches, double[] w, double[] into) {
+        Arrays.fill(into, 0);
+        for (int i = 0; i < w.length; i++) {
+            double[] note = dictionary.note(pitches.get(i));
+            for (int b = 0; b < into.length; b++) {
+                into[b] += w[i] * note[b];
+            }
+        }
+    }
+
+    /** How far the sum of weighted notes is from what is heard (Kullback and Leibler). */
+    private double divergence(double[] heard, List<Integer> pitches, double[] w) {
+        double[] sum = new double[heard.length];
+        sum(pitches, w, sum);
+        double d = 0;
+        for (int b = 0; b < heard.length; b++) {
+            double s = sum[b] + 1e-5;
+            d += heard[b] <= 0 ? s : heard[b] * Math.log(heard[b] / s) - heard[b] + s;
+        }
+        return d;
+    }
+}

@@ -1,0 +1,202 @@
+package vocalis.sound.listen;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * Finds where something is struck: the flux of a logarithmic spectrum against the strongest of
+ * neighbouring bands a little before, so that a string that wavers counts for nothing (S. Böck, G.
+ * Widmer, "Maximum filter vibrato suppression for onset detection", DAFx 2013); then the steepest
+ * rise of the sound itself nearby. Thresholds set by hand on renders of our own.
+ */
+public final class OnsetFinder {
+
+    private static final double WINDOW_SECONDS = 0.043;
+    private static final double HOP_SECONDS = 0.005;
+    private static final int LAG = 2;
+    private static final int BANDS_AN_OCTAVE = 24;
+    private static final double LOWEST_HZ = 60;
+    private static final double HIGHEST_HZ = 12_000;
+
+    /** What lies 60 dB under full scale counts as 1 before the logarithm. */
+    private static final double SCALE = 1000;
+
+    private static final int BEFORE = 6;
+    private static final int AFTER = 6;
+    private static final int MEAN_BEFORE = 20;
+    private static final int MEAN_AFTER = 14;
+
+    /** A peak stands so far over the mean around it, and by this share of the strongest. */
+    private static final double LEAST = 4;
+
+    private static final double OF_STRONGEST = 0.04;
+
+    /** Two strokes lie at least so far apart. */
+    private static final double APART_SECONDS = 0.045;
+
+    /** How far under the loudest stroke another may lie, in dB. */
+    private static final double QUIETEST_DB = -48;
+
+    private static final double SEARCH_SECONDS = 0.03;
+
+    /** A rise counts from this share of the loudest millisecond nearby on. */
+    private static final double WORTH = 0.1;
+
+    private static final double NEAR_MS = 14;
+
+    private final Take take;
+    private final int hop;
+
+    private OnsetFinder(Take take) {
+        this.take = take;
+        hop = take.frame(HOP_SECONDS);
+    }
+
+    /** The onsets of a take by time. */
+    public static List<HeardOnset> of(Take take) {
+        return new OnsetFinder(take).find();
+    }
+
+    private List<HeardOnset> find() {
+        double[] flux = flux();
+        if (flux.length == 0) {
+            return List.of();
+        }
+        double strongest = Arrays.stream(flux).max().orElse(0);
+        double least = Math.max(LEAST, OF_STRONGEST * strongest);
+        double loudest = 0;
+        for (int i = 0; i < flux.length; i++) {
+            loudest = Math.max(loudest, level(i));
+        }
+        double quietest = loudest * Math.pow(10, QUIETEST_DB / 10);
+        List<HeardOnset> all = new ArrayList<>();
+        double last = Double.NEGATIVE_INFINITY;
+        // Where the take is cut off the cut itself is a stroke.
+        int cut = (int) (WINDOW_SECONDS / HOP_SECONDS);
+        for (int i = 0; i < flux.length - cut; i++) {
+            boolean peak = flux[i] > 0 && top(flux, i) && level(i) >= quietest;
+            if (peak && flux[i] >= mean(flux, i) + least) {
+                double at = rise(i * HOP_SECONDS);
+                if (at - last >= APART_SECONDS) {
+                    all.add(new HeardOnset(at, flux[i]));
+                    last = at;
+                }
+            }
+        }
+        return all;
+    }
+
+    /** Power of the forty milliseconds that begin at a hop. */
+    private double level(int i) {
+        return take.power(i * hop, i * hop + 8 * hop);
+    }
+
+    private static boolean top(double[] flux, int i) {
+        for (int k = Math.max(0, i - BEFORE); k <= Math.min(flux.length - 1, i + AFTER); k++) {
+            if (flux[k] > flux[i] || k < i && flux[k] == flux[i]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static double mean(double[] flux, int i) {
+        int from = Math.max(0, i - MEAN_BEFORE);
+        int to = Math.min(flux.length, i + MEAN_AFTER + 1);
+        double sum = 0;
+        for (int k = from; k < to; k++) {
+            sum += flux[k];
+        }
+        return sum / (to - from);
+    }
+
+    private double[] flux() {
+        Windows windows = new Windows(take, Windows.size(WINDOW_SECONDS, take.rate()));
+        int[] edges = edges(windows);
+        int bands = edges.length - 1;
+        int n = take.frames() / hop;
+        double[][] last = new double[LAG + 1][bands];
+        double[] magnitudes = new double[windows.bins()];
+        double[] flux = new double[n];
+        for (int i = 0; i < n; i++) {
+            double[] now = last[i % (LAG + 1)];
+            windows.magnitudes(i * hop - windows.bins(), magnitudes);
+            for (int b = 0; b < bands; b++) {
+                double sum = 0;
+                for (int k = edges[b]; k < edges[b + 1]; k++) {
+                    sum += magnitudes[k];
+                }
+                now[b] = Math.log10(1 + SCALE * sum);
+            }
+            if (i >= LAG) {
+                flux[i] = rise(now, last[(i - LAG) % (LAG + 1)]);
+            }
+        }
+        return flux;
+    }
+
+    private static double rise(double[] now, double[] before) {
+        double sum = 0;
+        for (int b = 0; b < now.length; b++) {
+            double most = before[b];
+            most = b > 0 ? Math.max(most, before[b - 1]) : most;
+            most = b + 1 < now.length ? Math.max(most, before[b + 1]) : most;
+            sum += Math.max(0, now[b] - most);
+        }
+        return sum;
+    }
+
+    /** First bins of the bands, each at least one bin wide. */
+    private static int[] edges(Windows w) {
+        List<Integer> all = new ArrayList<>();
+        int last = 0;
+        for (int k = 0; ; k++) {
+            double hz = LOWEST_HZ * Math.pow(2, (double) k / BANDS_AN_OCTAVE);
+            int bin = (int) Math.round(hz / w.hz(1));
+            if (hz > HIGHEST_HZ || bin >= w.bins()) {
+                return all.stream().mapToInt(i -> i).toArray();
+            }
+            if (bin > last) {
+                all.add(bin);
+                last = bin;
+            }
+        }
+    }
+
+    /** Where the sound rises most steeply near a time: its slope's power in steps of 1 ms. */
+    private double rise(double near) {
+        int step = take.frame(0.001);
+        int first = take.frame(near - SEARCH_SECONDS);
+        int n = (int) (2 * SEARCH_SECONDS * 1000);
+        double[] power = new double[n + 10];
+        for (int i = 0; i < power.length; i++) {
+            int from = first + (i - 5) * step;
+            double sum = 1e-12;
+            for (int k = from; k < from + step; k++) {
+                double slope = take.at(k) - take.at(k - 1);
+                sum += slope * slope;
+            }
+            power[i] = sum;
+        }
+        double loudest = 5 * Arrays.stream(power).max().orElse(0);
+        double most = 0;
+        double[] rises = new double[n];
+        for (int i = 0; i < n; i++) {
+            double before = power[i] + power[i + 1] + power[i + 2] + power[i + 3] + power[i + 4];
+            double after = 5 * Math.max(power[i + 5], Math.max(power[i + 6], power[i + 7]));
+            // A rise out of nothing is none where the stroke itself is far louder.
+            double off = (i - n / 2) / NEAR_MS;
+            rises[i] =
+                    after > WORTH * loudest
+                            ? Math.log(after / before) * Math.exp(-0.5 * off * off)
+                            : 0;
+            most = Math.max(most, rises[i]);
+        }
+        int best = n / 2;
+        for (int i = 0; i < n; i++) {
+            best = rises[i] == most ? i : best;
+        }
+        return near - SEARCH_SECONDS + best * 0.001;
+    }
+}

@@ -1,0 +1,73 @@
+package vocalis.sound.listen;
+
+/** A stretch of sound on one channel. */
+public final class Take {
+
+    private static final double LEAST_RATE = 8000;
+    private static final double MOST_RATE = 192_000;
+
+    private final double[] samples;
+    private final double rate;
+
+    /**
+     * @param samples -1 to 1; the array is kept, not copied
+     * @param rate frames a second, 8,000 to 192,000
+     */
+    public Take(double[] samples, double rate) {
+        if (!(rate >= LEAST_RATE && rate <= MOST_RATE)) {
+            throw new IllegalArgumentException(
+                    "sound comes with 8,000 to 192,000 frames a second, not with " + rate);
+        }
+        this.samples = samples;
+        this.rate = rate;
+    }
+
+    /** Both channels of interleaved stereo, averaged. */
+    public static Take ofStereo(float[] stereo, double rate) {
+        double[] mono = new double[stereo.length / 2];
+        for (int i = 0; i < mono.length; i++) {
+            mono[i] = (stereo[2 * i] + stereo[2 * i + 1]) / 2;
+        }
+        return new Take(mono, rate);
+    }
+
+    public double rate() {
+        return rate;
+    }
+
+    public double seconds() {
+        return samples.length / rate;
+    }
+
+    /** Frames that it has. */
+    int frames() {
+        return samples.length;
+    }
+
+    /** A sample; 0 before its beginning and after its end. */
+    double at(int frame) {
+        return frame < 0 || frame >= samples.length ? 0 : samples[frame];
+    }
+
+    int frame(double seconds) {
+        return (int) Math.round(seconds * rate);
+    }
+
+    /** Mean square of a stretch. */
+    double power(int from, int to) {
+        double sum = 0;
+        for (int i = from; i < to; i++) {
+            sum += at(i) * at(i);
+        }
+        return sum / Math.max(1, to - from);
+    }
+
+    /** The highest absolute sample. */
+    public double peak() {
+        double peak = 0;
+        for (double x : samples) {
+            peak = Math.max(peak, Math.abs(x));
+        }
+        return peak;
+    }
+}

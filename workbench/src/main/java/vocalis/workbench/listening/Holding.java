@@ -1,0 +1,114 @@
+package vocalis.workbench.listening;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.instrument.Shape;
+import vocalis.core.names.ChordName;
+import vocalis.core.names.ChordNamer;
+import vocalis.core.theory.Key;
+import vocalis.core.theory.Spelling;
+import vocalis.core.voicing.Voicing;
+import vocalis.sound.listen.Grip;
+import vocalis.sound.listen.HeardNotes;
+import vocalis.sound.listen.HeardStroke;
+import vocalis.sound.listen.StrokeReader;
+import vocalis.sound.listen.Take;
+
+/**
+ * What somebody is holding: the notes of the strongest strum of a take, and the shapes that have
+ * them, named.
+ *
+ * @param notes as heard; empty where nothing was struck
+ * @param shapes likeliest first
+ */
+public record Holding(HeardNotes notes, List<Named> shapes) {
+
+    /** From so much likelihood on a shape is the one that is held. */
+    private static final double CLEAR = 0.6;
+
+    /** A sound that its notes explain worse than this may be driven, or no guitar's. */
+    private static final double UNCLEAR = 0.7;
+
+    /** A shape, what it is called, and how likely it is from 0 to 1. */
+    public record Named(Shape shape, ChordName name, double share) {}
+
+    public Holding {
+        shapes = List.copyOf(shapes);
+    }
+
+    /**
+     * What is held in a take.
+     *
+     * @param key spells the name
+     * @param before what the hand held before
+     */
+    public static Holding of(
+            Take take,
+            Fretboard board,
+            double a4Hz,
+            Hand hand,
+            Optional<Key> key,
+            Optional<Shape> before) {
+        Optional<HeardStroke> strum =
+                StrokeReader.of(take, Plucks.of(board, a4Hz), a4Hz).stream()
+                        .max(Comparator.comparingDouble(HeardStroke::levelDb));
+        if (strum.isEmpty()) {
+            return new Holding(new HeardNotes(List.of(), 0, 0), List.of());
+        }
+        HeardNotes notes = strum.get().notes();
+        List<Named> shapes = new ArrayList<>();
+        for (Grip g : new LikelyGrips(board, hand, key).of(notes, before)) {
+            Voicing bare = new Voicing(g.shape(), board, 0);
+            shapes.add(new Named(g.shape(), ChordNamer.name(bare, key), g.share()));
+        }
+        return new Holding(notes, shapes);
+    }
+
+    /** The pitch classes as they are spelled, in plain letters. */
+    public List<String> pitchClasses(Optional<Key> key) {
+        return notes.pitchClasses().stream().map(pc -> spelled(pc, key).ascii()).toList();
+    }
+
+    private static Spelling spelled(int pc, Optional<Key> key) {
+        return key.map(k -> k.say(pc)).orElseGet(() -> Spelling.plain(pc));
+    }
+
+    /** In a sentence: what it is, how sure that is, and what else it may be. */
+    public String words(Optional<Key> key) {
+        if (notes.notes().isEmpty()) {
+            return "Nothing was struck.";
+        }
+        String heard = spelled(key);
+        if (shapes.isEmpty()) {
+            return heard + ": no shape of this tuning has these notes.";
+        }
+        Named first = shapes.get(0);
+        boolean unclear = notes.unexplained() > UNCLEAR;
+        if (unclear) {
+            heard = "Not clean strings, as it sounds, so these notes are a guess: " + heard;
+        }
+        String it = first.name().symbol() + ", " + first.shape().text();
+        return first.share() >= CLEAR && !unclear
+                ? heard + ": " + it + "."
+                : heard
+                        + ": perhaps "
+                        + it
+                        + shapes.stream()
+                                .skip(1)
+                                .limit(2)
+                                .map(s -> "; or " + s.shape().text())
+                                .collect(Collectors.joining())
+                        + ".";
+    }
+
+    private String spelled(Optional<Key> key) {
+        return notes.pitchClasses().stream()
+                .map(pc -> spelled(pc, key).symbol())
+                .collect(Collectors.joining(", "));
+    }
+}

@@ -1,0 +1,73 @@
+package vocalis.workbench.listening;
+
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.memory.Memory;
+import vocalis.core.mix.Mix;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Tone;
+import vocalis.core.theory.Key;
+import vocalis.sound.engine.Engine;
+import vocalis.sound.engine.Sample;
+import vocalis.sound.listen.Dictionary;
+import vocalis.sound.listen.Take;
+import vocalis.workbench.playing.OfflineRender;
+import vocalis.workbench.playing.Player;
+
+/** Single notes of a neck as our own strings have them through a clean amplifier, remembered. */
+public final class Plucks {
+
+    private static final double SECONDS = 0.5;
+    private static final int REMEMBERED = 4;
+    private static final int HIGHEST_FRET = 19;
+
+    private record Asked(Fretboard board, double a4Hz) {}
+
+    private static final Memory<Asked, Dictionary> KNOWN = new Memory<>(REMEMBERED);
+
+    private Plucks() {}
+
+    /** The notes of a neck up to the nineteenth fret. */
+    public static Dictionary of(Fretboard board, double a4Hz) {
+        return KNOWN.of(new Asked(board, a4Hz), Plucks::made);
+    }
+
+    private static Dictionary made(Asked asked) {
+        Fretboard board = asked.board();
+        int top = board.strings() - 1;
+        Ground ground =
+                new Ground(
+                        board.instrument(),
+                        board.capo(),
+                        Key.parse("E minor"),
+                        Tone.CLEAN,
+                        asked.a4Hz());
+        return Dictionary.of(
+                midi -> pluck(ground, midi),
+                asked.a4Hz(),
+                board.midi(0, 0),
+                board.midi(top, Math.min(HIGHEST_FRET, board.frets())));
+    }
+
+    /** A note on the highest string that has it within the first frets. */
+    private static Take pluck(Ground ground, int midi) {
+        Fretboard board = ground.board();
+        int[] frets = new int[board.strings()];
+        java.util.Arrays.fill(frets, -1);
+        for (int s = board.strings() - 1; s >= 0; s--) {
+            int fret = midi - board.midi(s, 0);
+            if (fret >= 0 && fret <= board.frets()) {
+                frets[s] = fret;
+                break;
+            }
+        }
+        Engine engine = OfflineRender.engine(ground, Mix.ALONE, 120);
+        engine.hear(new Sample(frets, new double[0], 1, new int[0]));
+        float[] stereo = new float[2 * (int) (SECONDS * Player.RATE)];
+        float[] block = new float[2 * 512];
+        for (int at = 0; at < stereo.length; at += block.length) {
+            engine.render(block, 512);
+            System.arraycopy(block, 0, stereo, at, Math.min(block.length, stereo.length - at));
+        }
+        return Take.ofStereo(stereo, Player.RATE);
+    }
+}

@@ -1,0 +1,138 @@
+package vocalis.workbench.listening;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.instrument.Instrument;
+import vocalis.core.instrument.Shape;
+import vocalis.core.instrument.Tuning;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Tone;
+import vocalis.core.theory.Key;
+import vocalis.sound.listen.Take;
+import vocalis.workbench.playing.OfflineRender;
+
+/**
+ * What is held and how a guitar is tuned, on renders of our own that were altered outside the
+ * engine. The shapes are everyday ones (common practice, no source).
+ */
+class HoldingTest {
+
+    private static final Ground GROUND =
+            new Ground(Instrument.of(Tuning.STANDARD), 0, Key.parse("G major"), Tone.CLEAN, 440);
+
+    private static final List<String> EVERYDAY =
+            List.of(
+                    "x-0-2-2-1-0",
+                    "x-0-2-2-2-0",
+                    "x-3-2-0-1-0",
+                    "x-x-0-2-3-2",
+                    "0-2-2-0-0-0",
+                    "0-2-2-1-0-0",
+                    "1-3-3-2-1-1",
+                    "x-2-4-4-3-2",
+                    "x-4-6-6-x-x",
+                    "3-5-5-x-x-x",
+                    "x-5-7-7-x-x",
+                    "x-x-5-7-8-x",
+                    "x-7-6-x-x-x",
+                    "5-4-x-x-x-x",
+                    "x-3-x-5-x-x",
+                    "8-x-10-x-x-x",
+                    "x-0-2-0-1-0",
+                    "x-2-1-2-0-2",
+                    "x-x-0-2-1-1",
+                    "x-5-5-x-x-x",
+                    "3-3-x-x-x-x",
+                    "x-x-7-7-x-x",
+                    "x-0-2-2-0-0",
+                    "x-x-7-9-8-x");
+
+    private static double[] strum(Shape shape, double seconds) {
+        float[] stereo = OfflineRender.of(shape, GROUND, seconds).samples();
+        // A tenth of a second passes before the pick comes.
+        double[] x = new double[stereo.length / 2 + 4800];
+        for (int i = 0; 2 * i < stereo.length; i++) {
+            x[i + 4800] = (stereo[2 * i] + stereo[2 * i + 1]) / 2;
+        }
+        return x;
+    }
+
+    private static Holding held(Take take) {
+        return Holding.of(
+                take,
+                GROUND.board(),
+                440,
+                Hand.MEDIUM,
+                Optional.of(GROUND.key()),
+                Optional.empty());
+    }
+
+    /** As they are and through a telephone; whatever else happens to the sound in the long run. */
+    @Test
+    void everydayShapesAreNamed() {
+        boolean all = Boolean.getBoolean("vocalis.long");
+        for (Altered how :
+                all ? Altered.values() : new Altered[] {Altered.AS_IT_IS, Altered.PHONE}) {
+            int classes = 0;
+            int shapes = 0;
+            List<String> wrong = new ArrayList<>();
+            for (String text : EVERYDAY) {
+                Shape shape = Shape.parse(text);
+                TreeSet<Integer> wanted = new TreeSet<>();
+                for (int s : shape.sounded()) {
+                    wanted.add(GROUND.board().midi(s, shape.fret(s)) % 12);
+                }
+                Holding h = held(how.of(strum(shape, 1.2)));
+                boolean right = new TreeSet<>(h.notes().pitchClasses()).equals(wanted);
+                classes += right ? 1 : 0;
+                boolean found = h.shapes().stream().limit(3).anyMatch(n -> n.shape().equals(shape));
+                shapes += found ? 1 : 0;
+                if (!right) {
+                    wrong.add(text + " " + h.notes().midi());
+                }
+            }
+            System.out.printf(
+                    "%s: pitch classes of %d, shape among three of %d of %d; %s%n",
+                    how, classes, shapes, EVERYDAY.size(), wrong);
+            assertThat((double) classes / EVERYDAY.size()).as("%s", how).isGreaterThan(0.85);
+            assertThat((double) shapes / EVERYDAY.size()).as("%s", how).isGreaterThan(0.65);
+        }
+    }
+
+    @Test
+    void nothingIsHeldInSilenceAndNoise() {
+        assertThat(held(new Take(new double[48_000], 48_000)).words(Optional.empty()))
+                .isEqualTo("Nothing was struck.");
+    }
+
+    /** Strings off by known cents are read to within one and a half. */
+    @Test
+    void theTunerReadsCents() {
+        int[] off = {-18, 7, 0, -4, 12, 25};
+        Fretboard board = GROUND.board();
+        for (int string = 0; string < 6; string++) {
+            for (double cents : new double[] {0, off[string]}) {
+                double[] x = strum(Shape.silent(6).with(string, 0), 1);
+                double faster = Math.pow(2, cents / 1200);
+                double[] y = new double[(int) (x.length / faster) - 2];
+                for (int i = 0; i < y.length; i++) {
+                    double at = i * faster;
+                    int k = (int) at;
+                    y[i] = x[k] + (at - k) * (x[k + 1] - x[k]);
+                }
+                List<Tuner.Plucked> all = Tuner.of(new Take(y, 48_000), board, 440);
+                assertThat(all).as("string %d", string).hasSize(1);
+                assertThat(all.get(0).string()).isEqualTo(string);
+                assertThat(all.get(0).cents()).isCloseTo(cents, within(1.5));
+            }
+        }
+    }
+}
