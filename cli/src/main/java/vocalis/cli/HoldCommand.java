@@ -6,7 +6,6 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -17,6 +16,7 @@ import vocalis.cli.options.JsonOption;
 import vocalis.cli.options.KeyOption;
 import vocalis.cli.options.NeckOptions;
 import vocalis.cli.options.Takes;
+import vocalis.core.choice.Catalogue;
 import vocalis.workbench.listening.Holding;
 
 /** Names what is strummed in a recording. */
@@ -47,6 +47,7 @@ final class HoldCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         PrintWriter out = spec.commandLine().getOut();
+        Catalogue catalogue = new Catalogue();
         for (Path file : takes) {
             Holding held =
                     Holding.of(
@@ -54,8 +55,8 @@ final class HoldCommand implements Callable<Integer> {
                             neck.board(),
                             A4_HZ,
                             hand.hand(),
-                            keyed.key(),
-                            Optional.empty());
+                            catalogue,
+                            keyed.key());
             out.println(json.on() ? json(held) : words(held));
         }
         return 0;

@@ -316,19 +316,17 @@ public final class SecondParts {
 
     /** What the way from one shape to the next costs: the hand's, and strings that change. */
     private double way(Shape from, Shape to) {
-        int other = 0;
-        for (int string = 0; string < from.strings(); string++) {
-            other += from.sounds(string) != to.sounds(string) ? 1 : 0;
-        }
-        return Move.travelMm(riff.ground().board(), from, to) / MM_OF_ONE + PER_STRING * other;
+        double travel = Move.travelMm(riff.ground().board(), from, to) / MM_OF_ONE;
+        return travel + PER_STRING * from.otherStrings(to);
     }
 
     /** The shapes of a chord that keep to the part's place, the plainest first. */
     private List<Candidate> fitting(Family family, Derived.Chord c, boolean above) {
-        int[] range = guitar.range(slots.begins(c), c.end());
+        long begins = slots.begins(c);
+        int[] range = guitar.range(begins, c.end());
         return catalogue.candidates(riff.ground().board(), hand, family, c.root()).stream()
                 .filter(k -> family != Family.OCTAVE || octave(k.voicing()))
-                .filter(k -> fits(k.voicing(), c, range, above))
+                .filter(k -> fits(k.voicing(), begins, c.end(), range, above))
                 .sorted(
                         Comparator.comparingDouble(
                                 (Candidate k) -> k.charge() + k.fingering().effort()))
@@ -365,7 +363,7 @@ public final class SecondParts {
         return v.midi().stream().distinct().count() < v.midi().size();
     }
 
-    private boolean fits(Voicing v, Derived.Chord c, int[] range, boolean above) {
+    private boolean fits(Voicing v, long from, long to, int[] range, boolean above) {
         if (v.shape().rings() || v.shape().highestFretted() > HIGHEST_FRET || unison(v)) {
             return false;
         }
@@ -377,7 +375,7 @@ public final class SecondParts {
             boolean inner = octave && n.midi() != outer && register.has(n.midi());
             if (!inner && !free(n.midi(), range, above)
                     || !riff.ground().key().contains(Math.floorMod(n.midi(), 12))
-                    || !clashesToo && guitar.rubs(n.midi(), slots.begins(c), c.end())) {
+                    || !clashesToo && guitar.rubs(n.midi(), from, to)) {
                 return false;
             }
         }

@@ -65,9 +65,7 @@ public record HandPath(
                 most = mm;
                 hardest = i;
             }
-            for (int s = 0; s < a.strings(); s++) {
-                other += a.sounds(s) != b.sounds(s) ? 1 : 0;
-            }
+            other += a.otherStrings(b);
         }
         return new HandPath(
                 derived.riff(),

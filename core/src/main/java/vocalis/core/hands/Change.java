@@ -151,10 +151,7 @@ public record Change(double sameTone, Wish wish) {
 
     /** How differently the strings sound. */
     private static double tone(Shape from, Shape to) {
-        int other = 0;
-        for (int s = 0; s < Math.min(from.strings(), to.strings()); s++) {
-            other += from.sounds(s) != to.sounds(s) ? 1 : 0;
-        }
-        return PER_OTHER_STRING * other + (from.rings() != to.rings() ? OPEN_BESIDE_FRETTED : 0);
+        return PER_OTHER_STRING * from.otherStrings(to)
+                + (from.rings() != to.rings() ? OPEN_BESIDE_FRETTED : 0);
     }
 }

@@ -172,6 +172,15 @@ public final class Shape {
         return new Shape(changed);
     }
 
+    /** How many strings sound in one of two shapes and not in the other. */
+    public int otherStrings(Shape other) {
+        int n = 0;
+        for (int s = 0; s < Math.min(strings(), other.strings()); s++) {
+            n += sounds(s) != other.sounds(s) ? 1 : 0;
+        }
+        return n;
+    }
+
     /** Sounded strings, lowest first. */
     public List<Integer> sounded() {
         List<Integer> sounded = new ArrayList<>(frets.length);

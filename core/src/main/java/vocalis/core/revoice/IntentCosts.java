@@ -1,13 +1,13 @@
 package vocalis.core.revoice;
 
 import java.util.List;
-import java.util.stream.IntStream;
 import vocalis.core.derive.Derived;
 import vocalis.core.harmony.Context;
 import vocalis.core.instrument.Shape;
 import vocalis.core.revoice.Revoicer.Cell;
 import vocalis.core.revoice.Revoicer.Moves;
 import vocalis.core.riff.Tone;
+import vocalis.core.theory.PitchClassSet;
 import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 
@@ -105,10 +105,11 @@ final class IntentCosts {
      * @param highest fret that it has
      * @param tempo quarter notes a minute
      * @param tone of the ground
-     * @param key its pitch classes as bits
+     * @param key its pitch classes
      */
-    record Now(List<Double> means, int highest, int tempo, Tone tone, int key) {
-        static final Now NOTHING = new Now(List.of(), HIGHEST_FRET, 120, Tone.GAIN, 0xFFF);
+    record Now(List<Double> means, int highest, int tempo, Tone tone, PitchClassSet key) {
+        static final Now NOTHING =
+                new Now(List.of(), HIGHEST_FRET, 120, Tone.GAIN, PitchClassSet.ALL);
 
         static Now of(Derived d) {
             List<Voicing> all = d.chords().stream().map(c -> c.candidate().voicing()).toList();
@@ -117,10 +118,7 @@ final class IntentCosts {
                     all.stream().mapToInt(v -> v.shape().highestFretted()).max().orElse(0),
                     d.riff().tempo(),
                     d.riff().ground().tone(),
-                    IntStream.range(0, OCTAVE)
-                            .filter(d.riff().ground().key()::contains)
-                            .map(pc -> 1 << pc)
-                            .sum());
+                    d.riff().ground().key().pitchClasses());
         }
     }
 
@@ -148,7 +146,9 @@ final class IntentCosts {
         int over = Math.max(0, v.shape().highestFretted() - highest);
         return plain
                 + swallowed
-                + (leavesTheKey() ? 0 : OUTSIDE_THE_KEY * Integer.bitCount(c.sounds() & ~now.key))
+                + (leavesTheKey()
+                        ? 0
+                        : OUTSIDE_THE_KEY * Integer.bitCount(c.sounds() & ~now.key.bits()))
                 + PER_FRET_TOO_HIGH * over
                 + switch (intent) {
                     case RISING_TENSION ->

@@ -68,20 +68,25 @@ public final class IdeaSheets {
         return new PickSheet.Row(name, what, () -> {}, take, null);
     }
 
+    /** What an idea makes, and what it changes, in words. */
+    private record Told(Offer offer, String what) {}
+
     private static void offers(WriteModel model, SheetHost host, Idea idea) {
         Derived derived = model.derived();
         Session session = model.session();
         session.say("Trying " + IdeaWords.name(idea).toLowerCase(Locale.ROOT) + " …");
         session.ask(
                 "trying ideas",
-                () -> Offer.playable(idea, derived, session.catalogue()),
+                () ->
+                        Offer.playable(idea, derived, session.catalogue()).stream()
+                                .map(o -> new Told(o, what(derived.riff(), o.riff())))
+                                .toList(),
                 all -> {
                     session.say("");
                     List<PickSheet.Row> rows = new ArrayList<>();
-                    for (Offer o : all) {
-                        String name = IdeaWords.setting(o);
-                        String what = what(derived.riff(), o.riff());
-                        rows.add(row(model, name, what, derived.riff(), o.riff()));
+                    for (Told t : all) {
+                        String name = IdeaWords.setting(t.offer());
+                        rows.add(row(model, name, t.what(), derived.riff(), t.offer().riff()));
                     }
                     rows.add(
                             leads(
@@ -102,10 +107,8 @@ public final class IdeaSheets {
 
     /** Its roots, or where they stay what is struck otherwise. */
     private static String what(Riff of, Riff made) {
-        String struck = FigureSheets.changed(of, made);
-        return of.roots().equals(made.roots()) && !struck.isEmpty()
-                ? struck
-                : IdeaWords.roots(made);
+        String struck = of.roots().equals(made.roots()) ? FigureSheets.changed(of, made) : "";
+        return struck.isEmpty() ? IdeaWords.roots(made) : struck;
     }
 
     private static String sentence(String words) {

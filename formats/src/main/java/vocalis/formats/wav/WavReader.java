@@ -17,7 +17,7 @@ import vocalis.sound.listen.Take;
 public final class WavReader {
 
     /** Longest that is read, in seconds: what lasts longer is no take of a riff. */
-    public static final double MOST_SECONDS = 30 * 60;
+    public static final double MOST_SECONDS = 5 * 60;
 
     private WavReader() {}
 
@@ -37,16 +37,18 @@ public final class WavReader {
                 throw new FormatException(
                         "its samples are " + f.getEncoding() + ": save it as plain PCM");
             }
-            double seconds = sound.getFrameLength() / f.getFrameRate();
-            if (seconds > MOST_SECONDS) {
+            // A stream need not say how long it is: no more than that is taken up.
+            int most = (int) (MOST_SECONDS * f.getFrameRate()) * f.getFrameSize();
+            byte[] data = sound.readNBytes(most + f.getFrameSize());
+            if (data.length > most) {
                 throw new FormatException(
-                        "it lasts "
-                                + Math.round(seconds / 60)
-                                + " minutes; at most "
+                        "it lasts more than "
                                 + Math.round(MOST_SECONDS / 60)
-                                + " are listened to: cut it");
+                                + " minutes: cut it to the strokes that count");
             }
-            return new Take(mono(sound.readAllBytes(), f), f.getFrameRate());
+            return new Take(mono(data, f), f.getFrameRate());
+        } catch (IllegalArgumentException e) {
+            throw new FormatException(e.getMessage(), e);
         } catch (UnsupportedAudioFileException e) {
             throw new FormatException("this is no WAV, AIFF or AU file that can be read", e);
         }
@@ -54,7 +56,7 @@ public final class WavReader {
 
     private static double[] mono(byte[] data, AudioFormat f) {
         int channels = f.getChannels();
-        int width = f.getSampleSizeInBits() / 8;
+        int width = f.getFrameSize() / channels;
         ByteBuffer b = ByteBuffer.wrap(data);
         b.order(f.isBigEndian() ? ByteOrder.BIG_ENDIAN : ByteOrder.LITTLE_ENDIAN);
         boolean real = f.getEncoding().equals(Encoding.PCM_FLOAT);

@@ -23,7 +23,7 @@ public final class Spectrum {
     private Spectrum() {}
 
     /** Hann-windowed FFT: real and imaginary parts in turn, as JTransforms gives them. */
-    static double[] transform(double[] x, int from, int size) {
+    public static double[] transform(double[] x, int from, int size) {
         double[] buffer = new double[size];
         for (int i = 0; i < size; i++) {
             double w = 0.5 - 0.5 * Math.cos(2 * Math.PI * i / size);

@@ -9,10 +9,9 @@ import vocalis.sound.gain.Line;
 /**
  * Reads the notes of a strum: its spectrum as a sum of those of single notes, none below zero (D.
  * Lee, H. Seung, "Learning the parts of objects by non-negative matrix factorization", Nature 401,
- * 1999, with the parts given; the idea after M. Mauch, S. Dixon, "Approximate note transcription
- * for the improved identification of difficult chords", ISMIR 2010). A note stays only where its
- * own fundamental is there and the sound cannot be explained as well without it. Thresholds set by
- * hand on renders of our own.
+ * 1999, with the parts given; the idea after M. Mauch, S. Dixon, ISMIR 2010; both from memory). A
+ * note stays only where its own fundamental is there and the sound cannot be explained as well
+ * without it. Thresholds set by hand on renders of our own.
  */
 public final class ChordReader {
 
@@ -29,17 +28,16 @@ public final class ChordReader {
     /** What the sound must lose without a note for it to stay, as divergence. */
     private static final double NEEDED = 0.02;
 
-    /** How far from its place a fundamental may lie, in cents, and under the strongest line. */
+    /** How far from its place a fundamental may lie, in cents. */
     private static final double WITHIN_CENTS = 35;
 
+    /** How far under the strongest line it may be, in dB. */
     private static final double OWN_DB = -22;
 
-    private static final double OWN_SHARE = 0.45;
-
-    private static final double LET = 0.45;
-
+    /** An octave is there from so many times on what the notes below put in its place. */
     private static final double OCTAVE = 1.1;
 
+    /** A note's least weight as a share of the strongest's. */
     private static final double LEAST_SHARE = 0.18;
 
     private final Take take;
@@ -91,7 +89,6 @@ public final class ChordReader {
             }
         }
         List<Integer> kept = likeliest(all, weights(heard, all, ROUNDS));
-        withoutHollow(heard, kept);
         int least = 0;
         while (least >= 0 && kept.size() > 1) {
             double[] now = weights(heard, kept, ROUNDS_OF_FEW);
@@ -128,32 +125,6 @@ public final class ChordReader {
         }
         notes.sort(Comparator.comparingInt(HeardNotes.Note::midi));
         return new HeardNotes(notes, cents, divergence(heard, kept, w));
-    }
-
-    /** Takes notes away that have no fundamental of their own, the hollowest first. */
-    private void withoutHollow(double[] heard, List<Integer> kept) {
-        int worst = 0;
-        while (worst >= 0 && kept.size() > 1) {
-            double[] w = weights(heard, kept, ROUNDS_OF_FEW);
-            double[] sum = new double[heard.length];
-            sum(kept, w, sum);
-            worst = -1;
-            double least = OWN_SHARE;
-            for (int i = 0; i < kept.size(); i++) {
-                int bin = dictionary.bin(kept.get(i));
-                double mine = w[i] * around(dictionary.note(kept.get(i)), bin);
-                double here = around(heard, bin);
-                double others = around(sum, bin) - mine;
-                double own = Math.min(here / (mine + 1e-9), (here - others) / (here + 1e-9) + LET);
-                if (own < least) {
-                    least = own;
-                    worst = i;
-                }
-            }
-            if (worst >= 0) {
-                kept.remove(worst);
-            }
-        }
     }
 
     /** Adds octaves whose fundamental is stronger than the notes below explain. */

@@ -49,11 +49,7 @@ public final class Dictionary {
     }
 
     static List<Line> lines(Take take, int from, int size) {
-        double[] x = new double[size];
-        for (int i = 0; i < size; i++) {
-            x[i] = take.at(from + i);
-        }
-        return Spectrum.lines(x, 0, size, take.rate(), FLOOR_DB);
+        return Spectrum.lines(take.stretch(from, size), 0, size, take.rate(), FLOOR_DB);
     }
 
     int low() {

@@ -13,8 +13,8 @@ import vocalis.core.instrument.Shape;
 
 /**
  * Finds the shapes that have the notes that were heard: on every string one of them or silence, as
- * far as a hand reaches; the likeliest first by what they leave out, by the work of the hand and by
- * how far they lie from where it was. Weights set by hand.
+ * far as a hand reaches; the likeliest first by what they leave out, by the work of the hand.
+ * Weights set by hand.
  */
 public final class GripReader {
 
@@ -28,7 +28,6 @@ public final class GripReader {
     private static final double PER_SILENT_INSIDE = 0.8;
     private static final double PER_UNISON = 1.5;
     private static final double PER_FRET_UP = 0.06;
-    private static final double PER_FRET_AWAY = 0.12;
 
     /** The difference in cost that makes a grip e times as likely. */
     private static final double ONE = 0.6;
@@ -36,27 +35,20 @@ public final class GripReader {
     private final Fretboard board;
     private final Hand hand;
     private final HeardNotes heard;
-    private final Optional<Shape> before;
     private final Set<Shape> seen = new HashSet<>();
     private final List<Weighed> found = new ArrayList<>();
 
     private record Weighed(Shape shape, double cost) {}
 
-    private GripReader(Fretboard board, Hand hand, HeardNotes heard, Optional<Shape> before) {
+    private GripReader(Fretboard board, Hand hand, HeardNotes heard) {
         this.board = board;
         this.hand = hand;
         this.heard = heard;
-        this.before = before;
     }
 
-    /**
-     * The likeliest shapes, best first.
-     *
-     * @param before what the hand held
-     */
-    public static List<Grip> of(
-            HeardNotes heard, Fretboard board, Hand hand, Optional<Shape> before) {
-        GripReader r = new GripReader(board, hand, heard, before);
+    /** The likeliest shapes, best first. */
+    public static List<Grip> of(HeardNotes heard, Fretboard board, Hand hand) {
+        GripReader r = new GripReader(board, hand, heard);
         r.search(0, Shape.silent(board.strings()), Integer.MAX_VALUE, 0);
         return r.ranked();
     }
@@ -100,17 +92,12 @@ public final class GripReader {
         if (held.isEmpty()) {
             return;
         }
-        double away =
-                before.filter(b -> b.lowestFretted() > 0 && shape.lowestFretted() > 0)
-                        .map(b -> Math.abs(b.lowestFretted() - shape.lowestFretted()))
-                        .orElse(0);
         double cost =
                 LEFT_OUT * left
                         + PER_EFFORT * held.get().effort()
                         + PER_SILENT_INSIDE * shape.innerSilences()
                         + PER_UNISON * (shape.voices() - sounds.size())
-                        + PER_FRET_UP * shape.lowestFretted()
-                        + PER_FRET_AWAY * away;
+                        + PER_FRET_UP * shape.lowestFretted();
         found.add(new Weighed(shape, cost));
     }
 

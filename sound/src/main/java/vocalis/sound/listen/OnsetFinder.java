@@ -53,12 +53,12 @@ public final class OnsetFinder {
         hop = take.frame(HOP_SECONDS);
     }
 
-    /** The onsets of a take by time. */
-    public static List<HeardOnset> of(Take take) {
+    /** Where something is struck, in seconds from the beginning, by time. */
+    public static List<Double> of(Take take) {
         return new OnsetFinder(take).find();
     }
 
-    private List<HeardOnset> find() {
+    private List<Double> find() {
         double[] flux = flux();
         if (flux.length == 0) {
             return List.of();
@@ -70,7 +70,7 @@ public final class OnsetFinder {
             loudest = Math.max(loudest, level(i));
         }
         double quietest = loudest * Math.pow(10, QUIETEST_DB / 10);
-        List<HeardOnset> all = new ArrayList<>();
+        List<Double> all = new ArrayList<>();
         double last = Double.NEGATIVE_INFINITY;
         // Where the take is cut off the cut itself is a stroke.
         int cut = (int) (WINDOW_SECONDS / HOP_SECONDS);
@@ -79,7 +79,7 @@ public final class OnsetFinder {
             if (peak && flux[i] >= mean(flux, i) + least) {
                 double at = rise(i * HOP_SECONDS);
                 if (at - last >= APART_SECONDS) {
-                    all.add(new HeardOnset(at, flux[i]));
+                    all.add(at);
                     last = at;
                 }
             }

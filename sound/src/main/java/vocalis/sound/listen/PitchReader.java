@@ -10,7 +10,7 @@ import java.util.Optional;
  */
 public final class PitchReader {
 
-    /** Differences under this are a period (the paper's threshold is 0.1). */
+    /** Differences under this are a period (the paper has 0.1, from memory). */
     private static final double THRESHOLD = 0.12;
 
     /** What differs more than this in the best case is no note. */

@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import vocalis.core.theory.Pitch;
 
 /**
- * Reads a take stroke by stroke: where each begins, what sounds, how long, whether it is stopped.
- * What repeats with one period is a single note; all else is a chord. Thresholds set by hand on
- * renders of our own.
+ * Reads a take stroke by stroke: where each begins and what sounds. What repeats with one period is
+ * a single note; all else is a chord. Thresholds set by hand on renders of our own.
  */
 public final class StrokeReader {
 
@@ -16,11 +16,6 @@ public final class StrokeReader {
 
     /** A stroke is over when it has fallen so far. */
     private static final double OVER_DB = 26;
-
-    /** A stopped one has fallen so far after so long. */
-    private static final double STOPPED_DB = 13;
-
-    private static final double STOPPED_SECONDS = 0.13;
 
     /** From here on a period is a note's. */
     private static final double PERIODIC = 0.85;
@@ -39,23 +34,17 @@ public final class StrokeReader {
         int low = dictionary.low();
         int high = dictionary.high();
         chords = new ChordReader(take, dictionary);
-        pitches =
-                new PitchReader(
-                        take, hz(low) * Math.pow(2, -0.5 / 12), hz(high) * Math.pow(2, 0.5 / 12));
-    }
-
-    private double hz(int midi) {
-        return a4Hz * Math.pow(2, (midi - 69) / 12.0);
+        pitches = new PitchReader(take, Pitch.hz(low - 0.5, a4Hz), Pitch.hz(high + 0.5, a4Hz));
     }
 
     /** The strokes of a take by time. */
     public static List<HeardStroke> of(Take take, Dictionary dictionary, double a4Hz) {
         StrokeReader r = new StrokeReader(take, dictionary, a4Hz);
-        List<HeardOnset> onsets = OnsetFinder.of(take);
+        List<Double> onsets = OnsetFinder.of(take);
         List<HeardStroke> all = new ArrayList<>();
         for (int i = 0; i < onsets.size(); i++) {
-            double until = i + 1 < onsets.size() ? onsets.get(i + 1).seconds() : take.seconds();
-            all.add(r.stroke(onsets.get(i).seconds(), until));
+            double until = i + 1 < onsets.size() ? onsets.get(i + 1) : take.seconds();
+            all.add(r.stroke(onsets.get(i), until));
         }
         return all;
     }
@@ -69,15 +58,10 @@ public final class StrokeReader {
                 break;
             }
         }
-        boolean muted =
-                until - at >= STOPPED_SECONDS + 0.02
-                        && db(power(at + STOPPED_SECONDS, at + STOPPED_SECONDS + 0.02) / begins)
-                                < -STOPPED_DB;
         HeardNotes read = chords.at(at, Math.min(until, at + Math.max(0.08, length)));
         Optional<HeardPitch> one = pitches.at(at + 0.03).filter(p -> p.sure() > PERIODIC);
         HeardNotes notes = one.map(p -> single(p, read)).orElse(read);
-        double sure = one.map(HeardPitch::sure).orElse(notes.notes().isEmpty() ? 0 : 0.7);
-        return new HeardStroke(at, length, notes, db(begins), muted, sure);
+        return new HeardStroke(at, notes, db(begins));
     }
 
     /**

@@ -49,6 +49,15 @@ public final class Take {
         return frame < 0 || frame >= samples.length ? 0 : samples[frame];
     }
 
+    /** So many frames from one on. */
+    double[] stretch(int from, int size) {
+        double[] x = new double[size];
+        for (int i = 0; i < size; i++) {
+            x[i] = at(from + i);
+        }
+        return x;
+    }
+
     int frame(double seconds) {
         return (int) Math.round(seconds * rate);
     }

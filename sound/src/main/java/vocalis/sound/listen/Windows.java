@@ -1,15 +1,12 @@
 package vocalis.sound.listen;
 
-import org.jtransforms.fft.DoubleFFT_1D;
+import vocalis.sound.gain.Spectrum;
 
 /** Magnitudes of stretches of a take under a Hann window. */
 final class Windows {
 
     private final Take take;
     private final int size;
-    private final double[] window;
-    private final double[] buffer;
-    private final DoubleFFT_1D fft;
 
     /**
      * @param size frames, a power of two
@@ -17,12 +14,6 @@ final class Windows {
     Windows(Take take, int size) {
         this.take = take;
         this.size = size;
-        window = new double[size];
-        buffer = new double[size];
-        for (int i = 0; i < size; i++) {
-            window[i] = 0.5 - 0.5 * Math.cos(2 * Math.PI * i / size);
-        }
-        fft = new DoubleFFT_1D(size);
     }
 
     /** The nearest power of two to so many seconds. */
@@ -40,23 +31,20 @@ final class Windows {
 
     /** Amplitudes of a window's bins: a sine of amplitude 1 has 1 in its bin. */
     void magnitudes(int from, double[] into) {
-        transform(from);
+        double[] fft = transform(from);
         for (int k = 1; k < size / 2; k++) {
-            into[k] = 4 * Math.hypot(buffer[2 * k], buffer[2 * k + 1]) / size;
+            into[k] = 4 * Math.hypot(fft[2 * k], fft[2 * k + 1]) / size;
         }
         into[0] = 0;
     }
 
     /** Phase of a bin of the window that begins at a frame, in radians. */
     double phase(int from, int bin) {
-        transform(from);
-        return Math.atan2(buffer[2 * bin + 1], buffer[2 * bin]);
+        double[] fft = transform(from);
+        return Math.atan2(fft[2 * bin + 1], fft[2 * bin]);
     }
 
-    private void transform(int from) {
-        for (int i = 0; i < size; i++) {
-            buffer[i] = window[i] * take.at(from + i);
-        }
-        fft.realForward(buffer);
+    private double[] transform(int from) {
+        return Spectrum.transform(take.stretch(from, size), 0, size);
     }
 }

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
@@ -45,15 +46,14 @@ public record Holding(HeardNotes notes, List<Named> shapes) {
      * What is held in a take.
      *
      * @param key spells the name
-     * @param before what the hand held before
      */
     public static Holding of(
             Take take,
             Fretboard board,
             double a4Hz,
             Hand hand,
-            Optional<Key> key,
-            Optional<Shape> before) {
+            Catalogue catalogue,
+            Optional<Key> key) {
         Optional<HeardStroke> strum =
                 StrokeReader.of(take, Plucks.of(board, a4Hz), a4Hz).stream()
                         .max(Comparator.comparingDouble(HeardStroke::levelDb));
@@ -62,7 +62,7 @@ public record Holding(HeardNotes notes, List<Named> shapes) {
         }
         HeardNotes notes = strum.get().notes();
         List<Named> shapes = new ArrayList<>();
-        for (Grip g : new LikelyGrips(board, hand, key).of(notes, before)) {
+        for (Grip g : new LikelyGrips(board, hand, catalogue, key).of(notes)) {
             Voicing bare = new Voicing(g.shape(), board, 0);
             shapes.add(new Named(g.shape(), ChordNamer.name(bare, key), g.share()));
         }
@@ -83,15 +83,14 @@ public record Holding(HeardNotes notes, List<Named> shapes) {
         if (notes.notes().isEmpty()) {
             return "Nothing was struck.";
         }
-        String heard = spelled(key);
         if (shapes.isEmpty()) {
-            return heard + ": no shape of this tuning has these notes.";
+            return "No chord can be made out: no shape of this tuning has all that is heard.";
         }
-        Named first = shapes.get(0);
         boolean unclear = notes.unexplained() > UNCLEAR;
-        if (unclear) {
-            heard = "Not clean strings, as it sounds, so these notes are a guess: " + heard;
-        }
+        String heard =
+                (unclear ? "Not clean strings, as it sounds, so these notes are a guess: " : "")
+                        + spelled(key);
+        Named first = shapes.get(0);
         String it = first.name().symbol() + ", " + first.shape().text();
         return first.share() >= CLEAR && !unclear
                 ? heard + ": " + it + "."

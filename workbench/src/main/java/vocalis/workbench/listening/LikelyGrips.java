@@ -37,26 +37,25 @@ final class LikelyGrips {
     private static final double PER_HIDDEN = 0.6;
     private static final double PER_LEFT_OUT = 2.5;
     private static final double UNUSUAL = 1.6;
-    private static final double PER_FRET_AWAY = 0.15;
 
     /** The difference in cost that makes a shape e times as likely. */
     private static final double ONE = 0.5;
 
-    private static final Catalogue CATALOGUE = new Catalogue();
-
     private final Fretboard board;
     private final Hand hand;
+    private final Catalogue catalogue;
     private final Optional<Key> key;
     private final Map<Shape, Double> costs = new HashMap<>();
 
-    LikelyGrips(Fretboard board, Hand hand, Optional<Key> key) {
+    LikelyGrips(Fretboard board, Hand hand, Catalogue catalogue, Optional<Key> key) {
         this.board = board;
         this.hand = hand;
+        this.catalogue = catalogue;
         this.key = key;
     }
 
     /** The likeliest shapes, best first. */
-    List<Grip> of(HeardNotes heard, Optional<Shape> before) {
+    List<Grip> of(HeardNotes heard) {
         Set<Integer> notes = new HashSet<>(heard.midi());
         Set<Integer> classes = new HashSet<>(heard.pitchClasses());
         if (notes.isEmpty()) {
@@ -68,7 +67,7 @@ final class LikelyGrips {
             for (int root : classes) {
                 Key in = key.orElseGet(() -> itsOwn(root, classes));
                 int place = 0;
-                for (Candidate c : CATALOGUE.likeliest(board, hand, f, root, in)) {
+                for (Candidate c : catalogue.likeliest(board, hand, f, root, in)) {
                     Voicing v = c.voicing();
                     if (v.bass() == bass && classes.equals(Set.copyOf(v.pitchClasses()))) {
                         usual(v, notes, place / PLACES);
@@ -78,10 +77,10 @@ final class LikelyGrips {
             }
         }
         int place = 0;
-        for (Grip g : GripReader.of(heard, board, hand, before)) {
+        for (Grip g : GripReader.of(heard, board, hand)) {
             costs.merge(g.shape(), (one ? 0 : UNUSUAL) + place++ / 4.0, Math::min);
         }
-        return ranked(before);
+        return ranked();
     }
 
     /** The key that a chord makes for itself: minor with a minor third, else major. */
@@ -98,11 +97,9 @@ final class LikelyGrips {
         costs.merge(v.shape(), cost, Math::min);
     }
 
-    private List<Grip> ranked(Optional<Shape> before) {
-        Map<Shape, Double> all = new HashMap<>();
-        costs.forEach((s, c) -> all.put(s, c + PER_FRET_AWAY * away(s, before)));
+    private List<Grip> ranked() {
         List<Map.Entry<Shape, Double>> best =
-                all.entrySet().stream()
+                costs.entrySet().stream()
                         .sorted(
                                 Comparator.comparingDouble(
                                                 (Map.Entry<Shape, Double> e) -> e.getValue())
@@ -119,11 +116,5 @@ final class LikelyGrips {
             grips.add(new Grip(e.getKey(), weight / sum));
         }
         return grips;
-    }
-
-    private static double away(Shape s, Optional<Shape> before) {
-        return before.filter(b -> b.lowestFretted() > 0 && s.lowestFretted() > 0)
-                .map(b -> Math.abs(b.lowestFretted() - s.lowestFretted()))
-                .orElse(0);
     }
 }

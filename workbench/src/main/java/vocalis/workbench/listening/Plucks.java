@@ -1,5 +1,6 @@
 package vocalis.workbench.listening;
 
+import java.util.Arrays;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.memory.Memory;
 import vocalis.core.mix.Mix;
@@ -52,7 +53,7 @@ public final class Plucks {
     private static Take pluck(Ground ground, int midi) {
         Fretboard board = ground.board();
         int[] frets = new int[board.strings()];
-        java.util.Arrays.fill(frets, -1);
+        Arrays.fill(frets, -1);
         for (int s = board.strings() - 1; s >= 0; s--) {
             int fret = midi - board.midi(s, 0);
             if (fret >= 0 && fret <= board.frets()) {

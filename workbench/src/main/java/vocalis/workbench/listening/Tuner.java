@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import vocalis.core.instrument.Fretboard;
+import vocalis.core.theory.Pitch;
 import vocalis.core.theory.Spelling;
-import vocalis.sound.listen.HeardOnset;
 import vocalis.sound.listen.HeardPitch;
 import vocalis.sound.listen.OnsetFinder;
 import vocalis.sound.listen.PitchReader;
@@ -37,15 +37,14 @@ public final class Tuner {
 
     /** The strokes of a take that are one string each. */
     public static List<Plucked> of(Take take, Fretboard board, double a4Hz) {
-        double lowest = a4Hz * Math.pow(2, (board.midi(0, 0) - FARTHEST - 69) / 12);
-        double highest =
-                a4Hz * Math.pow(2, (board.midi(board.strings() - 1, 0) + FARTHEST - 69) / 12);
+        int top = board.midi(board.strings() - 1, 0);
+        double lowest = Pitch.hz(board.midi(0, 0) - FARTHEST, a4Hz);
+        double highest = Pitch.hz(top + FARTHEST, a4Hz);
         PitchReader reader = new PitchReader(take, lowest, highest);
         List<Plucked> all = new ArrayList<>();
-        for (HeardOnset o : OnsetFinder.of(take)) {
-            Optional<HeardPitch> p =
-                    reader.at(o.seconds() + AFTER_SECONDS).filter(x -> x.sure() > SURE);
-            p.flatMap(x -> plucked(o.seconds(), x, board, a4Hz)).ifPresent(all::add);
+        for (double at : OnsetFinder.of(take)) {
+            Optional<HeardPitch> p = reader.at(at + AFTER_SECONDS).filter(x -> x.sure() > SURE);
+            p.flatMap(x -> plucked(at, x, board, a4Hz)).ifPresent(all::add);
         }
         return all;
     }

@@ -25,11 +25,6 @@ enum Altered {
         return new Take(how.apply(samples), this == AT_44100 ? 44_100 : RATE);
     }
 
-    /** Seconds of the take as it was for one of what it has become. */
-    double stretch() {
-        return this == SEVEN_CENTS_HIGH ? Math.pow(2, 7 / 1200.0) : 1;
-    }
-
     private static double rms(double[] x) {
         double sum = 0;
         for (double v : x) {
@@ -61,7 +56,7 @@ enum Altered {
     }
 
     /** Faster by a factor, between samples in a straight line. */
-    private static double[] resampled(double[] x, double faster) {
+    static double[] resampled(double[] x, double faster) {
         double[] y = new double[(int) (x.length / faster) - 2];
         for (int i = 0; i < y.length; i++) {
             double at = i * faster;

@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
+import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
@@ -55,6 +57,8 @@ class HoldingTest {
                     "x-0-2-2-0-0",
                     "x-x-7-9-8-x");
 
+    private static final Catalogue CATALOGUE = new Catalogue();
+
     private static double[] strum(Shape shape, double seconds) {
         float[] stereo = OfflineRender.of(shape, GROUND, seconds).samples();
         // A tenth of a second passes before the pick comes.
@@ -67,12 +71,7 @@ class HoldingTest {
 
     private static Holding held(Take take) {
         return Holding.of(
-                take,
-                GROUND.board(),
-                440,
-                Hand.MEDIUM,
-                Optional.of(GROUND.key()),
-                Optional.empty());
+                take, GROUND.board(), 440, Hand.MEDIUM, CATALOGUE, Optional.of(GROUND.key()));
     }
 
     /** As they are and through a telephone; whatever else happens to the sound in the long run. */
@@ -108,9 +107,16 @@ class HoldingTest {
     }
 
     @Test
-    void nothingIsHeldInSilenceAndNoise() {
+    void silenceAndNoiseAreNoChords() {
         assertThat(held(new Take(new double[48_000], 48_000)).words(Optional.empty()))
                 .isEqualTo("Nothing was struck.");
+        Random random = new Random(1);
+        double[] noise = new double[96_000];
+        for (int i = 24_000; i < noise.length; i++) {
+            noise[i] = 0.1 * random.nextGaussian();
+        }
+        assertThat(held(new Take(noise, 48_000)).words(Optional.empty()))
+                .startsWith("No chord can be made out");
     }
 
     /** Strings off by known cents are read to within one and a half. */
@@ -121,13 +127,7 @@ class HoldingTest {
         for (int string = 0; string < 6; string++) {
             for (double cents : new double[] {0, off[string]}) {
                 double[] x = strum(Shape.silent(6).with(string, 0), 1);
-                double faster = Math.pow(2, cents / 1200);
-                double[] y = new double[(int) (x.length / faster) - 2];
-                for (int i = 0; i < y.length; i++) {
-                    double at = i * faster;
-                    int k = (int) at;
-                    y[i] = x[k] + (at - k) * (x[k + 1] - x[k]);
-                }
+                double[] y = Altered.resampled(x, Math.pow(2, cents / 1200));
                 List<Tuner.Plucked> all = Tuner.of(new Take(y, 48_000), board, 440);
                 assertThat(all).as("string %d", string).hasSize(1);
                 assertThat(all.get(0).string()).isEqualTo(string);
