@@ -63,7 +63,7 @@ final class HoldCommand implements Callable<Integer> {
     }
 
     private String words(Holding held) {
-        StringBuilder out = new StringBuilder(held.words(keyed.key()));
+        StringBuilder out = new StringBuilder(held.words(neck.board(), keyed.key()));
         for (Holding.Named n : held.shapes()) {
             out.append(
                     String.format(
@@ -76,9 +76,9 @@ final class HoldCommand implements Callable<Integer> {
     private String json(Holding held) throws Exception {
         ObjectNode n = MAPPER.createObjectNode();
         ArrayNode midi = n.putArray("midi");
-        held.notes().midi().forEach(midi::add);
+        held.midi(neck.board()).forEach(midi::add);
         ArrayNode classes = n.putArray("pitchClasses");
-        held.pitchClasses(keyed.key()).forEach(classes::add);
+        held.pitchClasses(neck.board(), keyed.key()).forEach(classes::add);
         ArrayNode shapes = n.putArray("shapes");
         for (Holding.Named s : held.shapes()) {
             shapes.addObject()
@@ -86,7 +86,7 @@ final class HoldCommand implements Callable<Integer> {
                     .put("name", s.name().ascii())
                     .put("share", Math.round(1000 * s.share()) / 1000.0);
         }
-        n.put("words", held.words(keyed.key()));
+        n.put("words", held.words(neck.board(), keyed.key()));
         return MAPPER.writeValueAsString(n);
     }
 }

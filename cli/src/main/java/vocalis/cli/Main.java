@@ -30,6 +30,8 @@ import vocalis.workbench.exchange.Exchange;
             ExportCommand.class,
             ImportCommand.class,
             HoldCommand.class,
+            ListenCommand.class,
+            TranscribeCommand.class,
             TuneCommand.class,
             CommandLine.HelpCommand.class
         },
@@ -97,6 +99,8 @@ public final class Main implements Runnable {
                     Map.entry("revoice", "revoice riff.vocalis.json"),
                     Map.entry("export", "export riff.vocalis.json -o riff.musicxml"),
                     Map.entry("import", "import riff.mid -o riff.vocalis.json"),
+                    Map.entry("listen", "listen riff.vocalis.json take.wav --json"),
+                    Map.entry("transcribe", "transcribe take.wav -o heard.vocalis.json"),
                     Map.entry("hold", "hold chord.wav --key Cm"),
                     Map.entry("tune", "tune strings.wav --a4 442"));
 

@@ -425,13 +425,14 @@ class MainTest {
         String chord = folder.resolve("chord.wav").toString();
         assertThat(Main.run("render", "--shape", "x-3-5-5-x-x", "-o", chord)).isZero();
         Files.copy(Path.of(chord), folder.resolve("strings.wav"));
+        Files.copy(Path.of(chord), folder.resolve("take.wav"));
         for (var e : Main.EXAMPLES.entrySet()) {
             assertThat(output("help", e.getKey()))
                     .contains("Example: ./vocalis " + e.getValue())
                     .contains("Exit codes:");
             String[] args = e.getValue().split(" ");
             for (int i = 0; i < args.length; i++) {
-                if (args[i].matches("(riff|chord|strings)[.].*")) {
+                if (args[i].matches("(riff|chord|strings|take|heard)[.].*")) {
                     boolean written = i > 0 && args[i - 1].equals("-o");
                     args[i] = folder.resolve((written ? "new-" : "") + args[i]).toString();
                 }

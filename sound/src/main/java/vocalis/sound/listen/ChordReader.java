@@ -40,11 +40,20 @@ public final class ChordReader {
     /** A note's least weight as a share of the strongest's. */
     private static final double LEAST_SHARE = 0.18;
 
+    /** Where a thin sound begins to lack. */
+    private static final double THIN_HZ = 300;
+
     private final Take take;
     private final Dictionary dictionary;
+    private final boolean thin;
 
-    public ChordReader(Take take, Dictionary dictionary) {
+    /**
+     * @param thin whether the sound lacks its low end, as through a filter at 300 Hz of 12 dB an
+     *     octave; it is put back
+     */
+    public ChordReader(Take take, Dictionary dictionary, boolean thin) {
         this.take = take;
+        this.thin = thin;
         this.dictionary = dictionary;
     }
 
@@ -61,9 +70,21 @@ public final class ChordReader {
             size /= 2;
         }
         int from = take.frame(onset + Math.min(SETTLED_SECONDS, Math.max(0.01, room / 4)));
-        List<Line> lines = Dictionary.lines(take, from, size);
+        List<Line> lines =
+                thin
+                        ? restored(Dictionary.lines(take, from, size))
+                        : Dictionary.lines(take, from, size);
         double cents = offset(lines);
         return notes(lines, cents);
+    }
+
+    private static List<Line> restored(List<Line> lines) {
+        List<Line> all = new ArrayList<>();
+        for (Line l : lines) {
+            double octaves = Math.max(1, THIN_HZ / l.hz());
+            all.add(new Line(l.hz(), l.amplitude() * octaves * octaves));
+        }
+        return all;
     }
 
     /** How far the lines lie over equal temperament on the whole: their circular mean, in cents. */
@@ -124,7 +145,7 @@ public final class ChordReader {
             notes.add(new HeardNotes.Note(kept.get(i), sum == 0 ? 0 : w[i] / sum));
         }
         notes.sort(Comparator.comparingInt(HeardNotes.Note::midi));
-        return new HeardNotes(notes, cents, divergence(heard, kept, w));
+        return new HeardNotes(notes, cents, divergence(heard, kept, w), lines);
     }
 
     /** Adds octaves whose fundamental is stronger than the notes below explain. */

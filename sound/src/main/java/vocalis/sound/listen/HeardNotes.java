@@ -1,6 +1,7 @@
 package vocalis.sound.listen;
 
 import java.util.List;
+import vocalis.sound.gain.Line;
 
 /**
  * The notes of a strum as heard.
@@ -9,8 +10,9 @@ import java.util.List;
  * @param cents how far the guitar lies over the pitch of reference
  * @param unexplained how far the sound is from what these notes make, as divergence; 0 where that
  *     was not asked
+ * @param lines of the sound that was read
  */
-public record HeardNotes(List<Note> notes, double cents, double unexplained) {
+public record HeardNotes(List<Note> notes, double cents, double unexplained, List<Line> lines) {
 
     /**
      * A pitch and how much of the sound it accounts for.
@@ -21,6 +23,7 @@ public record HeardNotes(List<Note> notes, double cents, double unexplained) {
 
     public HeardNotes {
         notes = List.copyOf(notes);
+        lines = List.copyOf(lines);
     }
 
     /** The MIDI numbers, lowest first. */

@@ -28,9 +28,9 @@ public final class OnsetFinder {
     private static final int MEAN_AFTER = 14;
 
     /** A peak stands so far over the mean around it, and by this share of the strongest. */
-    private static final double LEAST = 4;
+    private static final double LEAST = 2.2;
 
-    private static final double OF_STRONGEST = 0.04;
+    private static final double OF_STRONGEST = 0.03;
 
     /** Two strokes lie at least so far apart. */
     private static final double APART_SECONDS = 0.045;

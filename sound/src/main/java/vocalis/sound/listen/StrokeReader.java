@@ -17,6 +17,13 @@ public final class StrokeReader {
     /** A stroke is over when it has fallen so far. */
     private static final double OVER_DB = 26;
 
+    private static final double STOPPED_SECONDS = 0.13;
+
+    /** What falls so far within some hundredths is cut off; where that begins before it shows. */
+    private static final double CUT_DB = 9;
+
+    private static final double BEGUN_DB = 2.5;
+
     /** From here on a period is a note's. */
     private static final double PERIODIC = 0.85;
 
@@ -28,25 +35,61 @@ public final class StrokeReader {
     private final ChordReader chords;
     private final PitchReader pitches;
 
-    private StrokeReader(Take take, Dictionary dictionary, double a4Hz) {
+    private StrokeReader(Take take, Dictionary dictionary, double a4Hz, boolean thin) {
         this.take = take;
         this.a4Hz = a4Hz;
         int low = dictionary.low();
         int high = dictionary.high();
-        chords = new ChordReader(take, dictionary);
+        chords = new ChordReader(take, dictionary, thin);
         pitches = new PitchReader(take, Pitch.hz(low - 0.5, a4Hz), Pitch.hz(high + 0.5, a4Hz));
     }
 
-    /** The strokes of a take by time. */
-    public static List<HeardStroke> of(Take take, Dictionary dictionary, double a4Hz) {
-        StrokeReader r = new StrokeReader(take, dictionary, a4Hz);
-        List<Double> onsets = OnsetFinder.of(take);
+    /**
+     * The strokes of a take by time.
+     *
+     * @param onsets where something is struck, by time
+     * @param thin whether the sound lacks its low end and gets it back
+     */
+    public static List<HeardStroke> of(
+            Take take, List<Double> onsets, Dictionary dictionary, double a4Hz, boolean thin) {
+        return new StrokeReader(take, dictionary, a4Hz, thin).all(onsets);
+    }
+
+    private List<HeardStroke> all(List<Double> onsets) {
         List<HeardStroke> all = new ArrayList<>();
         for (int i = 0; i < onsets.size(); i++) {
             double until = i + 1 < onsets.size() ? onsets.get(i + 1) : take.seconds();
-            all.add(r.stroke(onsets.get(i), until));
+            HeardStroke s = stroke(onsets.get(i), until);
+            all.add(s.muted() ? s : fall(s, until).map(s::until).orElse(s));
         }
         return all;
+    }
+
+    /** Where a ringing stroke is cut off before the next, if it is. */
+    private Optional<Double> fall(HeardStroke s, double until) {
+        double best = 0;
+        double most = -CUT_DB;
+        for (double t = s.seconds() + 0.1; t < until - 0.07; t += 0.005) {
+            double change = db(power(t + 0.02, t + 0.06) / power(t - 0.05, t));
+            if (change < most) {
+                most = change;
+                best = t;
+            } else if (best > 0 && t > best + 0.05) {
+                break;
+            }
+        }
+        return best == 0 ? Optional.empty() : Optional.of(begins(best));
+    }
+
+    /** Where a fall begins that is steepest at a time. */
+    private double begins(double steepest) {
+        double from = steepest - 0.06;
+        double level = power(from - 0.05, from);
+        double at = from;
+        while (at < steepest && db(power(at, at + 0.01) / level) > -BEGUN_DB) {
+            at += 0.002;
+        }
+        return at;
     }
 
     private HeardStroke stroke(double at, double until) {
@@ -61,7 +104,11 @@ public final class StrokeReader {
         HeardNotes read = chords.at(at, Math.min(until, at + Math.max(0.08, length)));
         Optional<HeardPitch> one = pitches.at(at + 0.03).filter(p -> p.sure() > PERIODIC);
         HeardNotes notes = one.map(p -> single(p, read)).orElse(read);
-        return new HeardStroke(at, notes, db(begins));
+        double fell =
+                until - at < STOPPED_SECONDS + 0.02
+                        ? Double.NaN
+                        : db(begins / power(at + STOPPED_SECONDS, at + STOPPED_SECONDS + 0.02));
+        return new HeardStroke(at, length, notes, db(begins), fell);
     }
 
     /**
@@ -78,7 +125,8 @@ public final class StrokeReader {
                 ? new HeardNotes(
                         List.of(new HeardNotes.Note(midi, 1)),
                         100 * (p.midi(a4Hz) - midi),
-                        read.unexplained())
+                        read.unexplained(),
+                        read.lines())
                 : read;
     }
 

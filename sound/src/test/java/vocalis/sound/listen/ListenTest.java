@@ -97,7 +97,7 @@ class ListenTest {
     void silenceHasNothing() {
         Take nothing = new Take(silence(1), RATE);
         assertThat(OnsetFinder.of(nothing)).isEmpty();
-        assertThat(StrokeReader.of(nothing, NOTES, 440)).isEmpty();
+        assertThat(StrokeReader.of(nothing, OnsetFinder.of(nothing), NOTES, 440, false)).isEmpty();
         assertThat(new PitchReader(nothing, 70, 1000).at(0.1)).isEmpty();
         assertThatThrownBy(() -> new Take(silence(1), 1000)).hasMessageContaining("8,000");
     }
@@ -135,7 +135,8 @@ class ListenTest {
             midi.add(m);
             pluck(x, 0.2 + 0.006 * s, hz(m + 0.2), 5e-5, 0.1);
         }
-        List<HeardStroke> strokes = StrokeReader.of(new Take(x, RATE), NOTES, 440);
+        Take take = new Take(x, RATE);
+        List<HeardStroke> strokes = StrokeReader.of(take, OnsetFinder.of(take), NOTES, 440, false);
         assertThat(strokes).hasSize(1);
         HeardNotes notes = strokes.get(0).notes();
         assertThat(notes.midi()).containsExactlyElementsOf(midi.stream().sorted().toList());

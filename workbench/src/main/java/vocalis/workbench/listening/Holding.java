@@ -16,8 +16,6 @@ import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Voicing;
 import vocalis.sound.listen.Grip;
 import vocalis.sound.listen.HeardNotes;
-import vocalis.sound.listen.HeardStroke;
-import vocalis.sound.listen.StrokeReader;
 import vocalis.sound.listen.Take;
 
 /**
@@ -26,14 +24,18 @@ import vocalis.sound.listen.Take;
  *
  * @param notes as heard; empty where nothing was struck
  * @param shapes likeliest first
+ * @param cost how far the first of them is from what is heard, in dB
  */
-public record Holding(HeardNotes notes, List<Named> shapes) {
+public record Holding(HeardNotes notes, List<Named> shapes, double cost) {
 
     /** From so much likelihood on a shape is the one that is held. */
     private static final double CLEAR = 0.6;
 
-    /** A sound that its notes explain worse than this may be driven, or no guitar's. */
-    private static final double UNCLEAR = 0.7;
+    /** A sound further than this from its shape may be driven, or no guitar of our own. */
+    private static final double UNCLEAR_DB = 5;
+
+    /** What lies so far from every shape is no chord: white noise lies at 9 to 10.5. */
+    private static final double NO_CHORD_DB = 9;
 
     /** A shape, what it is called, and how likely it is from 0 to 1. */
     public record Named(Shape shape, ChordName name, double share) {}
@@ -54,24 +56,38 @@ public record Holding(HeardNotes notes, List<Named> shapes) {
             Hand hand,
             Catalogue catalogue,
             Optional<Key> key) {
-        Optional<HeardStroke> strum =
-                StrokeReader.of(take, Plucks.of(board, a4Hz), a4Hz).stream()
-                        .max(Comparator.comparingDouble(HeardStroke::levelDb));
+        Optional<Ear.Stroke> strum =
+                new Ear(board, a4Hz, hand, catalogue, key)
+                        .strokes(take).stream()
+                                .max(Comparator.comparingDouble(s -> s.heard().levelDb()));
         if (strum.isEmpty()) {
-            return new Holding(new HeardNotes(List.of(), 0, 0), List.of());
+            return new Holding(new HeardNotes(List.of(), 0, 0, List.of()), List.of(), 0);
         }
-        HeardNotes notes = strum.get().notes();
+        HeardNotes notes = strum.get().heard().notes();
         List<Named> shapes = new ArrayList<>();
-        for (Grip g : new LikelyGrips(board, hand, catalogue, key).of(notes)) {
+        double cost = strum.get().cost();
+        for (Grip g : cost > NO_CHORD_DB ? List.<Grip>of() : strum.get().grips()) {
             Voicing bare = new Voicing(g.shape(), board, 0);
             shapes.add(new Named(g.shape(), ChordNamer.name(bare, key), g.share()));
         }
-        return new Holding(notes, shapes);
+        return new Holding(notes, shapes, cost);
+    }
+
+    /** MIDI numbers, lowest first: those of the likeliest shape, else as they were read. */
+    public List<Integer> midi(Fretboard board) {
+        return shapes.isEmpty()
+                ? notes.midi()
+                : new Voicing(shapes.get(0).shape(), board, 0)
+                        .midi().stream().distinct().sorted().toList();
     }
 
     /** The pitch classes as they are spelled, in plain letters. */
-    public List<String> pitchClasses(Optional<Key> key) {
-        return notes.pitchClasses().stream().map(pc -> spelled(pc, key).ascii()).toList();
+    public List<String> pitchClasses(Fretboard board, Optional<Key> key) {
+        return classes(board).stream().map(pc -> spelled(pc, key).ascii()).toList();
+    }
+
+    private List<Integer> classes(Fretboard board) {
+        return midi(board).stream().map(m -> Math.floorMod(m, 12)).distinct().sorted().toList();
     }
 
     private static Spelling spelled(int pc, Optional<Key> key) {
@@ -79,17 +95,17 @@ public record Holding(HeardNotes notes, List<Named> shapes) {
     }
 
     /** In a sentence: what it is, how sure that is, and what else it may be. */
-    public String words(Optional<Key> key) {
+    public String words(Fretboard board, Optional<Key> key) {
         if (notes.notes().isEmpty()) {
             return "Nothing was struck.";
         }
         if (shapes.isEmpty()) {
             return "No chord can be made out: no shape of this tuning has all that is heard.";
         }
-        boolean unclear = notes.unexplained() > UNCLEAR;
+        boolean unclear = cost > UNCLEAR_DB;
         String heard =
                 (unclear ? "Not clean strings, as it sounds, so these notes are a guess: " : "")
-                        + spelled(key);
+                        + spelled(board, key);
         Named first = shapes.get(0);
         String it = first.name().symbol() + ", " + first.shape().text();
         return first.share() >= CLEAR && !unclear
@@ -105,8 +121,8 @@ public record Holding(HeardNotes notes, List<Named> shapes) {
                         + ".";
     }
 
-    private String spelled(Optional<Key> key) {
-        return notes.pitchClasses().stream()
+    private String spelled(Fretboard board, Optional<Key> key) {
+        return classes(board).stream()
                 .map(pc -> spelled(pc, key).symbol())
                 .collect(Collectors.joining(", "));
     }

@@ -13,107 +13,199 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
+import vocalis.core.memory.Memory;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Family;
-import vocalis.core.voicing.Voicing;
 import vocalis.sound.listen.Grip;
 import vocalis.sound.listen.GripReader;
 import vocalis.sound.listen.HeardNotes;
+import vocalis.sound.listen.ShapeFit;
+import vocalis.sound.listen.StringSounds;
 
 /**
- * Ranks what may be held: the shapes that players take for these notes, in their usual order, and
- * beside them any that a hand has. An octave hides in the partials of the note below it, so a shape
- * may have octaves that were not heard; the lowest note and every other that was heard it must
- * have. Weights set by hand.
+ * Ranks what may be held: the shapes that players take, in their usual order, and beside them any
+ * that a hand has for the notes that were heard; the one leads whose strings together sound most
+ * like what was heard. Weights set by hand.
  */
 final class LikelyGrips {
 
     private static final int OFFERED = 8;
 
-    /** How far down its family's list a shape costs as much as one note that was not heard. */
-    private static final double PLACES = 8;
+    private static final double NOTHING = 20;
 
-    private static final double PER_HIDDEN = 0.6;
-    private static final double PER_LEFT_OUT = 2.5;
-    private static final double UNUSUAL = 1.6;
+    /** Pitch classes that a shape may have otherwise, two only where nothing comes so near. */
+    private static final int MOST_APART = 2;
+
+    private static final double CLEAR_DB = 4;
+
+    /** What a fret costs that the hand has moved, in dB, and all moving at most. */
+    private static final double PER_FRET = 0.1;
+
+    private static final double MOST_MOVED = 0.8;
+
+    /** So many of those that come near are looked at closely. */
+    private static final int CLOSELY = 50;
+
+    /** How far down its family's list a shape costs as much as one dB of difference. */
+    private static final double PLACES = 20;
+
+    /** What a pitch class costs that was read and is not there, or the other way round, in dB. */
+    private static final double FAR = 0.5;
+
+    private static final double UNUSUAL = 1.0;
 
     /** The difference in cost that makes a shape e times as likely. */
     private static final double ONE = 0.5;
 
+    /** A shape with its pitch classes, one bit for each. */
+    private record Usual(Shape shape, int classes, double cost) {}
+
+    private record For(Fretboard board, Hand hand, Optional<Key> key) {}
+
+    private static final Memory<For, List<Usual>> USUAL = new Memory<>(4);
+
     private final Fretboard board;
     private final Hand hand;
-    private final Catalogue catalogue;
-    private final Optional<Key> key;
-    private final Map<Shape, Double> costs = new HashMap<>();
+    private final StringSounds sounds;
+    private final List<Usual> usual;
+    private final Set<Shape> known = new HashSet<>();
 
-    LikelyGrips(Fretboard board, Hand hand, Catalogue catalogue, Optional<Key> key) {
+    LikelyGrips(
+            Fretboard board,
+            Hand hand,
+            Catalogue catalogue,
+            Optional<Key> key,
+            StringSounds sounds) {
         this.board = board;
         this.hand = hand;
-        this.catalogue = catalogue;
-        this.key = key;
+        this.sounds = sounds;
+        usual = USUAL.of(new For(board, hand, key), f -> all(f, catalogue));
+        usual.forEach(u -> known.add(u.shape()));
     }
 
-    /** The likeliest shapes, best first. */
-    List<Grip> of(HeardNotes heard) {
-        Set<Integer> notes = new HashSet<>(heard.midi());
-        Set<Integer> classes = new HashSet<>(heard.pitchClasses());
-        if (notes.isEmpty()) {
-            return List.of();
-        }
-        int bass = heard.midi().get(0);
-        boolean one = notes.size() == 1;
-        for (Family f : one ? new Family[] {Family.OCTAVE} : Family.values()) {
-            for (int root : classes) {
-                Key in = key.orElseGet(() -> itsOwn(root, classes));
-                int place = 0;
-                for (Candidate c : catalogue.likeliest(board, hand, f, root, in)) {
-                    Voicing v = c.voicing();
-                    if (v.bass() == bass && classes.equals(Set.copyOf(v.pitchClasses()))) {
-                        usual(v, notes, place / PLACES);
+    private static List<Usual> all(For f, Catalogue catalogue) {
+        Map<Shape, Double> costs = new HashMap<>();
+        for (Family family : Family.values()) {
+            for (int root = 0; root < 12; root++) {
+                int r = root;
+                List<Key> keys =
+                        f.key()
+                                .map(List::of)
+                                .orElseGet(
+                                        () ->
+                                                List.of(
+                                                        Key.parse(
+                                                                Spelling.plain(r).ascii()
+                                                                        + " major"),
+                                                        Key.parse(
+                                                                Spelling.plain(r).ascii()
+                                                                        + " minor")));
+                for (Key in : keys) {
+                    int place = 0;
+                    for (Candidate c : catalogue.likeliest(f.board(), f.hand(), family, root, in)) {
+                        double cost = Math.min(1.5, place / PLACES);
+                        costs.merge(c.voicing().shape(), cost, Math::min);
+                        place++;
                     }
-                    place++;
                 }
             }
         }
+        for (int s = 0; s < f.board().strings(); s++) {
+            for (int fret = 0; fret <= Math.min(19, f.board().frets()); fret++) {
+                Shape one = Shape.silent(f.board().strings()).with(s, fret);
+                costs.put(one, 0.02 * fret);
+            }
+        }
+        List<Usual> all = new ArrayList<>();
+        costs.forEach((s, c) -> all.add(usual(s, f.board(), c)));
+        return all;
+    }
+
+    private static Usual usual(Shape s, Fretboard board, double cost) {
+        int classes = 0;
+        for (int string : s.sounded()) {
+            classes |= 1 << Math.floorMod(board.midi(string, s.fret(string)), 12);
+        }
+        return new Usual(s, classes, cost);
+    }
+
+    private record Weighed(Usual usual, double cost) {}
+
+    /**
+     * What a stroke may be.
+     *
+     * @param grips likeliest first
+     * @param cost how badly the first explains it, in dB
+     */
+    record Read(List<Grip> grips, double cost) {}
+
+    /** The likeliest shapes, best first. */
+    Read of(HeardNotes heard, Optional<Shape> before) {
+        int classes = heard.pitchClasses().stream().mapToInt(pc -> 1 << pc).sum();
+        if (classes == 0) {
+            return new Read(List.of(), NOTHING);
+        }
+        ShapeFit fit = new ShapeFit(sounds, sounds.power(heard.lines(), heard.cents()));
+        List<Weighed> rough = new ArrayList<>();
         int place = 0;
         for (Grip g : GripReader.of(heard, board, hand)) {
-            costs.merge(g.shape(), (one ? 0 : UNUSUAL) + place++ / 4.0, Math::min);
+            if (!known.contains(g.shape())) {
+                Usual u = usual(g.shape(), board, UNUSUAL + place++ / 8.0);
+                rough.add(new Weighed(u, prior(u, classes, before) + fit.rough(u.shape())));
+            }
         }
-        return ranked();
+        double best = NOTHING;
+        for (int apart = 0; apart <= MOST_APART && (apart < 2 || best > CLEAR_DB); apart++) {
+            for (Usual u : usual) {
+                if (apart(u.classes(), classes) == apart) {
+                    double cost = prior(u, classes, before) + fit.rough(u.shape());
+                    rough.add(new Weighed(u, cost));
+                    best = Math.min(best, cost);
+                }
+            }
+        }
+        rough.sort(byCost());
+        List<Weighed> close = new ArrayList<>();
+        for (Weighed w : rough.subList(0, Math.min(CLOSELY, rough.size()))) {
+            double prior = prior(w.usual(), classes, before);
+            close.add(new Weighed(w.usual(), prior + fit.cost(w.usual().shape())));
+        }
+        close.sort(byCost());
+        return new Read(shares(close), close.isEmpty() ? NOTHING : close.get(0).cost());
     }
 
-    /** The key that a chord makes for itself: minor with a minor third, else major. */
-    private static Key itsOwn(int root, Set<Integer> classes) {
-        boolean minor = classes.contains((root + 3) % 12) && !classes.contains((root + 4) % 12);
-        return Key.parse(Spelling.plain(root).ascii() + (minor ? " minor" : " major"));
+    private static double prior(Usual u, int classes, Optional<Shape> before) {
+        int fret = u.shape().lowestFretted();
+        double moved =
+                fret == 0 || before.isEmpty()
+                        ? 0
+                        : Math.min(
+                                MOST_MOVED,
+                                PER_FRET * Math.abs(fret - before.get().lowestFretted()));
+        return u.cost() + FAR * apart(u.classes(), classes) + moved;
     }
 
-    private void usual(Voicing v, Set<Integer> notes, double place) {
-        Set<Integer> has = new HashSet<>(v.midi());
-        long hidden = has.stream().filter(m -> !notes.contains(m)).count();
-        long left = notes.stream().filter(m -> !has.contains(m)).count();
-        double cost = Math.min(2, place) + PER_HIDDEN * hidden + PER_LEFT_OUT * left;
-        costs.merge(v.shape(), cost, Math::min);
+    private static Comparator<Weighed> byCost() {
+        return Comparator.comparingDouble(Weighed::cost)
+                .thenComparing(w -> w.usual().shape().text());
     }
 
-    private List<Grip> ranked() {
-        List<Map.Entry<Shape, Double>> best =
-                costs.entrySet().stream()
-                        .sorted(
-                                Comparator.comparingDouble(
-                                                (Map.Entry<Shape, Double> e) -> e.getValue())
-                                        .thenComparing(e -> e.getKey().text()))
-                        .limit(OFFERED)
-                        .toList();
+    /** How many pitch classes one has and the other has not. */
+    private static int apart(int a, int b) {
+        return Integer.bitCount(a ^ b);
+    }
+
+    private static List<Grip> shares(List<Weighed> close) {
+        List<Weighed> best = close.subList(0, Math.min(OFFERED, close.size()));
         double sum = 0;
-        for (Map.Entry<Shape, Double> e : best) {
-            sum += Math.exp((best.get(0).getValue() - e.getValue()) / ONE);
+        for (Weighed w : best) {
+            sum += Math.exp((best.get(0).cost() - w.cost()) / ONE);
         }
         List<Grip> grips = new ArrayList<>();
-        for (Map.Entry<Shape, Double> e : best) {
-            double weight = Math.exp((best.get(0).getValue() - e.getValue()) / ONE);
-            grips.add(new Grip(e.getKey(), weight / sum));
+        for (Weighed w : best) {
+            double share = Math.exp((best.get(0).cost() - w.cost()) / ONE) / sum;
+            grips.add(new Grip(w.usual().shape(), share));
         }
         return grips;
     }

@@ -10,6 +10,7 @@ import vocalis.core.theory.Key;
 import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Sample;
 import vocalis.sound.listen.Dictionary;
+import vocalis.sound.listen.StringSounds;
 import vocalis.sound.listen.Take;
 import vocalis.workbench.playing.OfflineRender;
 import vocalis.workbench.playing.Player;
@@ -25,7 +26,27 @@ public final class Plucks {
 
     private static final Memory<Asked, Dictionary> KNOWN = new Memory<>(REMEMBERED);
 
+    private static final Memory<Asked, StringSounds> STRINGS = new Memory<>(REMEMBERED);
+
     private Plucks() {}
+
+    /** Each string of a neck by itself. */
+    public static StringSounds sounds(Fretboard board, double a4Hz) {
+        return STRINGS.of(new Asked(board, a4Hz), Plucks::strings);
+    }
+
+    private static StringSounds strings(Asked asked) {
+        Fretboard board = asked.board();
+        Ground ground = clean(asked);
+        return new StringSounds(
+                board.strings(), board.frets(), asked.a4Hz(), (s, f) -> pluck(ground, s, f));
+    }
+
+    private static Ground clean(Asked asked) {
+        Fretboard board = asked.board();
+        return new Ground(
+                board.instrument(), board.capo(), Key.parse("E minor"), Tone.CLEAN, asked.a4Hz());
+    }
 
     /** The notes of a neck up to the nineteenth fret. */
     public static Dictionary of(Fretboard board, double a4Hz) {
@@ -35,13 +56,7 @@ public final class Plucks {
     private static Dictionary made(Asked asked) {
         Fretboard board = asked.board();
         int top = board.strings() - 1;
-        Ground ground =
-                new Ground(
-                        board.instrument(),
-                        board.capo(),
-                        Key.parse("E minor"),
-                        Tone.CLEAN,
-                        asked.a4Hz());
+        Ground ground = clean(asked);
         return Dictionary.of(
                 midi -> pluck(ground, midi),
                 asked.a4Hz(),
@@ -52,15 +67,19 @@ public final class Plucks {
     /** A note on the highest string that has it within the first frets. */
     private static Take pluck(Ground ground, int midi) {
         Fretboard board = ground.board();
-        int[] frets = new int[board.strings()];
-        Arrays.fill(frets, -1);
         for (int s = board.strings() - 1; s >= 0; s--) {
             int fret = midi - board.midi(s, 0);
             if (fret >= 0 && fret <= board.frets()) {
-                frets[s] = fret;
-                break;
+                return pluck(ground, s, fret);
             }
         }
+        throw new IllegalArgumentException(midi + " lies on no string");
+    }
+
+    private static Take pluck(Ground ground, int string, int fret) {
+        int[] frets = new int[ground.board().strings()];
+        Arrays.fill(frets, -1);
+        frets[string] = fret;
         Engine engine = OfflineRender.engine(ground, Mix.ALONE, 120);
         engine.hear(new Sample(frets, new double[0], 1, new int[0]));
         float[] stereo = new float[2 * (int) (SECONDS * Player.RATE)];

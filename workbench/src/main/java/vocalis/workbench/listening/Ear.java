@@ -1,0 +1,172 @@
+package vocalis.workbench.listening;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.instrument.Shape;
+import vocalis.core.theory.Key;
+import vocalis.sound.listen.Changes;
+import vocalis.sound.listen.Grip;
+import vocalis.sound.listen.HeardNotes;
+import vocalis.sound.listen.HeardStroke;
+import vocalis.sound.listen.OnsetFinder;
+import vocalis.sound.listen.StrokeReader;
+import vocalis.sound.listen.Take;
+
+/** Reads a take stroke by stroke, each with the shapes that it may be. */
+public final class Ear {
+
+    /** A string that was sounding is struck again from so much on, in dB. */
+    private static final double RISEN_DB = -0.3;
+
+    /** So many strokes tell whether the low end lacks. */
+    private static final int TRIED = 6;
+
+    /** How sure a stroke is that was only heard by what it stopped. */
+    private static final double HIDDEN_SHARE = 0.5;
+
+    private static final double PALM_DB = 12;
+    private static final double CUT_DB = 20;
+
+    private final Fretboard board;
+    private final double a4Hz;
+    private final LikelyGrips grips;
+
+    /**
+     * A stroke and what may be held in it.
+     *
+     * @param grips likeliest first; empty where nothing can be made out
+     * @param struck the first of them without the strings that only ring on
+     * @param cost how far the first is from what is heard, in dB
+     */
+    public record Stroke(HeardStroke heard, List<Grip> grips, Shape struck, double cost) {}
+
+    /**
+     * @param key whose chords come first; none where it is not known
+     */
+    public Ear(Fretboard board, double a4Hz, Hand hand, Catalogue catalogue, Optional<Key> key) {
+        this.board = board;
+        this.a4Hz = a4Hz;
+        grips = new LikelyGrips(board, hand, catalogue, key, Plucks.sounds(board, a4Hz));
+    }
+
+    /** The strokes of a take by time; each is likelier to be where the hand was before. */
+    public List<Stroke> strokes(Take take) {
+        List<HeardStroke> heard = heard(take);
+        Changes changes = new Changes(take, a4Hz);
+        List<Stroke> all = new ArrayList<>();
+        Optional<Shape> before = Optional.empty();
+        Set<Integer> sounding = Set.of();
+        for (int i = 0; i < heard.size(); i++) {
+            HeardStroke s = heard.get(i);
+            LikelyGrips.Read likely = grips.of(s.notes(), before);
+            List<Grip> read = likely.grips();
+            double last = i == 0 ? 1 : s.seconds() - heard.get(i - 1).seconds();
+            double next = i + 1 == heard.size() ? 1 : heard.get(i + 1).seconds() - s.seconds();
+            Shape struck =
+                    read.isEmpty()
+                            ? Shape.silent(board.strings())
+                            : struck(read.get(0).shape(), s, sounding, changes, last, next);
+            all.add(new Stroke(s, read, struck, likely.cost()));
+            if (!read.isEmpty()) {
+                palm(s, read.get(0).shape(), next, changes).ifPresent(all::add);
+                sounding = notes(read.get(0).shape());
+                if (read.get(0).shape().lowestFretted() > 0) {
+                    before = Optional.of(read.get(0).shape());
+                }
+            }
+        }
+        return all;
+    }
+
+    /** What is struck in a take, by time, its shapes not read yet. */
+    List<HeardStroke> heard(Take take) {
+        List<Double> onsets = OnsetFinder.of(take);
+        List<Double> some = onsets.subList(0, Math.min(TRIED, onsets.size()));
+        boolean thin = cost(take, some, true) < cost(take, some, false);
+        return heard(take, onsets, thin);
+    }
+
+    private List<HeardStroke> heard(Take take, List<Double> onsets, boolean thin) {
+        return StrokeReader.of(take, onsets, Plucks.of(board, a4Hz), a4Hz, thin);
+    }
+
+    /** How badly the likeliest shapes explain some strokes, with or without a low end put back. */
+    private double cost(Take take, List<Double> onsets, boolean thin) {
+        double sum = 0;
+        for (HeardStroke s : heard(take, onsets, thin)) {
+            sum += grips.of(s.notes(), Optional.empty()).cost();
+        }
+        return sum;
+    }
+
+    /** A stroke under the palm that cuts a chord off, on its lowest string. */
+    private Optional<Stroke> palm(HeardStroke s, Shape shape, double next, Changes changes) {
+        int low = shape.sounded().iterator().next();
+        int midi = board.midi(low, shape.fret(low));
+        double at = s.seconds() + s.length();
+        double cents = s.notes().cents();
+        boolean cut = !s.muted() && s.length() < next - 0.06;
+        if (!cut || !changes.struckUnderPalm(midi, cents, at)) {
+            return Optional.empty();
+        }
+        HeardNotes one = new HeardNotes(List.of(new HeardNotes.Note(midi, 1)), cents, 0, List.of());
+        Shape held = Shape.silent(board.strings()).with(low, shape.fret(low));
+        double length = s.seconds() + next - at;
+        HeardStroke stroke = new HeardStroke(at, length, one, s.levelDb() - PALM_DB, CUT_DB);
+        return Optional.of(new Stroke(stroke, List.of(new Grip(held, HIDDEN_SHARE)), held, 0));
+    }
+
+    private Set<Integer> notes(Shape shape) {
+        Set<Integer> all = new HashSet<>();
+        shape.sounded().forEach(s -> all.add(board.midi(s, shape.fret(s))));
+        return all;
+    }
+
+    /** A shape without the strings that only ring on from before. */
+    private Shape struck(
+            Shape shape,
+            HeardStroke s,
+            Set<Integer> sounding,
+            Changes changes,
+            double last,
+            double next) {
+        Set<Integer> all = notes(shape);
+        Map<Integer, Double> rises = new HashMap<>();
+        for (int midi : all) {
+            Set<Integer> others = new HashSet<>(all);
+            others.remove(midi);
+            boolean fresh = !sounding.contains(midi);
+            double rise =
+                    fresh
+                            ? Double.POSITIVE_INFINITY
+                            : changes.rise(
+                                    midi, s.notes().cents(), others, s.seconds(), last, next);
+            rises.put(midi, rise);
+        }
+        Set<Integer> risen = new HashSet<>();
+        rises.forEach((m, r) -> risen.addAll(r > RISEN_DB ? Set.of(m) : Set.of()));
+        // Where all its partials are others' too, those that only ring raise none of them.
+        for (int midi : all) {
+            if (rises.get(midi).isNaN()) {
+                double rise = changes.rise(midi, s.notes().cents(), risen, s.seconds(), last, next);
+                rises.put(midi, Double.isNaN(rise) ? Double.POSITIVE_INFINITY : rise);
+            }
+        }
+        double least = Math.min(RISEN_DB, rises.values().stream().max(Double::compare).orElse(0.0));
+        Shape struck = shape;
+        for (int string : shape.sounded()) {
+            if (rises.get(board.midi(string, shape.fret(string))) < least) {
+                struck = struck.with(string, Shape.SILENT);
+            }
+        }
+        return struck;
+    }
+}

@@ -1,0 +1,266 @@
+package vocalis.workbench.listening;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import vocalis.core.score.Manner;
+import vocalis.core.score.Onset;
+import vocalis.core.score.Score;
+import vocalis.core.score.ScoreNote;
+import vocalis.core.score.Technique;
+import vocalis.sound.listen.Changes;
+import vocalis.sound.listen.HeardStroke;
+import vocalis.sound.listen.Take;
+
+/**
+ * Holds a take against the riff that it is of: each stroke of the score beside the nearest that was
+ * heard, in time and in pitch. Late by the same amount throughout is a way of playing and no fault:
+ * strokes are early or late against the middle of their pass. Thresholds set by hand.
+ */
+public final class Follower {
+
+    /** A stroke this far off, in ms, is another one. */
+    private static final double ANOTHER_MS = 130;
+
+    /** Out of time from here on, in ms. */
+    private static final double OFF_MS = 30;
+
+    private static final double WITHIN_SECONDS = 0.08;
+    private static final double AT_ONCE_SECONDS = 0.15;
+    private static final double EXTRA_DB = 14;
+    private static final double RINGS_SECONDS = 0.3;
+
+    private final Score score;
+    private final List<Onset> onsets;
+    private final List<HeardStroke> heard;
+    private final StringFaults faults;
+    private final Changes changes;
+    private final double round;
+
+    private Follower(Score score, Take take, double a4Hz, Ear ear) {
+        this.score = score;
+        onsets = score.onsets().stream().filter(o -> !o.tied()).toList();
+        faults = new StringFaults(score, a4Hz);
+        heard = ear.heard(take);
+        changes = new Changes(take, a4Hz);
+        round = score.time().tempos().seconds(score.length());
+    }
+
+    /** The passes of a take, which begins with the riff or with its first stroke. */
+    public static List<FollowedPass> of(Score score, Take take, double a4Hz, Ear ear) {
+        Follower f = new Follower(score, take, a4Hz, ear);
+        return f.onsets.isEmpty() || f.heard.isEmpty() ? List.of() : f.passes(take.seconds());
+    }
+
+    private List<FollowedPass> passes(double seconds) {
+        double first = score.time().tempos().seconds(onsets.get(0).at());
+        double start = start(first);
+        int n = Math.max(1, (int) Math.round((seconds - start - 0.5 * round / 4) / round));
+        List<FollowedPass> all = new ArrayList<>();
+        boolean[] used = new boolean[heard.size()];
+        for (int p = 0; p < n; p++) {
+            double begins = start + p * round;
+            if (begins + first < seconds - 0.1) {
+                all.add(pass(p, begins, used));
+            }
+        }
+        return all;
+    }
+
+    /** Where the riff begins: at the take's beginning where a stroke falls in with it there. */
+    private double start(double first) {
+        double at = heard.get(0).seconds() - first;
+        return Math.abs(at) < ANOTHER_MS / 1000 ? 0 : at;
+    }
+
+    private FollowedPass pass(int number, double begins, boolean[] used) {
+        int n = onsets.size();
+        int[] taken = new int[n];
+        double[] late = new double[n];
+        double[] cut = new double[n];
+        int matched = 0;
+        double[] all = new double[n];
+        for (int i = 0; i < n; i++) {
+            double wanted = begins + score.time().tempos().seconds(onsets.get(i).at());
+            taken[i] = nearest(wanted, room(i), used);
+            cut[i] = taken[i] < 0 && onsets.get(i).muted() ? cut(i, wanted) : Double.NaN;
+            if (!Double.isNaN(cut[i])) {
+                late[i] = 1000 * (cut[i] - wanted);
+                all[matched++] = late[i];
+            }
+            if (taken[i] >= 0) {
+                used[taken[i]] = true;
+                late[i] = 1000 * (heard.get(taken[i]).seconds() - wanted);
+                all[matched++] = late[i];
+            }
+        }
+        double[] sorted = Arrays.copyOf(all, matched);
+        Arrays.sort(sorted);
+        double middle = matched == 0 ? 0 : sorted[matched / 2];
+        double spread = 0;
+        for (int i = 0; i < matched; i++) {
+            spread += (all[i] - middle) * (all[i] - middle) / matched;
+        }
+        List<Played> strokes = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            if (taken[i] >= 0) {
+                strokes.add(judged(i, heard.get(taken[i]), late[i], late[i] - middle));
+            } else if (!Double.isNaN(cut[i])) {
+                strokes.add(played(i, late[i], inTime(late[i] - middle), List.of(), true));
+            } else if (!hidden(i)) {
+                strokes.add(played(i, 0, Played.State.MISSING, List.of(), false));
+            }
+        }
+        extras(begins, used, strokes);
+        strokes.sort(Comparator.comparingLong(Played::tick));
+        double one = begins + round + score.time().tempos().seconds(onsets.get(0).at());
+        boolean onOne =
+                heard.stream()
+                        .anyMatch(h -> Math.abs(1000 * (h.seconds() - one) - middle) < 2 * OFF_MS);
+        int bars = score.time().meters().bars(score.length());
+        return new FollowedPass(number + 1, bars, onOne, middle, Math.sqrt(spread), strokes);
+    }
+
+    /**
+     * Whether a stroke may have been played and left nothing to hear: under the palm after a louder
+     * chord, or at once again on strings that ring.
+     */
+    private boolean hidden(int i) {
+        Onset o = onsets.get(i);
+        if (i == 0) {
+            return o.muted();
+        }
+        Onset before = onsets.get(i - 1);
+        boolean again =
+                o.notes().stream()
+                        .allMatch(
+                                n ->
+                                        before.note(n.string())
+                                                .filter(b -> b.fret() == n.fret())
+                                                .isPresent());
+        double apart =
+                score.time().tempos().seconds(o.at()) - score.time().tempos().seconds(before.at());
+        return o.muted() && !before.muted() || again && apart < AT_ONCE_SECONDS;
+    }
+
+    /** How far from a stroke another may be heard for it: not past the middle to its neighbours. */
+    private double room(int i) {
+        double here = score.time().tempos().seconds(onsets.get(i).at());
+        double room = ANOTHER_MS / 1000;
+        if (i > 0) {
+            room =
+                    Math.min(
+                            room,
+                            (here - score.time().tempos().seconds(onsets.get(i - 1).at())) / 2);
+        }
+        if (i + 1 < onsets.size()) {
+            room =
+                    Math.min(
+                            room,
+                            (score.time().tempos().seconds(onsets.get(i + 1).at()) - here) / 2);
+        }
+        return room;
+    }
+
+    private int nearest(double wanted, double room, boolean[] used) {
+        int best = -1;
+        for (int i = 0; i < heard.size(); i++) {
+            double off = Math.abs(heard.get(i).seconds() - wanted);
+            boolean nearer = best < 0 || off < Math.abs(heard.get(best).seconds() - wanted);
+            if (!used[i] && off <= room && nearer) {
+                best = i;
+            }
+        }
+        return best;
+    }
+
+    private Played played(
+            int i, double ms, Played.State state, List<Played.StringFault> strings, boolean muted) {
+        long at = onsets.get(i).at();
+        int bar = Math.max(0, score.time().meters().bar(at)) + 1;
+        return new Played(bar, at, ms, state, strings, muted);
+    }
+
+    private Played judged(int i, HeardStroke h, double late, double off) {
+        Onset o = onsets.get(i);
+        List<Played.StringFault> strings = faults.of(o, h.notes());
+        boolean palmLeft = o.muted() && h.open() || !o.muted() && h.muted() && ringsOn(i);
+        Played.State state = !strings.isEmpty() || palmLeft ? Played.State.WRONG : inTime(off);
+        return played(i, late, state, strings, h.muted());
+    }
+
+    private static Played.State inTime(double off) {
+        return off > OFF_MS
+                ? Played.State.LATE
+                : off < -OFF_MS ? Played.State.EARLY : Played.State.RIGHT;
+    }
+
+    /** Where a stroke under the palm cuts a ringing one off near its time; NaN where none does. */
+    private double cut(int i, double wanted) {
+        ScoreNote low = onsets.get(i).notes().get(0);
+        int midi = score.board().midi(low.string(), low.fret());
+        for (HeardStroke h : heard) {
+            double at = h.seconds() + h.length();
+            if (Math.abs(at - wanted) <= room(i)
+                    && changes.struckUnderPalm(midi, h.notes().cents(), at)) {
+                return at;
+            }
+        }
+        return Double.NaN;
+    }
+
+    /** Whether a stroke is written to last longer than one under the palm would. */
+    private boolean ringsOn(int i) {
+        Onset o = onsets.get(i);
+        double from = score.time().tempos().seconds(o.at());
+        return o.manner() == Manner.PLAIN
+                && score.time().tempos().seconds(o.end()) - from > RINGS_SECONDS;
+    }
+
+    /** Whether something heard may be what a hand does within a stroke. */
+    private boolean unsure(int i, double at) {
+        double middle =
+                heard.stream()
+                        .mapToDouble(HeardStroke::levelDb)
+                        .sorted()
+                        .toArray()[heard.size() / 2];
+        if (heard.get(i).levelDb() < middle - EXTRA_DB) {
+            return true;
+        }
+        for (Onset o : onsets) {
+            for (ScoreNote n : o.notes()) {
+                for (Technique t : n.techniques()) {
+                    double from = score.time().tempos().seconds(n.at() + t.after());
+                    double to = score.time().tempos().seconds(n.at() + t.after() + t.lasting());
+                    if (at > from - WITHIN_SECONDS && at < to + WITHIN_SECONDS) {
+                        return true;
+                    }
+                }
+            }
+        }
+        return false;
+    }
+
+    private void extras(double begins, boolean[] used, List<Played> to) {
+        for (int i = 0; i < heard.size(); i++) {
+            double at = heard.get(i).seconds() - begins;
+            if (!used[i]
+                    && !unsure(i, at)
+                    && at >= -ANOTHER_MS / 1000
+                    && at < round - ANOTHER_MS / 1000) {
+                used[i] = true;
+                int nearest = 0;
+                for (int k = 0; k < onsets.size(); k++) {
+                    nearest = off(at, k) < off(at, nearest) ? k : nearest;
+                }
+                double ms = 1000 * (at - score.time().tempos().seconds(onsets.get(nearest).at()));
+                to.add(played(nearest, ms, Played.State.EXTRA, List.of(), heard.get(i).muted()));
+            }
+        }
+    }
+
+    private double off(double at, int k) {
+        return Math.abs(at - score.time().tempos().seconds(onsets.get(k).at()));
+    }
+}

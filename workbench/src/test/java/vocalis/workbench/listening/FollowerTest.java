@@ -1,0 +1,114 @@
+package vocalis.workbench.listening;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
+import vocalis.core.hands.Hand;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Riff;
+import vocalis.core.score.Onset;
+import vocalis.core.score.Score;
+import vocalis.core.score.ScoreNote;
+import vocalis.core.score.ScoreNoteBuilder;
+import vocalis.sound.listen.Take;
+import vocalis.workbench.demo.Demo;
+
+/** Takes of riffs as written, and with one thing otherwise. */
+class FollowerTest {
+
+    private static List<Derived> riffs() {
+        return Demo.pieces().stream()
+                .map(p -> new Deriver(Takes.CATALOGUE).derive(p.riff(), Hand.MEDIUM))
+                .toList();
+    }
+
+    private static List<FollowedPass> follow(Derived d, Take take) {
+        Ground ground = d.riff().ground();
+        return Follower.of(d.score(), take, ground.a4Hz(), Takes.ear(d.score(), ground));
+    }
+
+    /** What is played as written is told as written, and on the beat. */
+    @Test
+    void nothingIsFoundInWhatIsRight() {
+        for (Derived d : riffs()) {
+            Riff riff = d.riff();
+            List<FollowedPass> passes = follow(d, Takes.of(d.score(), riff.ground(), 2));
+            assertThat(passes).hasSize(2);
+            for (FollowedPass p : passes) {
+                assertThat(p.faults()).as("%s pass %s", riff.ground().key(), p).isEmpty();
+                assertThat(p.behindMs()).isBetween(-5.0, 8.0);
+                assertThat(p.spreadMs()).isLessThan(8);
+            }
+            assertThat(passes.get(0).onOne()).isTrue();
+        }
+    }
+
+    /** A fret off, or an open string that rings: told of its stroke and its string. */
+    @Test
+    void aStringThatIsOtherwiseIsNamed() {
+        Random random = new Random(5);
+        int told = 0;
+        int asked = 0;
+        for (Derived d : riffs()) {
+            Score score = d.score();
+            List<Onset> plain = score.onsets().stream().filter(FollowerTest::plain).toList();
+            for (int i = 0; i < (Boolean.getBoolean("vocalis.long") ? 5 : 1); i++) {
+                Onset o = plain.get(random.nextInt(plain.size()));
+                ScoreNote n = o.notes().get(random.nextInt(o.notes().size()));
+                List<ScoreNote> notes = new ArrayList<>(score.notes());
+                notes.remove(n);
+                notes.add(ScoreNoteBuilder.builder(n).fret(n.fret() + 1).build());
+                Score off =
+                        new Score(
+                                score.board(),
+                                score.time(),
+                                score.length(),
+                                notes,
+                                score.harmonies());
+                Take take = Takes.of(off, d.riff().ground(), 1);
+                boolean named =
+                        follow(d, take).get(0).faults().stream()
+                                .filter(p -> p.tick() == o.at())
+                                .flatMap(p -> p.strings().stream())
+                                .anyMatch(
+                                        f ->
+                                                f.string() == n.string()
+                                                        && f.what() == Played.What.OFF
+                                                        && f.fret() == n.fret() + 1);
+                asked++;
+                told += named ? 1 : 0;
+            }
+        }
+        System.out.printf("a fret off: told %d of %d%n", told, asked);
+        assertThat((double) told / asked).isGreaterThan(0.85);
+    }
+
+    private static boolean plain(Onset o) {
+        return !o.muted()
+                && o.notes().stream().noneMatch(n -> n.tied() || !n.techniques().isEmpty());
+    }
+
+    /** Late throughout is told as behind the beat, a single late stroke as late. */
+    @Test
+    void lateThroughoutIsNoFault() {
+        Derived d = riffs().get(1);
+        double[] x = Takes.samples(d.score(), d.riff().ground(), 1);
+        double[] later = new double[x.length + 1200];
+        System.arraycopy(x, 0, later, 1200, x.length);
+        FollowedPass pass = follow(d, new Take(later, 48_000)).get(0);
+        assertThat(pass.behindMs()).isBetween(20.0, 33.0);
+        assertThat(pass.faults()).isEmpty();
+        assertThat(FollowWords.of(pass, d)).contains("as written", "behind the beat");
+    }
+
+    @Test
+    void silenceHasNoPass() {
+        Derived d = riffs().get(0);
+        assertThat(follow(d, new Take(new double[96_000], 48_000))).isEmpty();
+    }
+}

@@ -1,0 +1,96 @@
+package vocalis.workbench.listening;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import vocalis.core.derive.Deriver;
+import vocalis.core.hands.Hand;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.riff.Riff;
+import vocalis.core.score.Onset;
+import vocalis.core.score.Score;
+import vocalis.core.score.ScoreNote;
+import vocalis.sound.listen.Take;
+import vocalis.workbench.demo.Demo;
+
+/** Riffs written down from how they sound. */
+class PlayInTest {
+
+    private record At(double seconds, int midi) {}
+
+    private static Set<At> written(Score score) {
+        Set<At> all = new HashSet<>();
+        for (Onset o : score.onsets()) {
+            for (ScoreNote n : o.notes()) {
+                if (!n.tied()) {
+                    double at = score.time().tempos().seconds(o.at());
+                    all.add(new At(at, score.board().midi(n.string(), n.fret())));
+                }
+            }
+        }
+        return all;
+    }
+
+    /** Notes within 30 ms: their harmonic mean of found and right is nine tenths and more. */
+    @Test
+    void demoRiffsComeBack() {
+        double hits = 0;
+        double all = 0;
+        for (var piece : Demo.pieces()) {
+            Riff riff = piece.riff();
+            Score score = new Deriver(Takes.CATALOGUE).derive(riff, Hand.MEDIUM).score();
+            PlayIn.Draft draft =
+                    new PlayIn(riff.ground(), Hand.MEDIUM, Takes.CATALOGUE)
+                            .of(
+                                    Takes.of(score, riff.ground(), 1),
+                                    Optional.of((double) riff.tempo()),
+                                    riff.meters().meter(0),
+                                    "heard");
+            Set<At> wanted = written(score);
+            all += wanted.size() + draft.notes().size();
+            for (PlayIn.HeardNote n : draft.notes()) {
+                int midi = score.board().midi(n.string(), n.fret());
+                Optional<At> same =
+                        wanted.stream()
+                                .filter(w -> w.midi() == midi)
+                                .filter(w -> Math.abs(w.seconds() - n.onsetSeconds()) < 0.03)
+                                .findFirst();
+                same.ifPresent(wanted::remove);
+                hits += same.isPresent() ? 2 : 0;
+            }
+        }
+        System.out.printf("demo riffs: F %.3f%n", hits / all);
+        assertThat(hits / all).isGreaterThan(0.9);
+    }
+
+    /** Eighths and sixteenths with a few milliseconds of spread give their tempo back. */
+    @Test
+    void theTempoIsFound() {
+        Random random = new Random(8);
+        for (int tempo : new int[] {84, 97, 112, 138}) {
+            double eighth = 30.0 / tempo;
+            List<Double> strokes =
+                    IntStream.range(0, 32)
+                            .filter(i -> random.nextInt(4) > 0)
+                            .mapToObj(i -> i * eighth + 0.004 * random.nextGaussian())
+                            .toList();
+            assertThat(TempoFinder.of(strokes)).as("%d", tempo).isBetween(tempo - 1.0, tempo + 1.0);
+        }
+    }
+
+    @Test
+    void silenceIsSaid() {
+        Riff riff = Demo.pieces().get(0).riff();
+        PlayIn in = new PlayIn(riff.ground(), Hand.MEDIUM, Takes.CATALOGUE);
+        Take nothing = new Take(new double[48_000], 48_000);
+        assertThatThrownBy(() -> in.of(nothing, Optional.empty(), Meter.COMMON, "x"))
+                .hasMessageContaining("nothing is struck");
+    }
+}
