@@ -67,7 +67,7 @@ final class ListenCommand implements Callable<Integer> {
         List<FollowedPass> passes = Follower.of(derived.score(), Takes.read(take), a4Hz, ear);
         PrintWriter out = spec.commandLine().getOut();
         for (FollowedPass p : passes) {
-            String words = FollowWords.of(p, derived);
+            String words = FollowWords.of(derived).of(p);
             out.println(json.on() ? json(p, words, derived) : "pass " + p.number() + ": " + words);
         }
         if (passes.isEmpty()) {

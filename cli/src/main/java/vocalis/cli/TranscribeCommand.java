@@ -5,6 +5,7 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
@@ -90,6 +91,7 @@ final class TranscribeCommand implements Callable<Integer> {
                         .of(
                                 Takes.read(take),
                                 Optional.ofNullable(tempo),
+                                OptionalDouble.empty(),
                                 Meter.parse(meter),
                                 name());
         if (json.on()) {

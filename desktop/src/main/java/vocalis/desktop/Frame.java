@@ -29,6 +29,7 @@ import vocalis.desktop.keys.CommandSearch;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.keys.Finding;
 import vocalis.desktop.keys.Keyboard;
+import vocalis.desktop.listening.ListeningCommands;
 import vocalis.desktop.practise.PractiseCommands;
 import vocalis.desktop.practise.PractisePane;
 import vocalis.desktop.practise.PractisePlace;
@@ -125,7 +126,6 @@ final class Frame extends BorderPane {
         showStatus();
     }
 
-    /** Shows what has become of screen, place and size. */
     private void followAll() {
         whereabouts.screenProperty().addListener(o -> showScreen());
         whereabouts.placeProperty().addListener(o -> focusPlace());
@@ -165,8 +165,9 @@ final class Frame extends BorderPane {
         screens.add(new Shown(models.practice(), pane, pane::showNow));
         places.put(PractisePlace.PAGE, pane.page());
         PractiseCommands.addTo(commands, models.practice(), () -> go(PractisePlace.PAGE), host);
-        EarCommand.add(
-                commands, session, models.practice().diary(), library, models.hearing(), host);
+        ListeningCommands.along(commands, models.practice(), models.following());
+        var diary = models.practice().diary();
+        EarCommand.add(commands, session, diary, library, models.hearing(), host);
     }
 
     /** Where the player is, for the screen that shows it. */

@@ -5,6 +5,8 @@ import java.util.List;
 import vocalis.desktop.arrange.ArrangeCommands;
 import vocalis.desktop.arrange.ArrangeModel;
 import vocalis.desktop.keys.Keyboard;
+import vocalis.desktop.listening.Following;
+import vocalis.desktop.listening.Source;
 import vocalis.desktop.practise.PracticeModel;
 import vocalis.desktop.revoice.RevoiceCommands;
 import vocalis.desktop.revoice.RevoiceModel;
@@ -29,6 +31,8 @@ final class Models implements AutoCloseable {
     private final RevoiceModel revoice;
     private final ArrangeModel arrange;
     private final PracticeModel practice;
+    private final Source source = new Source();
+    private final Following following;
 
     Models(Workspace workspace, Player player, Background background, OwnShapes ownShapes) {
         session = new OpenDocument(workspace, player, background);
@@ -37,6 +41,7 @@ final class Models implements AutoCloseable {
         revoice = new RevoiceModel(session, write.gain(), write.chords(), hearing);
         arrange = new ArrangeModel(session);
         practice = new PracticeModel(session, arrange, Clock.systemUTC());
+        following = new Following(session, practice, source);
         whereabouts.screens(List.of(write, revoice, arrange, practice));
         session.afterDerived(() -> whereabouts.screen().riffChanged());
     }
@@ -72,6 +77,16 @@ final class Models implements AutoCloseable {
         return practice;
     }
 
+    /** Whom the program listens to. */
+    Source source() {
+        return source;
+    }
+
+    /** Listens to what is practised. */
+    Following following() {
+        return following;
+    }
+
     /** The keys that are held on the screens. */
     void holds(Keyboard keyboard) {
         WriteCommands.holds(keyboard, write);
@@ -81,6 +96,7 @@ final class Models implements AutoCloseable {
 
     @Override
     public void close() {
+        source.close();
         session.close();
         practice.close();
         arrange.close();

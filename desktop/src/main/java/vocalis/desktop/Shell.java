@@ -9,6 +9,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.instrument.Shape;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Texts;
 import vocalis.desktop.desks.ExchangeDesk;
@@ -25,11 +26,13 @@ import vocalis.desktop.keys.CommandSearch;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.keys.Keyboard;
 import vocalis.desktop.keys.OtherWords;
+import vocalis.desktop.listening.ListeningCommands;
 import vocalis.desktop.session.OpenDocument;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.writing.WriteModel;
 import vocalis.desktop.writing.WritePlace;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
@@ -149,6 +152,18 @@ final class Shell {
                         prompts,
                         desk);
         new ShellCommands(this, commands, session, host, desk, exchange, keeping).add();
+        ListeningCommands.add(
+                commands,
+                session,
+                models.hearing(),
+                models.source(),
+                () -> host,
+                shape -> use(models.write(), shape),
+                shape -> {
+                    models.write().shown().take(shape);
+                    commands.get("explore").action().run();
+                },
+                heard -> exchange.unpick("Nothing was written down", heard));
         menus =
                 new Menus(
                         commands,
@@ -251,6 +266,11 @@ final class Shell {
         frame.volume(preferences.number("sound.volumeDb", -36, 6, -12));
         models.write().begin();
         keeping.offerLeft();
+    }
+
+    private static void use(WriteModel write, Shape shape) {
+        write.shown().take(shape);
+        write.useShown();
     }
 
     private SheetHost host() {

@@ -117,6 +117,12 @@ public final class Rounds {
         return tick < counted ? -1 : (int) ((tick - counted) / (to - from));
     }
 
+    /** How long ago the round began that a tick is in, in seconds; that it will, counting in. */
+    public double secondsIn(double tick) {
+        long first = counted + Math.max(0, round(tick)) * (to - from);
+        return time.tempos().seconds((long) tick) - time.tempos().seconds(first);
+    }
+
     /** A score in these rounds. */
     public Score of(Score score) {
         Score cut = score.between(from, to);

@@ -212,7 +212,8 @@ public final class ExchangeDesk implements AutoCloseable {
         unpick("This was not imported", () -> Exchange.read(file));
     }
 
-    private void unpick(String failed, Callable<Imported> source) {
+    /** Takes apart what is had on a worker, and shows it; why it failed is told. */
+    public void unpick(String failed, Callable<Imported> source) {
         background.attempt(
                 "an import",
                 source,

@@ -8,7 +8,6 @@ import java.util.Random;
 import java.util.TreeMap;
 import java.util.function.Consumer;
 import vocalis.core.derive.Derived;
-import vocalis.core.derive.Deriver;
 import vocalis.core.ear.EarKind;
 import vocalis.core.ear.EarQuestion;
 import vocalis.core.ear.EarRounds;
@@ -16,17 +15,10 @@ import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
 import vocalis.core.piece.Piece;
 import vocalis.core.practice.Entry;
-import vocalis.core.rhythm.Meter;
-import vocalis.core.rhythm.TimeLine;
-import vocalis.core.riff.Ground;
-import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
-import vocalis.core.riff.Root;
-import vocalis.core.riff.RootSpan;
-import vocalis.core.riff.Treatment;
 import vocalis.core.theory.Key;
-import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
+import vocalis.desktop.pictures.Chords;
 import vocalis.desktop.practise.PracticeDiary;
 import vocalis.desktop.session.Session;
 import vocalis.workbench.library.Library;
@@ -107,7 +99,12 @@ final class EarModel {
                                 q.get(),
                                 root.key,
                                 root.title,
-                                picture(q.get(), root.key, riff, hand)));
+                                Chords.of(
+                                        q.get().voicings(),
+                                        riff,
+                                        root.key,
+                                        hand,
+                                        session.catalogue())));
             }
         }
         return Optional.empty();
@@ -136,27 +133,6 @@ final class EarModel {
                 .map(r -> r.root().pitchClass(key))
                 .distinct()
                 .forEach(pc -> used.add(new Used(pc, key, title)));
-    }
-
-    private Derived picture(EarQuestion q, Key key, Riff open, Hand hand) {
-        Ground ground = open.ground().withKey(key);
-        List<RootSpan> roots = new ArrayList<>();
-        List<Treatment> treatments = new ArrayList<>();
-        for (Voicing v : q.voicings()) {
-            roots.add(new RootSpan(Root.of(key, v.root()), Meter.COMMON.barTicks()));
-            treatments.add(
-                    Treatment.best(Family.POWER)
-                            .with(Family.POWER, new Member.ByHand(v.shape(), v.root())));
-        }
-        Riff riff =
-                new Riff(
-                        ground,
-                        TimeLine.of(Meter.COMMON, open.tempo()),
-                        roots,
-                        treatments,
-                        open.pattern(),
-                        List.of());
-        return Deriver.once(riff, hand, session.catalogue());
     }
 
     /** Takes an answer down. */

@@ -6,7 +6,9 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import vocalis.core.arrange.Song;
 import vocalis.core.practice.HardChange;
+import vocalis.core.practice.Rounds;
 import vocalis.core.rhythm.MeterMap;
+import vocalis.core.score.Score;
 import vocalis.desktop.session.Teller;
 import vocalis.workbench.words.PracticeWords;
 
@@ -138,6 +140,17 @@ public final class Aiming {
                     int first = endOnly ? a : Math.max(0, Math.min(last, a + bars));
                     int past = first + length + (endOnly ? bars : 0);
                     aimAt(x -> Aim.bars(x, first, past));
+                });
+    }
+
+    /** The stretch from its first tick on, at so many hundredths of its tempo. */
+    public Optional<Score> asked(double hundredths) {
+        return song.map(
+                s -> {
+                    Score all =
+                            secondShown.getAsBoolean() ? s.second().orElse(s.score()) : s.score();
+                    return new Rounds(s.score().time(), aim.from(), aim.to(), 1, 0, hundredths)
+                            .of(all);
                 });
     }
 }

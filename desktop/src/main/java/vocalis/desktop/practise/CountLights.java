@@ -26,12 +26,12 @@ final class CountLights {
     /** What is practised, lights and the count. */
     void paint(GraphicsContext g, Song s, double at, boolean playing, double nowTick) {
         MeterMap meters = s.score().time().meters();
-        boolean in = playing && practice.countingIn(nowTick);
+        boolean in = playing && practice.counting().countingIn(nowTick);
         Meter meter = meters.meter(Math.max(0, meters.bar((long) at)));
         List<String> all = Counting.bar(meter, practice.settings().finest());
         long part = Math.min(practice.settings().finest(), meter.beatTicks());
         int now = !playing ? -1 : in ? countedIn(meter, part, nowTick) : inBar(meters, at, part);
-        boolean heard = playing && practice.clickHeard(nowTick);
+        boolean heard = playing && practice.counting().clickHeard(nowTick);
         double x = PracticeSkin.LEFT + 26;
         double room = c.getWidth() - 60 - x;
         double step = Math.min(56, room / Math.max(1, all.size()));
@@ -54,7 +54,7 @@ final class CountLights {
     }
 
     private int countedIn(Meter meter, long part, double nowTick) {
-        return (practice.beatCountedIn(nowTick) - 1) * (int) (meter.beatTicks() / part);
+        return (practice.counting().beatCountedIn(nowTick) - 1) * (int) (meter.beatTicks() / part);
     }
 
     private static int inBar(MeterMap meters, double at, long part) {

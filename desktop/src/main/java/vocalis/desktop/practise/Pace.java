@@ -84,7 +84,8 @@ public final class Pace {
         return s.score().time().tempos().at(aim.get().from());
     }
 
-    double hundredths() {
+    /** The tempo in hundredths of the stretch's own. */
+    public double hundredths() {
         return song.get()
                 .filter(s -> climb.isPresent())
                 .map(s -> 100.0 * climb.get().tempo() / own(s))

@@ -10,9 +10,9 @@ import vocalis.core.piece.Piece;
 import vocalis.core.practice.Entry;
 import vocalis.core.practice.Load;
 import vocalis.core.practice.Rounds;
-import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.TempoMap;
 import vocalis.desktop.arrange.ArrangeModel;
+import vocalis.desktop.heard.Ears;
 import vocalis.desktop.session.Place;
 import vocalis.desktop.session.Screen;
 import vocalis.desktop.session.Session;
@@ -37,9 +37,10 @@ public final class PracticeModel implements Screen, AutoCloseable {
     private final ReadOnlyLongWrapper changed = new ReadOnlyLongWrapper();
     private final Aiming aiming;
     private final Pace pace;
+    private final Verdicts verdicts;
     private final DrillSettings settings;
     private int entered = -1;
-    private Optional<Rounds> rounds = Optional.empty();
+    private final Counting counting;
     private Optional<Sitting> sitting = Optional.empty();
     private double sounded;
     private boolean rested;
@@ -57,10 +58,22 @@ public final class PracticeModel implements Screen, AutoCloseable {
                         () -> song().flatMap(Song::second).isPresent(),
                         this::publish,
                         this::tell);
+        counting = new Counting(settings);
         aiming = new Aiming(session, settings::secondShown, new Around());
         pace = new Pace(session, this::song, aiming::aim, this::publish, this::tell);
+        verdicts = new Verdicts(session, pace, this::tell);
         arrange.onSong(this::songChanged);
         this.clock = clock;
+    }
+
+    /** Those that listen now. */
+    public Optional<Ears> ears() {
+        return verdicts.ears();
+    }
+
+    /** Which passes count. */
+    public Verdicts verdicts() {
+        return verdicts;
     }
 
     /** Where practice is written down. */
@@ -156,34 +169,15 @@ public final class PracticeModel implements Screen, AutoCloseable {
         return diary;
     }
 
-    /** Whether the click is heard in the bar that plays. */
-    public boolean clickHeard(double ofPlayer) {
-        if (rounds.isEmpty() || !settings.click()) {
-            return rounds.isPresent() && rounds.get().round(ofPlayer) < 0;
-        }
-        Rounds r = rounds.get();
-        if (r.round(ofPlayer) < 0) {
-            return true;
-        }
-        MeterMap meters = r.time().meters();
-        int bar = meters.bar((long) ofPlayer) - meters.bar(r.loopFrom());
-        return settings.vanishing().heard(bar);
-    }
-
-    /** Whether bars are counted in at a tick of the player. */
-    public boolean countingIn(double ofPlayer) {
-        return rounds.filter(r -> r.round(ofPlayer) < 0).isPresent();
-    }
-
-    /** The beat that is counted in, from 1. */
-    public int beatCountedIn(double ofPlayer) {
-        return rounds.map(r -> r.time().meters().place((long) ofPlayer).beat()).orElse(1);
+    /** What is counted of what plays. */
+    public Counting counting() {
+        return counting;
     }
 
     /** The tick of the song that a tick of the player is. */
     @Override
     public double tick(double ofPlayer) {
-        return rounds.map(r -> (double) r.whole(ofPlayer)).orElse(ofPlayer);
+        return counting.whole(ofPlayer);
     }
 
     // The screen.
@@ -268,7 +262,7 @@ public final class PracticeModel implements Screen, AutoCloseable {
                         s -> {
                             Drill d = drill();
                             Rounds r = d.rounds(s);
-                            rounds = Optional.of(r);
+                            counting.of(r);
                             return d.heard(s, r);
                         });
     }
@@ -285,6 +279,7 @@ public final class PracticeModel implements Screen, AutoCloseable {
                             h -> {
                                 Piece piece = session.piece();
                                 sitting = Optional.of(new Sitting(piece, clock.millis()));
+                                ears().ifPresent(Ears::begin);
                                 session.player().showAndPlay(h, 0);
                             });
         }
@@ -305,15 +300,22 @@ public final class PracticeModel implements Screen, AutoCloseable {
 
     /** Follows the player: counts passes. */
     public void follow(boolean plays, double ofPlayer) {
-        if (!plays || rounds.isEmpty() || sitting.filter(Sitting::goesOn).isEmpty()) {
+        if (!plays || counting.rounds().isEmpty() || sitting.filter(Sitting::goesOn).isEmpty()) {
             return;
         }
-        Rounds r = rounds.get();
+        Rounds r = counting.rounds().get();
+        boolean comes =
+                r.round(ofPlayer) >= 0
+                        && sitting.get()
+                                .comesRound(
+                                        r.whole(ofPlayer), aiming.aim().to() - aiming.aim().from());
+        if (comes) {
+            passDone(sitting.get());
+        }
+        // The ears are told of a pass that is over before they follow the next.
+        ears().ifPresent(e -> e.pulse(r, ofPlayer));
         if (r.round(ofPlayer) < 0) {
             sitting.get().countedIn();
-        } else if (sitting.get()
-                .comesRound(r.whole(ofPlayer), aiming.aim().to() - aiming.aim().from())) {
-            passDone(sitting.get());
         }
     }
 
@@ -321,11 +323,7 @@ public final class PracticeModel implements Screen, AutoCloseable {
         double lasted = song().map(this::seconds).orElse(0.0) * 100 / pace.hundredths();
         sounded += lasted;
         boolean clean = now.passDone(lasted);
-        if (pace.climb().isPresent()) {
-            pace.passed(now, clean);
-        } else if (clean) {
-            now.cleanAt(pace.tempo());
-        }
+        verdicts.passDone(now, clean);
         if (sounded > UNTIL_A_REST && !rested) {
             rested = true;
             session.say(PracticeWords.REST);
@@ -387,7 +385,7 @@ public final class PracticeModel implements Screen, AutoCloseable {
         open = false;
         stopAndKeep();
         session.player().stop();
-        rounds = Optional.empty();
+        counting.none();
         session.player().show(session.workspace().heard());
     }
 

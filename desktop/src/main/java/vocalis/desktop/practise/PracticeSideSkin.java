@@ -13,6 +13,7 @@ import vocalis.core.derive.Derived;
 import vocalis.core.instrument.Shape;
 import vocalis.core.practice.Entry;
 import vocalis.core.practice.Ladder;
+import vocalis.desktop.heard.HeardPasses;
 import vocalis.desktop.pictures.GripPicture;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.PaintedControl;
@@ -72,7 +73,10 @@ final class PracticeSideSkin extends CanvasSkin<PracticeSide> {
             y += 84;
         }
         y = next(g, s, left, y, at);
-        if (h - y > 96) {
+        if (practice.ears().isPresent()) {
+            new HeardPasses(this, getSkinnable(), practice.ears().get())
+                    .paint(g, left, y + 10, WIDTH - 46, h - y - 30);
+        } else if (h - y > 96) {
             log(g, left, y + 10, WIDTH - 46, Math.min(150, h - y - 40));
         }
     }

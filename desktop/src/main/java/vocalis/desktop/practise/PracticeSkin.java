@@ -20,6 +20,7 @@ import vocalis.desktop.view.PaintedControl;
 import vocalis.desktop.view.RhythmPainter;
 import vocalis.desktop.view.TabHead;
 import vocalis.desktop.view.TimeAxis;
+import vocalis.workbench.listening.Played;
 
 /** Paints the page. Only what moves with the beat is painted anew while it plays. */
 final class PracticeSkin extends CanvasSkin<PracticePage> {
@@ -28,6 +29,7 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
     private static final double COUNT = 74;
     private static final double NAMES = 30;
     private static final double WORDS = 34;
+    private static final double HEARD = 30;
     private static final int BARS_A_LINE = 2;
 
     private static final double LARGE_SIZE = 24;
@@ -77,19 +79,19 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
             paintedBeat = beat;
             getSkinnable().requestLayout();
         }
-        boolean shown = plays && !practice.countingIn(tick);
+        boolean shown = plays && !practice.counting().countingIn(tick);
         now(shown, shown ? axis(song.get(), line).x(at) : 0, tabTop, tabBottom);
     }
 
     private String beatKey(Song s, double at) {
-        if (practice.countingIn(nowTick)) {
-            return "in " + practice.beatCountedIn(nowTick);
+        if (practice.counting().countingIn(nowTick)) {
+            return "in " + practice.counting().beatCountedIn(nowTick);
         }
         MeterMap meters = s.score().time().meters();
         return (long) at / Math.max(1, practice.settings().finest())
                 + " "
                 + meters.bar((long) at)
-                + practice.clickHeard(nowTick);
+                + practice.counting().clickHeard(nowTick);
     }
 
     /** The line of tab that a tick of the song is on, counted from the stretch's first bar. */
@@ -154,7 +156,8 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
         TimeAxis axis = axis(s, line);
         int strings = score.board().strings();
         double first = top + NAMES + WORDS;
-        double room = height - NAMES - WORDS - 8 - RhythmPainter.HEIGHT;
+        double marked = practice.ears().isPresent() ? HEARD : 0;
+        double room = height - NAMES - WORDS - 8 - RhythmPainter.HEIGHT - marked;
         double gap = Math.min(size * 1.5, room / Math.max(1, strings - 1));
         double digits = Math.max(11, Math.min(size, gap * 0.95));
         Font font = Font.font(PaintedControl.MONO, FontWeight.BOLD, digits);
@@ -179,6 +182,31 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
         accents(g, score, axis, first - font.getSize() / 2 - 5);
         rhythm.paint(g, c, axis, under + 2, score);
         muted(g, score, axis, under + RhythmPainter.HEIGHT + 6);
+        heard(g, axis, under + RhythmPainter.HEIGHT + 20);
+    }
+
+    /** What was not as written in the last pass that was heard, each at its stroke. */
+    private void heard(GraphicsContext g, TimeAxis axis, double y) {
+        PracticePage c = getSkinnable();
+        var ears = practice.ears();
+        if (ears.isEmpty() || ears.get().passes().isEmpty()) {
+            return;
+        }
+        var passes = ears.get().passes();
+        double free = Double.NEGATIVE_INFINITY;
+        for (Played p : passes.get(passes.size() - 1).faults()) {
+            long at = practice.from() + p.tick();
+            if (!axis.shows(at)) {
+                continue;
+            }
+            double x = axis.x(at);
+            String mark = ears.get().words().map(w -> w.mark(p)).orElse("");
+            double wide = width(mark, c.smallFont());
+            double row = x - wide / 2 < free ? y + 14 : y;
+            stroke(g, c.rootPaint(), 2, x, y - 12, x, y - 7);
+            text(g, mark, x, row, c.smallFont(), c.ink(), TextAlignment.CENTER);
+            free = row == y ? x + wide / 2 + 6 : free;
+        }
     }
 
     private void strings(

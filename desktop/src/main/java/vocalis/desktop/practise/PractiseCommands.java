@@ -83,7 +83,7 @@ public final class PractiseCommands {
         commands.add("pass-failed", "this pass failed")
                 .in(PAGE)
                 .keys("BACK_SPACE", "DELETE")
-                .button("This pass failed")
+                .button("Failed")
                 .does(model::fail);
         commands.add("practice-log", "what was practised")
                 .in(PAGE)
@@ -119,7 +119,7 @@ public final class PractiseCommands {
                 .does(a::whole);
         commands.add("stretch-hard", "the hardest change alone, then the next")
                 .in(PAGE)
-                .button("Hardest change")
+                .button("Hardest")
                 .does(a::hardChange);
     }
 

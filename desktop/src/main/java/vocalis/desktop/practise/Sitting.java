@@ -61,6 +61,11 @@ public final class Sitting {
         return clean;
     }
 
+    /** A pass that the player let count was heard to fail, or counts after all. */
+    void heardToFail(boolean fails) {
+        failed += fails ? 1 : -1;
+    }
+
     /** A tempo of which every pass was clean. */
     void cleanAt(int tempo) {
         best = Math.max(best, tempo);

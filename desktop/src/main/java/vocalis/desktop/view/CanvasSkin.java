@@ -175,7 +175,7 @@ public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
     }
 
     /** A text in lines no wider than so much, cut between words. */
-    protected static List<String> wrapped(String s, double room, Font font) {
+    public static List<String> wrapped(String s, double room, Font font) {
         List<String> lines = new ArrayList<>();
         String line = "";
         for (String word : s.split(" ")) {

@@ -39,6 +39,12 @@ public final class Take {
         return samples.length / rate;
     }
 
+    /** What comes from a time on; silence before its beginning. */
+    public Take from(double seconds) {
+        int first = frame(seconds);
+        return new Take(stretch(first, Math.max(0, samples.length - first)), rate);
+    }
+
     /** Frames that it has. */
     int frames() {
         return samples.length;

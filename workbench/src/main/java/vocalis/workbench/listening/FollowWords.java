@@ -5,25 +5,46 @@ import java.util.List;
 import java.util.Locale;
 import vocalis.core.derive.Derived;
 import vocalis.core.instrument.Fretboard;
+import vocalis.core.rhythm.MeterMap;
 import vocalis.core.theory.Key;
 
 /** What was played, in words: the spots that count, never a mark or praise. */
 public final class FollowWords {
+
+    private final MeterMap meters;
+    private final Fretboard board;
+    private final Key key;
+    private final int firstBar;
 
     private static final int MOST_TOLD = 4;
 
     /** From here on a pass lies behind or before the beat, in ms. */
     private static final double FEEL_MS = 8;
 
-    private FollowWords() {}
+    /**
+     * @param meters of the score that was followed
+     * @param firstBar what its first bar is called
+     */
+    public FollowWords(MeterMap meters, Fretboard board, Key key, int firstBar) {
+        this.meters = meters;
+        this.board = board;
+        this.key = key;
+        this.firstBar = firstBar;
+    }
+
+    /** For a riff from its first bar on. */
+    public static FollowWords of(Derived derived) {
+        var riff = derived.riff();
+        return new FollowWords(riff.meters(), riff.ground().board(), riff.ground().key(), 1);
+    }
 
     /** A pass in a line. */
-    public static String of(FollowedPass pass, Derived derived) {
+    public String of(FollowedPass pass) {
         List<Played> faults = pass.faults();
         List<String> told = new ArrayList<>();
         for (Played p : faults) {
             if (told.size() < MOST_TOLD) {
-                told.add("bar " + p.bar() + ": " + of(p, derived));
+                told.add("bar " + (p.bar() - 1 + firstBar) + ": " + of(p));
             }
         }
         if (faults.size() > MOST_TOLD) {
@@ -33,6 +54,27 @@ public final class FollowWords {
             told.add("as written");
         }
         return String.join("; ", told) + "; " + feel(pass) + ".";
+    }
+
+    /** Where a stroke is: its bar and beat. */
+    public String place(Played p) {
+        return "bar " + (p.bar() - 1 + firstBar) + ", beat " + beat(p);
+    }
+
+    /** A stroke's mark on the tab, as short as can be; empty where all is right. */
+    public String mark(Played p) {
+        return switch (p.state()) {
+            case RIGHT -> "";
+            case EARLY, LATE -> String.format(Locale.ROOT, "%+.0f ms", p.ms()).replace('-', '−');
+            case MISSING -> "not heard";
+            case EXTRA -> "one too many";
+            case WRONG ->
+                    p.strings().isEmpty() ? palm(p) : strings(p).replace(", not as written", "");
+        };
+    }
+
+    private static String palm(Played p) {
+        return p.muted() ? "stopped too soon" : "palm up";
     }
 
     private static String feel(FollowedPass pass) {
@@ -48,20 +90,19 @@ public final class FollowWords {
                 spread);
     }
 
-    private static String of(Played p, Derived derived) {
-        String beat = "beat " + beat(p, derived);
+    private String of(Played p) {
+        String beat = "beat " + beat(p);
         return switch (p.state()) {
             case RIGHT -> beat + " as written";
             case EARLY -> beat + String.format(Locale.ROOT, " early by %.0f ms", -p.ms());
             case LATE -> beat + String.format(Locale.ROOT, " late by %.0f ms", p.ms());
             case MISSING -> beat + " was not heard";
             case EXTRA -> "a stroke too many near " + beat;
-            case WRONG -> beat + ", " + strings(p, derived);
+            case WRONG -> beat + ", " + (p.strings().isEmpty() ? palm(p) : strings(p));
         };
     }
 
-    private static String beat(Played p, Derived derived) {
-        var meters = derived.riff().meters();
+    private String beat(Played p) {
         long in = p.tick() - meters.start(p.bar() - 1);
         double beat = 1 + in / (double) meters.meter(p.bar() - 1).beatTicks();
         return beat == Math.rint(beat)
@@ -69,23 +110,21 @@ public final class FollowWords {
                 : String.format(Locale.ROOT, "%.2f", beat).replaceAll("0+$", "");
     }
 
-    private static String strings(Played p, Derived derived) {
-        Fretboard board = derived.riff().ground().board();
-        Key key = derived.riff().ground().key();
+    private String strings(Played p) {
         List<String> all = new ArrayList<>();
         for (Played.StringFault f : p.strings()) {
             String note = key.say(Math.floorMod(board.midi(f.string(), f.fret()), 12)).symbol();
             all.add(
                     switch (f.what()) {
                         case RANG -> "the open " + note + " rang";
-                        case SILENT -> "no " + note + " on string " + number(board, f);
-                        case OFF -> note + " on string " + number(board, f) + ", not as written";
+                        case SILENT -> "no " + note + " on string " + number(f);
+                        case OFF -> note + " on string " + number(f) + ", not as written";
                     });
         }
         return String.join(", ", all);
     }
 
-    private static int number(Fretboard board, Played.StringFault f) {
+    private int number(Played.StringFault f) {
         return board.strings() - f.string();
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
@@ -51,6 +52,17 @@ public final class Follower {
     public static List<FollowedPass> of(Score score, Take take, double a4Hz, Ear ear) {
         Follower f = new Follower(score, take, a4Hz, ear);
         return f.onsets.isEmpty() || f.heard.isEmpty() ? List.of() : f.passes(take.seconds());
+    }
+
+    /**
+     * One pass whose beginning is known.
+     *
+     * @param begins when the score begins, in seconds of the take
+     */
+    public static FollowedPass once(
+            Score score, Take take, double begins, double a4Hz, Ear ear, int number) {
+        Follower f = new Follower(score, take, a4Hz, ear);
+        return f.pass(number - 1, begins, new boolean[f.heard.size()]);
     }
 
     private List<FollowedPass> passes(double seconds) {
@@ -184,7 +196,8 @@ public final class Follower {
 
     private Played judged(int i, HeardStroke h, double late, double off) {
         Onset o = onsets.get(i);
-        List<Played.StringFault> strings = faults.of(o, h.notes());
+        List<Played.StringFault> strings =
+                faults.of(o, i == 0 ? Optional.empty() : Optional.of(onsets.get(i - 1)), h.notes());
         boolean palmLeft = o.muted() && h.open() || !o.muted() && h.muted() && ringsOn(i);
         Played.State state = !strings.isEmpty() || palmLeft ? Played.State.WRONG : inTime(off);
         return played(i, late, state, strings, h.muted());

@@ -3,6 +3,7 @@ package vocalis.workbench.listening;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
@@ -38,6 +39,9 @@ public final class PlayIn {
     /** A stroke so far over the middle one is accented, in dB. */
     private static final double ACCENT_DB = 2.5;
 
+    /** A note less sure than this is a guess. */
+    private static final double UNSURE = 0.5;
+
     private final Ground ground;
     private final Ear ear;
 
@@ -67,9 +71,11 @@ public final class PlayIn {
      * The take on paper.
      *
      * @param tempo quarter notes a minute; found where it is not given
+     * @param one when the first bar begins, in seconds; with the first stroke where it is not given
      * @throws IllegalArgumentException when nothing is struck in it
      */
-    public Draft of(Take take, Optional<Double> tempo, Meter meter, String title) {
+    public Draft of(
+            Take take, Optional<Double> tempo, OptionalDouble one, Meter meter, String title) {
         Fretboard board = ground.board();
         List<Ear.Stroke> read =
                 ear.strokes(take).stream().filter(x -> !x.grips().isEmpty()).toList();
@@ -84,9 +90,37 @@ public final class PlayIn {
         if (tempo.isEmpty()) {
             remarks.add("The tempo was found from the strokes: " + Math.round(found) + ".");
         }
-        Score score = score(strokes, notes, found, meter, board);
+        double begins =
+                one.isPresent() ? settled(times, one.getAsDouble(), 60 / found) : times.get(0);
+        unsure(notes).ifPresent(remarks::add);
+        Score score = score(strokes, notes, found, begins, meter, board);
         Sheet sheet = new Sheet(title, ground, List.of(new Sheet.Guitar("guitar", score)));
         return new Draft(new Imported(sheet, remarks, true, false, false), notes, found);
+    }
+
+    /** The beginning of the bar as the strokes have it: they may all be late by the same. */
+    private static double settled(List<Double> times, double one, double quarter) {
+        double step = quarter / GRIDS[0];
+        double x = 0;
+        double y = 0;
+        for (double t : times) {
+            double turn = 2 * Math.PI * (t - one) / step;
+            x += Math.cos(turn);
+            y += Math.sin(turn);
+        }
+        return one + step * Math.atan2(y, x) / (2 * Math.PI);
+    }
+
+    /** How many notes are guesses, in words. */
+    private static Optional<String> unsure(List<HeardNote> notes) {
+        long guessed = notes.stream().filter(n -> n.sure() < UNSURE).count();
+        return guessed == 0
+                ? Optional.empty()
+                : Optional.of(
+                        guessed
+                                + " of "
+                                + notes.size()
+                                + " notes are guesses: look where its chords are least sure.");
     }
 
     private static List<HeardNote> notes(List<Ear.Stroke> strokes) {
@@ -113,9 +147,9 @@ public final class PlayIn {
             List<HeardStroke> strokes,
             List<HeardNote> notes,
             double tempo,
+            double first,
             Meter meter,
             Fretboard board) {
-        double first = strokes.get(0).seconds();
         double quarter = 60 / tempo;
         int grid = grid(strokes, first, quarter);
         long step = Ticks.QUARTER / grid;
@@ -126,7 +160,7 @@ public final class PlayIn {
         long last = 0;
         for (int i = 0; i < strokes.size(); i++) {
             HeardStroke s = strokes.get(i);
-            long at = Math.round((s.seconds() - first) * grid / quarter) * step;
+            long at = Math.max(0, Math.round((s.seconds() - first) * grid / quarter) * step);
             long end = at + Math.max(step, Math.round(s.length() * grid / quarter) * step);
             for (HeardNote n : notes) {
                 if (n.onsetSeconds() == s.seconds()) {

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
@@ -26,7 +27,7 @@ final class StringFaults {
     private static final double MARGIN_DB = 0.9;
 
     /** An octave hides in its lower note: that a string is silent must be clearer. */
-    private static final double SILENT_MARGIN_DB = 1.4;
+    private static final double SILENT_MARGIN_DB = 1.1;
 
     private static final int MOST = 2;
 
@@ -43,7 +44,7 @@ final class StringFaults {
     private record Try(Shape shape, Played.StringFault fault, double margin) {}
 
     /** What was not as written in a stroke; nothing where the stroke cannot be read. */
-    List<Played.StringFault> of(Onset o, HeardNotes notes) {
+    List<Played.StringFault> of(Onset o, Optional<Onset> before, HeardNotes notes) {
         boolean moves = o.notes().stream().anyMatch(n -> !n.techniques().isEmpty());
         if (notes.lines().isEmpty() || o.muted() || moves) {
             return List.of();
@@ -71,7 +72,7 @@ final class StringFaults {
         while (faults.size() < MOST) {
             Try best = null;
             double least = 0;
-            for (Try t : tries(base, struck)) {
+            for (Try t : tries(base, struck, before)) {
                 double gain = now - cost(fit, t.shape(), known) - t.margin();
                 if (gain > least) {
                     least = gain;
@@ -93,8 +94,13 @@ final class StringFaults {
         return known.computeIfAbsent(shape, s -> s.voices() == 0 ? 100 : fit.cost(s));
     }
 
+    /** An open string that was just struck is still to be heard, and no fault. */
+    private static boolean wasOpen(int string, Optional<Onset> before) {
+        return before.flatMap(o -> o.note(string)).filter(n -> n.fret() == 0).isPresent();
+    }
+
     /** The shape with one string otherwise. */
-    private List<Try> tries(Shape base, Set<Integer> struck) {
+    private List<Try> tries(Shape base, Set<Integer> struck, Optional<Onset> before) {
         List<Try> all = new ArrayList<>();
         for (int s = 0; s < board.strings(); s++) {
             int fret = base.fret(s);
@@ -113,7 +119,7 @@ final class StringFaults {
                                         MARGIN_DB));
                     }
                 }
-            } else if (fret == Shape.SILENT) {
+            } else if (fret == Shape.SILENT && !wasOpen(s, before)) {
                 all.add(
                         new Try(
                                 base.with(s, 0),

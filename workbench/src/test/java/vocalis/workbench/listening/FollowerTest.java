@@ -103,7 +103,7 @@ class FollowerTest {
         FollowedPass pass = follow(d, new Take(later, 48_000)).get(0);
         assertThat(pass.behindMs()).isBetween(20.0, 33.0);
         assertThat(pass.faults()).isEmpty();
-        assertThat(FollowWords.of(pass, d)).contains("as written", "behind the beat");
+        assertThat(FollowWords.of(d).of(pass)).contains("as written", "behind the beat");
     }
 
     @Test

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -51,6 +52,7 @@ class PlayInTest {
                             .of(
                                     Takes.of(score, riff.ground(), 1),
                                     Optional.of((double) riff.tempo()),
+                                    OptionalDouble.empty(),
                                     riff.meters().meter(0),
                                     "heard");
             Set<At> wanted = written(score);
@@ -90,7 +92,14 @@ class PlayInTest {
         Riff riff = Demo.pieces().get(0).riff();
         PlayIn in = new PlayIn(riff.ground(), Hand.MEDIUM, Takes.CATALOGUE);
         Take nothing = new Take(new double[48_000], 48_000);
-        assertThatThrownBy(() -> in.of(nothing, Optional.empty(), Meter.COMMON, "x"))
+        assertThatThrownBy(
+                        () ->
+                                in.of(
+                                        nothing,
+                                        Optional.empty(),
+                                        OptionalDouble.empty(),
+                                        Meter.COMMON,
+                                        "x"))
                 .hasMessageContaining("nothing is struck");
     }
 }

@@ -1,0 +1,30 @@
+package vocalis.desktop.heard;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import vocalis.core.practice.Rounds;
+import vocalis.workbench.listening.FollowWords;
+import vocalis.workbench.listening.FollowedPass;
+
+/** Those that hear what is played meanwhile. */
+public interface Ears {
+
+    /** Whether they listen. */
+    boolean on();
+
+    /** The player is here now. */
+    void pulse(Rounds rounds, double ofPlayer);
+
+    /** Counting in, from the start. */
+    void begin();
+
+    /** A pass is over; whether it was clean is told later, if it can be. */
+    void passDone(Consumer<Boolean> clean);
+
+    /** What was heard so far, pass by pass. */
+    List<FollowedPass> passes();
+
+    /** What is said of the last pass. */
+    Optional<FollowWords> words();
+}

@@ -1,0 +1,90 @@
+package vocalis.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import vocalis.core.instrument.Shape;
+
+/** What the program does with what is played to it, the stand-in playing. */
+@ExtendWith(ApplicationExtension.class)
+class ListeningWindowTest extends WindowDriver {
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
+
+    private static String label(FxRobot robot, String id) {
+        return robot.lookup(id).queryAs(Label.class).getText();
+    }
+
+    private static boolean shown(FxRobot robot, String id) {
+        return robot.lookup(id).tryQuery().isPresent();
+    }
+
+    /** A strum is named; Enter puts its shape into the riff, and undo takes it back. */
+    @Test
+    void aStrumBecomesTheChord(FxRobot robot) {
+        Shape before = chord(0).candidate().voicing().shape();
+        press(robot, KeyCode.F11);
+        press(robot, KeyCode.S);
+        await("a name", () -> shown(robot, "#played-shape-1"));
+        assertThat(label(robot, "#played-words")).isNotEmpty();
+        String offered = robot.lookup("#played-shape-1").queryAs(Button.class).getText();
+        press(robot, KeyCode.ENTER);
+        await("the sheet to go", () -> !shown(robot, "#played-name"));
+        settle();
+        Shape now = chord(0).candidate().voicing().shape();
+        assertThat(offered).contains(now.text());
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        settle();
+        assertThat(chord(0).candidate().voicing().shape()).isEqualTo(before);
+    }
+
+    /** A click on a string: the stand-in plucks it out of tune, and how far is told. */
+    @Test
+    void aStringIsTunedByMouse(FxRobot robot) {
+        run("listen");
+        var string = robot.lookup("#tuner-6").query().getParent().getChildrenUnmodifiable().get(0);
+        fx(
+                () -> {
+                    ((Button) string).fire();
+                    return null;
+                });
+        await("its cents", () -> label(robot, "#tuner-6").matches("in tune|\\d+ cents .*"));
+    }
+
+    /** The stand-in plays the riff in: the tab as heard, beside what it is made of. */
+    @Test
+    void aRiffIsPlayedIn(FxRobot robot) {
+        press(robot, KeyCode.F12);
+        clickOn(robot, "#play-in-begin");
+        await("what was heard", () -> shown(robot, "#unpick-tab"));
+        assertThat(label(robot, "#unpick-tab")).contains("|");
+        press(robot, KeyCode.ESCAPE);
+    }
+
+    /** Every pass is told while one practises, and marked. */
+    @Test
+    void aPassIsTold(FxRobot robot) {
+        press(robot, KeyCode.F8);
+        run("listen-along");
+        assertThat(fx(() -> shell.models().following().on())).isTrue();
+        press(robot, KeyCode.SPACE);
+        await("a pass", () -> !fx(() -> shell.models().following().passes()).isEmpty());
+        press(robot, KeyCode.SPACE);
+        var pass = fx(() -> shell.models().following().passes().get(0));
+        assertThat(pass.strokes()).isNotEmpty();
+        assertThat(fx(() -> shell.models().session().saidProperty().get())).isNotNull();
+        run("listen-along");
+        assertThat(fx(() -> shell.models().following().on())).isFalse();
+    }
+}
