@@ -152,6 +152,7 @@ final class Shell {
                         prompts,
                         desk);
         new ShellCommands(this, commands, session, host, desk, exchange, keeping).add();
+        models.source().read(preferences.text("listening.late").orElse(""));
         ListeningCommands.add(
                 commands,
                 session,
@@ -368,6 +369,7 @@ final class Shell {
     private void remember() {
         preferences.setHand(workspace.hand());
         preferences.set("commands.used", used.written());
+        preferences.set("listening.late", models.source().written());
         preferences.set("theme", theme == Theme.LIGHT ? "light" : "dark");
         preferences.set("text.size", (int) magnified.size());
         preferences.set("sound.device", models.hearing().device());

@@ -22,6 +22,9 @@ public interface Ears {
     /** A pass is over; whether it was clean is told later, if it can be. */
     void passDone(Consumer<Boolean> clean);
 
+    /** What is to be said while nothing was judged. */
+    String remark();
+
     /** What was heard so far, pass by pass. */
     List<FollowedPass> passes();
 

@@ -18,6 +18,7 @@ import vocalis.workbench.listening.Played;
 public final class HeardPasses {
 
     private static final double CURVE = 70;
+    private static final double LINE = 17;
     private static final double LEAST_MS = 30;
 
     private final CanvasSkin<?> skin;
@@ -42,14 +43,7 @@ public final class HeardPasses {
                 c.dim(),
                 TextAlignment.LEFT);
         if (all.isEmpty()) {
-            skin.text(
-                    g,
-                    "Each pass is told when it is over.",
-                    x,
-                    y + 22,
-                    c.textFont(),
-                    c.dim(),
-                    TextAlignment.LEFT);
+            told(g, ears.remark(), x, y + 22, w, h - 22);
             return;
         }
         curve(g, all, x, y + 16, w);
@@ -57,11 +51,16 @@ public final class HeardPasses {
         double at = y + 16 + CURVE + 18;
         FollowWords words = ears.words().orElseThrow();
         String told = words.of(last) + mostly(all, words);
-        for (String line : CanvasSkin.wrapped(told, w, c.textFont())) {
+        told(g, told, x, at, w, y + h - at);
+    }
+
+    private void told(GraphicsContext g, String words, double x, double y, double w, double h) {
+        double at = y;
+        for (String line : CanvasSkin.wrapped(words, w, c.textFont())) {
             if (at < y + h) {
                 skin.text(g, line, x, at, c.textFont(), c.ink(), TextAlignment.LEFT);
             }
-            at += 17;
+            at += LINE;
         }
     }
 

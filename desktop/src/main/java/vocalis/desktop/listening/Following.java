@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.LongStream;
 import vocalis.core.practice.Rounds;
 import vocalis.core.riff.Ground;
 import vocalis.core.score.Score;
 import vocalis.desktop.heard.Ears;
 import vocalis.desktop.practise.PracticeModel;
 import vocalis.desktop.session.Session;
+import vocalis.sound.listen.OnsetFinder;
 import vocalis.sound.listen.Take;
 import vocalis.workbench.listening.Ear;
 import vocalis.workbench.listening.FollowWords;
@@ -28,6 +30,11 @@ public final class Following implements Ears {
 
     private static final double BEFORE = 0.15;
     private static final double AFTER = 0.25;
+    private static final int LEAST_CLICKS = 3;
+    private static final double ON_CLICK_SECONDS = 0.03;
+    private static final String BLEEDS =
+            "The input hears the program's own clicks: take headphones, or plug the guitar in."
+                    + " Nothing is judged.";
 
     /** A pass whose strokes lie further apart from their beats than this is not clean, in ms. */
     private static final double CLEAN_MS = 30;
@@ -38,6 +45,8 @@ public final class Following implements Ears {
     private final Alignment alignment = new Alignment();
     private final List<FollowedPass> passes = new ArrayList<>();
     private Optional<FollowWords> words = Optional.empty();
+    private List<Double> countedIn = List.of();
+    private boolean bleeds;
     private boolean on;
     private double began;
     private int number;
@@ -76,6 +85,8 @@ public final class Following implements Ears {
         passes.clear();
         words = Optional.empty();
         number = 0;
+        bleeds = false;
+        countedIn = List.of();
         seed = System.nanoTime();
         alignment.clear();
         if (on) {
@@ -90,7 +101,30 @@ public final class Following implements Ears {
         source.listener().ifPresent(l -> alignment.add(engine, l.seconds()));
         if (rounds.round(now.tick()) >= 0) {
             began = engine - rounds.secondsIn(now.tick());
+        } else {
+            var tempos = rounds.time().tempos();
+            double zero = engine - tempos.seconds((long) now.tick());
+            long beat = rounds.time().meters().meter(0).beatTicks();
+            countedIn =
+                    LongStream.range(0, rounds.loopFrom() / beat)
+                            .mapToObj(i -> zero + tempos.seconds(i * beat))
+                            .toList();
         }
+    }
+
+    /** Whether the clicks of the count-in are heard in the input: then it hears the program. */
+    private static boolean hearsItself(Listener listener, List<Double> clicks) {
+        if (clicks.size() < LEAST_CLICKS) {
+            return false;
+        }
+        double from = clicks.get(0) - BEFORE;
+        Take take = listener.take(from, clicks.get(clicks.size() - 1) + AFTER);
+        List<Double> onsets = OnsetFinder.of(take);
+        return clicks.stream()
+                .allMatch(
+                        c ->
+                                onsets.stream()
+                                        .anyMatch(o -> Math.abs(from + o - c) < ON_CLICK_SECONDS));
     }
 
     @Override
@@ -105,12 +139,19 @@ public final class Following implements Ears {
         int pass = ++number;
         double lasts = score.time().tempos().seconds(score.length());
         Optional<Listener> listener = source.listener();
-        double at = alignment.heard(began) + session.player().output().latencySeconds();
+        double at =
+                alignment.heard(began)
+                        + source.late().orElse(session.player().output().latencySeconds());
         long error = seed + pass;
+        List<Double> clicks =
+                pass > 1 ? List.of() : countedIn.stream().map(c -> at - began + c).toList();
         var hand = session.hand();
         session.ask(
                 "hearing a pass",
                 () -> {
+                    if (listener.isPresent() && hearsItself(listener.get(), clicks)) {
+                        return Optional.<FollowedPass>empty();
+                    }
                     Take take;
                     double begins;
                     if (listener.isEmpty()) {
@@ -128,11 +169,18 @@ public final class Following implements Ears {
                                     hand,
                                     session.catalogue(),
                                     Optional.of(ground.key()));
-                    return Follower.once(score, take, begins, ground.a4Hz(), ear, pass);
+                    return Optional.of(
+                            Follower.once(score, take, begins, ground.a4Hz(), ear, pass));
                 },
                 heard -> {
-                    told(heard, score, ground);
-                    clean.accept(clean(heard));
+                    bleeds = bleeds || heard.isEmpty();
+                    if (bleeds) {
+                        session.say(BLEEDS);
+                        clean.accept(true);
+                    } else {
+                        told(heard.get(), score, ground);
+                        clean.accept(clean(heard.get()));
+                    }
                 });
     }
 
@@ -166,6 +214,11 @@ public final class Following implements Ears {
                                         p.state() != Played.State.EARLY
                                                 && p.state() != Played.State.LATE);
         return !otherwise && pass.spreadMs() <= CLEAN_MS;
+    }
+
+    @Override
+    public String remark() {
+        return bleeds ? BLEEDS : "Each pass is told when it is over.";
     }
 
     @Override

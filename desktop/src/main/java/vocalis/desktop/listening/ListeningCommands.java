@@ -36,6 +36,8 @@ public final class ListeningCommands {
         commands.add("listen", "what you play: a strum named, strings tuned, by ear")
                 .keys("F11")
                 .does(() -> PlayedSheet.show(session, hearing, source, host.get(), take, compare));
+        commands.add("latency", "how late what you play comes in: measure it")
+                .does(() -> LateSheet.show(session, source, host.get()));
         commands.add("play-in", "play a riff in: it is written down as heard")
                 .keys("F12")
                 .does(() -> PlayInSheet.show(session, source, host.get(), unpick));

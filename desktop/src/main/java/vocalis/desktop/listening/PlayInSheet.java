@@ -192,7 +192,7 @@ public final class PlayInSheet {
                             ? "Counting in."
                             : "Playing: bar " + (int) (played / bar) + " of " + bars + ".");
         }
-        double late = session.player().output().latencySeconds();
+        double late = source.late().orElse(session.player().output().latencySeconds());
         if (played > (1 + bars) * bar - 0.1) {
             done(listener, alignment.heard(bar) + late, bar);
         }

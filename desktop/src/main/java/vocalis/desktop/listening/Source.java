@@ -1,7 +1,11 @@
 package vocalis.desktop.listening;
 
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import vocalis.sound.device.Devices;
 import vocalis.sound.device.InputLine;
 import vocalis.workbench.listening.Listener;
@@ -18,6 +22,7 @@ public final class Source implements AutoCloseable {
     private final Function<String, InputLine.Opener> openers;
     private String name = STAND_IN;
     private Optional<Listener> listener = Optional.empty();
+    private final Map<String, Double> late = new TreeMap<>();
 
     public Source() {
         this(Devices::input);
@@ -37,6 +42,34 @@ public final class Source implements AutoCloseable {
 
     public boolean standIn() {
         return name.equals(STAND_IN);
+    }
+
+    /** How late what is played comes in, in seconds, where that was measured for this input. */
+    public OptionalDouble late() {
+        Double known = late.get(name);
+        return known == null ? OptionalDouble.empty() : OptionalDouble.of(known);
+    }
+
+    /** Keeps what was measured for this input. */
+    void late(double seconds) {
+        late.put(name, seconds);
+    }
+
+    /** What was measured, by input, as it is kept from one day to the next. */
+    public String written() {
+        return late.entrySet().stream()
+                .map(e -> Math.round(1e4 * e.getValue()) + " " + e.getKey())
+                .collect(Collectors.joining("\n"));
+    }
+
+    /** Takes up what was kept; what cannot be read is left out. */
+    public void read(String written) {
+        for (String line : written.split("\n")) {
+            if (line.matches("-?\\d{1,6} .+")) {
+                int gap = line.indexOf(' ');
+                late.put(line.substring(gap + 1), Integer.parseInt(line.substring(0, gap)) / 1e4);
+            }
+        }
     }
 
     /** Goes over to another; what was open is closed. */

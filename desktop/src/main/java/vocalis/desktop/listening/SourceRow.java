@@ -7,6 +7,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.session.Asking;
 import vocalis.desktop.view.Choices;
@@ -46,14 +47,16 @@ final class SourceRow {
                                 tick();
                             }
                         });
-        inputs.setPrefWidth(300);
+        inputs.setPrefWidth(250);
         inputs.setAccessibleText("Whom Vocalis listens to");
         meter.setId("listen-meter");
-        meter.setPrefWidth(220);
+        meter.setPrefWidth(170);
         meter.setAccessibleText("How loud it is");
         state.setId("listen-state");
         state.setWrapText(true);
-        HBox row = new HBox(14, Choices.caption("listen to  I"), inputs, meter);
+        var caption = Choices.caption("listen to  I");
+        caption.setMinWidth(Region.USE_PREF_SIZE);
+        HBox row = new HBox(14, caption, inputs, meter);
         row.setAlignment(Pos.CENTER_LEFT);
         node = new VBox(6, row, state);
         session.ask("looking for sound inputs", Devices::inputs, this::offer);

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
+import vocalis.core.score.Ringing;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
@@ -28,7 +29,7 @@ public final class Follower {
     private static final double OFF_MS = 30;
 
     private static final double WITHIN_SECONDS = 0.08;
-    private static final double AT_ONCE_SECONDS = 0.15;
+    private static final double AT_ONCE_SECONDS = 0.2;
     private static final double EXTRA_DB = 14;
     private static final double RINGS_SECONDS = 0.3;
 
@@ -36,6 +37,7 @@ public final class Follower {
     private final List<Onset> onsets;
     private final List<HeardStroke> heard;
     private final StringFaults faults;
+    private final List<Ringing.Sound> ringing;
     private final Changes changes;
     private final double round;
 
@@ -43,6 +45,7 @@ public final class Follower {
         this.score = score;
         onsets = score.onsets().stream().filter(o -> !o.tied()).toList();
         faults = new StringFaults(score, a4Hz);
+        ringing = Ringing.of(score);
         heard = ear.heard(take);
         changes = new Changes(take, a4Hz);
         round = score.time().tempos().seconds(score.length());
@@ -144,16 +147,22 @@ public final class Follower {
             return o.muted();
         }
         Onset before = onsets.get(i - 1);
-        boolean again =
-                o.notes().stream()
-                        .allMatch(
-                                n ->
-                                        before.note(n.string())
-                                                .filter(b -> b.fret() == n.fret())
-                                                .isPresent());
+        boolean again = o.notes().stream().allMatch(n -> sounding(n, o.at()));
         double apart =
                 score.time().tempos().seconds(o.at()) - score.time().tempos().seconds(before.at());
         return o.muted() && !before.muted() || again && apart < AT_ONCE_SECONDS;
+    }
+
+    /** Whether a note sounds already when it is struck. */
+    private boolean sounding(ScoreNote n, long at) {
+        int midi = score.board().midi(n.string(), n.fret());
+        return ringing.stream()
+                .anyMatch(
+                        s ->
+                                s.note().string() == n.string()
+                                        && s.midi() == midi
+                                        && s.from() < at
+                                        && s.to() >= at);
     }
 
     /** How far from a stroke another may be heard for it: not past the middle to its neighbours. */

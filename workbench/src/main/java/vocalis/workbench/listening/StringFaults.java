@@ -29,6 +29,12 @@ final class StringFaults {
     /** An octave hides in its lower note: that a string is silent must be clearer. */
     private static final double SILENT_MARGIN_DB = 1.1;
 
+    /** The same for an open string among the partials of what is struck. */
+    private static final double HIDDEN_MARGIN_DB = 1.8;
+
+    /** Where partials lie above their note, in semitones. */
+    private static final Set<Integer> PARTIALS = Set.of(12, 19, 24, 28, 31);
+
     private static final int MOST = 2;
 
     private final Fretboard board;
@@ -94,6 +100,12 @@ final class StringFaults {
         return known.computeIfAbsent(shape, s -> s.voices() == 0 ? 100 : fit.cost(s));
     }
 
+    /** Whether a pitch lies where a partial of the shape does, and so is heard in any case. */
+    private boolean partial(int midi, Shape shape) {
+        return shape.sounded().stream()
+                .anyMatch(s -> PARTIALS.contains(midi - board.midi(s, shape.fret(s))));
+    }
+
     /** An open string that was just struck is still to be heard, and no fault. */
     private static boolean wasOpen(int string, Optional<Onset> before) {
         return before.flatMap(o -> o.note(string)).filter(n -> n.fret() == 0).isPresent();
@@ -124,7 +136,7 @@ final class StringFaults {
                         new Try(
                                 base.with(s, 0),
                                 new Played.StringFault(s, Played.What.RANG, 0),
-                                MARGIN_DB));
+                                partial(board.midi(s, 0), base) ? HIDDEN_MARGIN_DB : MARGIN_DB));
             }
         }
         return all;
