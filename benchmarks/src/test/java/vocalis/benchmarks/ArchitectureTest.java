@@ -131,7 +131,8 @@ class ArchitectureTest {
                 "words",
                 "document",
                 "exchange",
-                "listening");
+                "listening",
+                "takes");
     }
 
     /** None depends on one that stands after it; all that there are stand in the order. */

@@ -9,7 +9,6 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.instrument.Shape;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Texts;
 import vocalis.desktop.desks.ExchangeDesk;
@@ -32,7 +31,6 @@ import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.SheetHost;
-import vocalis.desktop.writing.WriteModel;
 import vocalis.desktop.writing.WritePlace;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
@@ -50,6 +48,7 @@ import vocalis.workbench.library.OwnShapes;
 import vocalis.workbench.library.PracticeLog;
 import vocalis.workbench.playing.Measured;
 import vocalis.workbench.playing.Player;
+import vocalis.workbench.takes.TakeShelf;
 
 /** The window: title, menus, the Write screen with its sheets; starting and closing. */
 final class Shell {
@@ -142,6 +141,7 @@ final class Shell {
                         this::begin,
                         f -> keeping().know(f));
         keeping = new Keeping(session, models.hearing(), host, desk, library, data);
+        TakeShelf shelf = new TakeShelf(data);
         exchange =
                 new ExchangeDesk(
                         stage,
@@ -150,7 +150,8 @@ final class Shell {
                         models.hearing(),
                         host,
                         prompts,
-                        desk);
+                        desk,
+                        shelf);
         new ShellCommands(this, commands, session, host, desk, exchange, keeping).add();
         models.source().read(preferences.text("listening.late").orElse(""));
         ListeningCommands.add(
@@ -158,13 +159,11 @@ final class Shell {
                 session,
                 models.hearing(),
                 models.source(),
+                models.following(),
+                shelf,
                 () -> host,
-                shape -> use(models.write(), shape),
-                shape -> {
-                    models.write().shown().take(shape);
-                    commands.get("explore").action().run();
-                },
-                heard -> exchange.unpick("Nothing was written down", heard));
+                models.write(),
+                exchange::writeDown);
         menus =
                 new Menus(
                         commands,
@@ -267,11 +266,6 @@ final class Shell {
         frame.volume(preferences.number("sound.volumeDb", -36, 6, -12));
         models.write().begin();
         keeping.offerLeft();
-    }
-
-    private static void use(WriteModel write, Shape shape) {
-        write.shown().take(shape);
-        write.useShown();
     }
 
     private SheetHost host() {

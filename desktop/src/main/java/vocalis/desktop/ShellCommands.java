@@ -30,7 +30,7 @@ record ShellCommands(
         commands.add("export", "export: tab, MusicXML, MIDI, sound, a sheet to print")
                 .keys("ctrl E")
                 .does(exchange::export);
-        commands.add("import", "import: MusicXML, MIDI, text tab")
+        commands.add("import", "import: MusicXML, MIDI, text tab, a recording")
                 .keys("ctrl I")
                 .does(exchange::importFile);
         commands.add("logbook", "Logbook: all riffs and ideas").keys("F9").does(keeping::logbook);

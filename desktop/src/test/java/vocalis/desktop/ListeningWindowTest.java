@@ -86,5 +86,14 @@ class ListeningWindowTest extends WindowDriver {
         assertThat(fx(() -> shell.models().session().saidProperty().get())).isNotNull();
         run("listen-along");
         assertThat(fx(() -> shell.models().following().on())).isFalse();
+        run("keep-take");
+        await(
+                "the take",
+                () -> fx(() -> shell.models().session().saidProperty().get()).startsWith("Kept"));
+        run("takes");
+        await("its row", () -> shown(robot, "#take-1"));
+        press(robot, KeyCode.DELETE);
+        await("it to go", () -> !shown(robot, "#take-1"));
+        assertThat(label(robot, "#takes-state")).startsWith("None yet");
     }
 }

@@ -1,18 +1,26 @@
 package vocalis.desktop.desks;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.File;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.FileSystemException;
+import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
@@ -27,6 +35,7 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import vocalis.core.piece.Piece;
+import vocalis.core.rhythm.Meter;
 import vocalis.desktop.exchange.ExportSheet;
 import vocalis.desktop.exchange.UnpickSheet;
 import vocalis.desktop.session.Hearing;
@@ -39,16 +48,22 @@ import vocalis.desktop.view.SheetHost;
 import vocalis.formats.FormatException;
 import vocalis.formats.sheet.Imported;
 import vocalis.formats.tab.TabText;
+import vocalis.formats.wav.WavReader;
+import vocalis.sound.listen.Take;
 import vocalis.workbench.base.Log;
 import vocalis.workbench.exchange.Exchange;
 import vocalis.workbench.exchange.Export;
 import vocalis.workbench.library.Library;
 import vocalis.workbench.library.PieceFiles;
+import vocalis.workbench.listening.PlayIn;
+import vocalis.workbench.takes.TakeShelf;
 
 /** Takes riffs away and brings them in: export, import, the clipboard, files dropped. */
 public final class ExchangeDesk implements AutoCloseable {
 
     private static final float PREVIEW_DPI = 110;
+    private static final String RECORDINGS = ".*\\.(wav|aiff?|au)";
+    private static final String WRITTEN = "What the riff was written down from.";
 
     private final Stage stage;
     private final Session session;
@@ -57,6 +72,7 @@ public final class ExchangeDesk implements AutoCloseable {
     private final SheetHost host;
     private final Prompts prompts;
     private final FileDesk files;
+    private final TakeShelf shelf;
     private final Background background = new Background("vocalis-exchange");
 
     public ExchangeDesk(
@@ -66,7 +82,8 @@ public final class ExchangeDesk implements AutoCloseable {
             Hearing hearing,
             SheetHost host,
             Prompts prompts,
-            FileDesk files) {
+            FileDesk files,
+            TakeShelf shelf) {
         this.stage = stage;
         this.session = session;
         this.whereabouts = whereabouts;
@@ -74,6 +91,7 @@ public final class ExchangeDesk implements AutoCloseable {
         this.host = host;
         this.prompts = prompts;
         this.files = files;
+        this.shelf = shelf;
     }
 
     private Exchange exchange() {
@@ -209,11 +227,44 @@ public final class ExchangeDesk implements AutoCloseable {
             files.leave(() -> files.open(file));
             return;
         }
+        if (file.getFileName().toString().toLowerCase(Locale.ROOT).matches(RECORDINGS)) {
+            String name = file.getFileName().toString().replaceFirst("\\.\\w+$", "");
+            PlayIn in = new PlayIn(session.now().ground(), session.hand(), session.catalogue());
+            Meter meter = session.now().meters().meter(0);
+            writeDown(
+                    () -> WavReader.read(new ByteArrayInputStream(Files.readAllBytes(file))),
+                    t -> in.of(t, Optional.empty(), OptionalDouble.empty(), meter, name).sheet());
+            return;
+        }
         unpick("This was not imported", () -> Exchange.read(file));
     }
 
-    /** Takes apart what is had on a worker, and shows it; why it failed is told. */
-    public void unpick(String failed, Callable<Imported> source) {
+    /** Writes down what is played in a take; the take is kept beside the riff that comes of it. */
+    public void writeDown(Callable<Take> source, Function<Take, Imported> write) {
+        AtomicReference<Take> take = new AtomicReference<>();
+        unpick(
+                "Nothing was written down",
+                () -> {
+                    take.set(source.call());
+                    return write.apply(take.get());
+                },
+                id ->
+                        background.attempt(
+                                "keeping a take",
+                                () -> shelf.keep(id, LocalDateTime.now(), WRITTEN, take.get()),
+                                kept -> {},
+                                session::say));
+    }
+
+    private void unpick(String failed, Callable<Imported> source) {
+        unpick(failed, source, id -> {});
+    }
+
+    /**
+     * @param taken told the id of the riff that comes of it
+     */
+    private void unpick(String failed, Callable<Imported> source, Consumer<String> taken) {
+        String id = UUID.randomUUID().toString();
         background.attempt(
                 "an import",
                 source,
@@ -224,15 +275,14 @@ public final class ExchangeDesk implements AutoCloseable {
                                 exchange(),
                                 read,
                                 host,
-                                u -> files.takeUnsaved(Exchange.piece(read, u, id()))),
+                                u -> {
+                                    files.takeUnsaved(Exchange.piece(read, u, id));
+                                    taken.accept(id);
+                                }),
                 why -> {
                     String said = Character.toUpperCase(why.charAt(0)) + why.substring(1);
                     Ask.tell(host, failed, said + ". The open riff is as it was.");
                 });
-    }
-
-    private static String id() {
-        return UUID.randomUUID().toString();
     }
 
     /** Files may be dropped on the window. */

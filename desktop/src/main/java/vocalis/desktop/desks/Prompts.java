@@ -54,14 +54,18 @@ public interface Prompts {
                 chooser.getExtensionFilters()
                         .add(
                                 new FileChooser.ExtensionFilter(
-                                        "MusicXML, MIDI, text tab",
+                                        "MusicXML, MIDI, text tab, recordings",
                                         "*.musicxml",
                                         "*.mxl",
                                         "*.xml",
                                         "*.mid",
                                         "*.midi",
                                         "*.txt",
-                                        "*.tab"));
+                                        "*.tab",
+                                        "*.wav",
+                                        "*.aif",
+                                        "*.aiff",
+                                        "*.au"));
                 return Optional.ofNullable(chooser.showOpenDialog(owner)).map(java.io.File::toPath);
             }
 

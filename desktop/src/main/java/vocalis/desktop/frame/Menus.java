@@ -97,7 +97,7 @@ public final class Menus {
                         versions(),
                         explore(),
                         menu("Sound", "along", "tone", "tune", "output", "mute", "pure"),
-                        menu("Listening", "listen", "play-in", "latency"),
+                        menu("Listening", "listen", "play-in", "takes", "latency"),
                         menu("Help", "help", "search", "explain"));
         bar.getMenus().setAll(all);
         bar.setId("menus");

@@ -1,5 +1,6 @@
 package vocalis.desktop.listening;
 
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -21,6 +22,7 @@ import vocalis.workbench.listening.Listener;
 import vocalis.workbench.listening.Played;
 import vocalis.workbench.listening.StandIn;
 import vocalis.workbench.playing.Player;
+import vocalis.workbench.takes.TakeShelf;
 
 /**
  * Follows what is practised: each pass is held against the stretch as it is written, told in a line
@@ -47,6 +49,11 @@ public final class Following implements Ears {
     private Optional<FollowWords> words = Optional.empty();
     private List<Double> countedIn = List.of();
     private boolean bleeds;
+    private Optional<Pass> last = Optional.empty();
+
+    /** A pass with its sound and what is told of it. */
+    private record Pass(FollowedPass heard, Take take) {}
+
     private boolean on;
     private double began;
     private int number;
@@ -150,7 +157,7 @@ public final class Following implements Ears {
                 "hearing a pass",
                 () -> {
                     if (listener.isPresent() && hearsItself(listener.get(), clicks)) {
-                        return Optional.<FollowedPass>empty();
+                        return Optional.<Pass>empty();
                     }
                     Take take;
                     double begins;
@@ -169,8 +176,9 @@ public final class Following implements Ears {
                                     hand,
                                     session.catalogue(),
                                     Optional.of(ground.key()));
-                    return Optional.of(
-                            Follower.once(score, take, begins, ground.a4Hz(), ear, pass));
+                    FollowedPass told =
+                            Follower.once(score, take, begins, ground.a4Hz(), ear, pass);
+                    return Optional.of(new Pass(told, take));
                 },
                 heard -> {
                     bleeds = bleeds || heard.isEmpty();
@@ -178,8 +186,9 @@ public final class Following implements Ears {
                         session.say(BLEEDS);
                         clean.accept(true);
                     } else {
-                        told(heard.get(), score, ground);
-                        clean.accept(clean(heard.get()));
+                        last = heard;
+                        told(heard.get().heard(), score, ground);
+                        clean.accept(clean(heard.get().heard()));
                     }
                 });
     }
@@ -194,6 +203,27 @@ public final class Following implements Ears {
                 return;
             }
         }
+    }
+
+    /** Keeps the sound of the last pass, with what is told of it. */
+    void keep(TakeShelf shelf) {
+        if (last.isEmpty()) {
+            session.say("No pass was heard yet: let it listen while you practise.");
+            return;
+        }
+        Pass pass = last.get();
+        String piece = session.piece().id();
+        String told =
+                practice.what()
+                        + " at "
+                        + practice.pace().tempo()
+                        + ": "
+                        + words.map(w -> w.of(pass.heard())).orElse("");
+        session.attempt(
+                "keeping a take",
+                () -> shelf.keep(piece, LocalDateTime.now(), told, pass.take()),
+                kept -> session.say("Kept as " + kept.when() + "."),
+                why -> session.say("Not kept: " + why));
     }
 
     private void told(FollowedPass heard, Score score, Ground ground) {

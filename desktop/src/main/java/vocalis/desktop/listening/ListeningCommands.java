@@ -1,16 +1,19 @@
 package vocalis.desktop.listening;
 
 import java.util.concurrent.Callable;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
-import vocalis.core.instrument.Shape;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.practise.PracticeModel;
 import vocalis.desktop.practise.PractisePlace;
 import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.writing.WriteModel;
 import vocalis.formats.sheet.Imported;
+import vocalis.sound.listen.Take;
+import vocalis.workbench.takes.TakeShelf;
 
 /** The commands with which the program listens. */
 public final class ListeningCommands {
@@ -20,27 +23,47 @@ public final class ListeningCommands {
     /**
      * Adds them to a registry.
      *
-     * @param take puts a shape that was heard into the riff
-     * @param compare shows it beside what stands there
-     * @param unpick has a take written down on a worker and shows what it is made of
+     * @param riff takes what was heard
+     * @param write has a take written down on a worker and shows what it is made of
      */
     public static void add(
             Commands commands,
             Session session,
             Hearing hearing,
             Source source,
+            Following following,
+            TakeShelf shelf,
             Supplier<SheetHost> host,
-            Consumer<Shape> take,
-            Consumer<Shape> compare,
-            Consumer<Callable<Imported>> unpick) {
+            WriteModel riff,
+            BiConsumer<Callable<Take>, Function<Take, Imported>> write) {
         commands.add("listen", "what you play: a strum named, strings tuned, by ear")
                 .keys("F11")
-                .does(() -> PlayedSheet.show(session, hearing, source, host.get(), take, compare));
+                .does(
+                        () ->
+                                PlayedSheet.show(
+                                        session,
+                                        hearing,
+                                        source,
+                                        host.get(),
+                                        shape -> {
+                                            riff.shown().take(shape);
+                                            riff.useShown();
+                                        },
+                                        shape -> {
+                                            riff.shown().take(shape);
+                                            commands.get("explore").action().run();
+                                        }));
         commands.add("latency", "how late what you play comes in: measure it")
                 .does(() -> LateSheet.show(session, source, host.get()));
+        commands.add("takes", "takes of this riff: hear them against it")
+                .does(() -> TakesSheet.show(session, hearing, shelf, host.get()));
+        commands.add("keep-take", "keep the pass that was heard last")
+                .in(PractisePlace.PAGE)
+                .keys("ctrl shift K")
+                .does(() -> following.keep(shelf));
         commands.add("play-in", "play a riff in: it is written down as heard")
                 .keys("F12")
-                .does(() -> PlayInSheet.show(session, source, host.get(), unpick));
+                .does(() -> PlayInSheet.show(session, source, host.get(), write));
     }
 
     /** Adds those of Practise. */
@@ -48,8 +71,8 @@ public final class ListeningCommands {
         practice.verdicts().listenWith(following);
         commands.add("listen-along", "listen while I practise: each pass is told")
                 .in(PractisePlace.PAGE)
-                .keys("ctrl shift L")
-                .button("Listen to me")
+                .keys("shift F8")
+                .button("Listen")
                 .lit(following::on)
                 .does(following::toggle);
         commands.add("overrule", "the pass that was heard to fail counts after all")

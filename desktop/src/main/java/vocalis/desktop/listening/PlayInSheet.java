@@ -4,7 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
+import java.util.function.Function;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -44,7 +45,7 @@ public final class PlayInSheet {
 
     private final Session session;
     private final Source source;
-    private final Consumer<Callable<Imported>> unpick;
+    private final BiConsumer<Callable<Take>, Function<Take, Imported>> write;
     private final Alignment alignment = new Alignment();
     private final SourceRow from;
     private final Button begin = new Button("Count in and play  ⏎");
@@ -54,21 +55,27 @@ public final class PlayInSheet {
     private boolean recording;
     private SheetHost.Sheet sheet;
 
-    private PlayInSheet(Session session, Source source, Consumer<Callable<Imported>> unpick) {
+    private PlayInSheet(
+            Session session,
+            Source source,
+            BiConsumer<Callable<Take>, Function<Take, Imported>> write) {
         this.session = session;
         this.source = source;
-        this.unpick = unpick;
+        this.write = write;
         from = new SourceRow(source, session, () -> {});
     }
 
     /**
      * Opens it.
      *
-     * @param unpick has what is heard on a worker and shows what it is made of
+     * @param write has a take written down on a worker and shows what it is made of
      */
     public static void show(
-            Session session, Source source, SheetHost host, Consumer<Callable<Imported>> unpick) {
-        new PlayInSheet(session, source, unpick).open(host);
+            Session session,
+            Source source,
+            SheetHost host,
+            BiConsumer<Callable<Take>, Function<Take, Imported>> write) {
+        new PlayInSheet(session, source, write).open(host);
     }
 
     private void open(SheetHost host) {
@@ -215,10 +222,11 @@ public final class PlayInSheet {
         PlayIn in = new PlayIn(ground, session.hand(), session.catalogue());
         double tempo = session.now().tempo();
         Meter meter = session.now().meters().meter(0);
-        unpick.accept(
-                () ->
+        write.accept(
+                () -> StandIn.play(score, ground, StandIn.Errors.LEARNING, seed),
+                take ->
                         in.of(
-                                        StandIn.play(score, ground, StandIn.Errors.LEARNING, seed),
+                                        take,
                                         Optional.of(tempo),
                                         OptionalDouble.of(0),
                                         meter,
@@ -230,8 +238,9 @@ public final class PlayInSheet {
         PlayIn in = new PlayIn(session.now().ground(), session.hand(), session.catalogue());
         double tempo = session.now().tempo();
         Meter meter = session.now().meters().meter(0);
-        unpick.accept(
-                () -> in.of(take, Optional.of(tempo), begins, meter, "what you played").sheet());
+        write.accept(
+                () -> take,
+                t -> in.of(t, Optional.of(tempo), begins, meter, "what you played").sheet());
     }
 
     private void end() {

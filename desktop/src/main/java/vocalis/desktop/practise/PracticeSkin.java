@@ -194,13 +194,14 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
         }
         var passes = ears.get().passes();
         double free = Double.NEGATIVE_INFINITY;
-        for (Played p : passes.get(passes.size() - 1).faults()) {
+        var last = passes.get(passes.size() - 1);
+        for (Played p : last.faults()) {
             long at = practice.from() + p.tick();
             if (!axis.shows(at)) {
                 continue;
             }
             double x = axis.x(at);
-            String mark = ears.get().words().map(w -> w.mark(p)).orElse("");
+            String mark = ears.get().words().map(w -> w.mark(last, p)).orElse("");
             double wide = width(mark, c.smallFont());
             double row = x - wide / 2 < free ? y + 14 : y;
             stroke(g, c.rootPaint(), 2, x, y - 12, x, y - 7);

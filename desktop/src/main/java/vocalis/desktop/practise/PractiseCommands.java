@@ -111,7 +111,7 @@ public final class PractiseCommands {
                 PAGE, "stretch-more", "a bar more", "shift RIGHT", () -> a.moveStretch(1, true));
         commands.add("stretch-section", "practise the next section")
                 .in(PAGE)
-                .button("Next section")
+                .button("Section")
                 .does(() -> a.nextSection(1));
         commands.add("stretch-all", "practise the whole song")
                 .in(PAGE)
@@ -139,7 +139,7 @@ public final class PractiseCommands {
         DrillSettings s = model.settings();
         commands.add("who-heard", "who is heard: all, guitar alone, band alone")
                 .in(PAGE)
-                .button("Who is heard")
+                .button("Who plays")
                 .does(s::nextWho);
         commands.once(PAGE, "other-part", "the other guitar's tab", s::otherPart);
     }

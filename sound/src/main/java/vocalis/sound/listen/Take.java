@@ -45,6 +45,16 @@ public final class Take {
         return new Take(stretch(first, Math.max(0, samples.length - first)), rate);
     }
 
+    /** Interleaved stereo, the same on both sides. */
+    public float[] stereo() {
+        float[] out = new float[2 * samples.length];
+        for (int i = 0; i < samples.length; i++) {
+            out[2 * i] = (float) samples[i];
+            out[2 * i + 1] = (float) samples[i];
+        }
+        return out;
+    }
+
     /** Frames that it has. */
     int frames() {
         return samples.length;

@@ -44,7 +44,8 @@ public final class FollowWords {
         List<String> told = new ArrayList<>();
         for (Played p : faults) {
             if (told.size() < MOST_TOLD) {
-                told.add("bar " + (p.bar() - 1 + firstBar) + ": " + of(p));
+                told.add(
+                        "bar " + (p.bar() - 1 + firstBar) + ": " + of(p, p.ms() - pass.behindMs()));
             }
         }
         if (faults.size() > MOST_TOLD) {
@@ -61,11 +62,16 @@ public final class FollowWords {
         return "bar " + (p.bar() - 1 + firstBar) + ", beat " + beat(p);
     }
 
-    /** A stroke's mark on the tab, as short as can be; empty where all is right. */
-    public String mark(Played p) {
+    /**
+     * A stroke's mark on the tab, as short as can be; empty where all is right. Times are against
+     * the middle of the pass: late throughout is a way of playing.
+     */
+    public String mark(FollowedPass pass, Played p) {
         return switch (p.state()) {
             case RIGHT -> "";
-            case EARLY, LATE -> String.format(Locale.ROOT, "%+.0f ms", p.ms()).replace('-', '−');
+            case EARLY, LATE ->
+                    String.format(Locale.ROOT, "%+.0f ms", p.ms() - pass.behindMs())
+                            .replace('-', '−');
             case MISSING -> "not heard";
             case EXTRA -> "one too many";
             case WRONG ->
@@ -90,12 +96,12 @@ public final class FollowWords {
                 spread);
     }
 
-    private String of(Played p) {
+    private String of(Played p, double off) {
         String beat = "beat " + beat(p);
         return switch (p.state()) {
             case RIGHT -> beat + " as written";
-            case EARLY -> beat + String.format(Locale.ROOT, " early by %.0f ms", -p.ms());
-            case LATE -> beat + String.format(Locale.ROOT, " late by %.0f ms", p.ms());
+            case EARLY -> beat + String.format(Locale.ROOT, " rushed by %.0f ms", -off);
+            case LATE -> beat + String.format(Locale.ROOT, " dragged by %.0f ms", off);
             case MISSING -> beat + " was not heard";
             case EXTRA -> "a stroke too many near " + beat;
             case WRONG -> beat + ", " + (p.strings().isEmpty() ? palm(p) : strings(p));

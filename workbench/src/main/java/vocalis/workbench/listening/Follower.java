@@ -29,7 +29,7 @@ public final class Follower {
     private static final double OFF_MS = 30;
 
     private static final double WITHIN_SECONDS = 0.08;
-    private static final double AT_ONCE_SECONDS = 0.2;
+    private static final double AT_ONCE_SECONDS = 0.25;
     private static final double EXTRA_DB = 14;
     private static final double RINGS_SECONDS = 0.3;
 

@@ -30,7 +30,7 @@ final class StringFaults {
     private static final double SILENT_MARGIN_DB = 1.1;
 
     /** The same for an open string among the partials of what is struck. */
-    private static final double HIDDEN_MARGIN_DB = 1.8;
+    private static final double HIDDEN_MARGIN_DB = 2.5;
 
     /** Where partials lie above their note, in semitones. */
     private static final Set<Integer> PARTIALS = Set.of(12, 19, 24, 28, 31);
