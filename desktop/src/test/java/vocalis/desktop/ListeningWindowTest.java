@@ -2,16 +2,22 @@ package vocalis.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import vocalis.core.instrument.Shape;
+import vocalis.formats.wav.WavCodec;
+import vocalis.workbench.listening.StandIn;
 
 /** What the program does with what is played to it, the stand-in playing. */
 @ExtendWith(ApplicationExtension.class)
@@ -70,6 +76,29 @@ class ListeningWindowTest extends WindowDriver {
         await("what was heard", () -> shown(robot, "#unpick-tab"));
         assertThat(label(robot, "#unpick-tab")).contains("|");
         press(robot, KeyCode.ESCAPE);
+    }
+
+    /** A recording that is brought in is written down, and kept as a take of its riff. */
+    @Test
+    void aRecordingIsWrittenDown(FxRobot robot, @TempDir Path folder) throws IOException {
+        var derived = fx(() -> shell.models().session().derived());
+        var take = StandIn.play(derived.score(), derived.riff().ground(), StandIn.Errors.NONE, 1);
+        Path file = folder.resolve("idea.WAV");
+        Files.write(file, WavCodec.write(take.stereo(), 48_000));
+        fx(
+                () -> {
+                    shell.exchange().importFile(file);
+                    return null;
+                });
+        await("what was heard", () -> shown(robot, "#unpick-tab"));
+        await(
+                "what it is made of",
+                () -> !robot.lookup("#unpick-take").queryAs(Button.class).isDisabled());
+        press(robot, KeyCode.ENTER);
+        await("the riff", () -> fx(() -> shell.models().session().piece().title()).equals("idea"));
+        settle();
+        run("takes");
+        await("its take", () -> shown(robot, "#take-1"));
     }
 
     /** Every pass is told while one practises, and marked. */

@@ -54,6 +54,9 @@ public final class FollowWords {
         if (told.isEmpty()) {
             told.add("as written");
         }
+        if (!pass.onOne()) {
+            told.add("it did not come round on the one");
+        }
         return String.join("; ", told) + "; " + feel(pass) + ".";
     }
 

@@ -7,7 +7,7 @@ import java.util.List;
  *
  * @param number from 1
  * @param bars of the riff
- * @param onOne whether the next pass came round on its first stroke
+ * @param onOne whether the next pass came round on its first stroke; also where none follows
  * @param behindMs how late the strokes were in the middle, below 0 early
  * @param spreadMs how far they lay from that, root of the mean square
  * @param strokes as they were played, by time

@@ -130,9 +130,13 @@ public final class Follower {
         extras(begins, used, strokes);
         strokes.sort(Comparator.comparingLong(Played::tick));
         double one = begins + round + score.time().tempos().seconds(onsets.get(0).at());
+        double[] next = heard.stream().mapToDouble(h -> h.seconds() - one).toArray();
+        boolean goesOn = Arrays.stream(next).anyMatch(t -> t > -ANOTHER_MS / 1000);
+        double shift = middle;
         boolean onOne =
-                heard.stream()
-                        .anyMatch(h -> Math.abs(1000 * (h.seconds() - one) - middle) < 2 * OFF_MS);
+                !goesOn
+                        || Arrays.stream(next)
+                                .anyMatch(t -> Math.abs(1000 * t - shift) < 2 * OFF_MS);
         int bars = score.time().meters().bars(score.length());
         return new FollowedPass(number + 1, bars, onOne, middle, Math.sqrt(spread), strokes);
     }
