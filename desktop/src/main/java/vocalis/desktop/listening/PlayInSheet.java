@@ -95,7 +95,7 @@ public final class PlayInSheet {
                 Choices.text(
                         riff.tempo()
                                 + ", "
-                                + riff.meters().meter(0)
+                                + riff.meters().meter(0).symbol()
                                 + ", as the open riff has it"));
         begin.setId("play-in-begin");
         begin.getStyleClass().add("use-button");

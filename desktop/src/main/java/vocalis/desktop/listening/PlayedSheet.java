@@ -218,11 +218,11 @@ public final class PlayedSheet {
                     new Button(
                             String.format(
                                     Locale.ROOT,
-                                    "%d  %s  %s  %.0f %%",
+                                    "%d  %s  %s  %s",
                                     i + 1,
                                     n.name().symbol(),
                                     shape.text(),
-                                    100 * n.share()));
+                                    share(n.share())));
             b.setId("played-shape-" + (i + 1));
             b.getStyleClass().add("mono");
             b.setFocusTraversable(false);
@@ -237,6 +237,10 @@ public final class PlayedSheet {
                     Chords.of(voicings, session.now(), key, session.hand(), session.catalogue());
             picture.show(derived, RiffPicture.range(derived));
         }
+    }
+
+    private static String share(double share) {
+        return share < 0.01 ? "hardly" : String.format(Locale.ROOT, "%.0f %%", 100 * share);
     }
 
     private void tuned(Tuner.Plucked p) {

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Ringing;
@@ -209,8 +208,7 @@ public final class Follower {
 
     private Played judged(int i, HeardStroke h, double late, double off) {
         Onset o = onsets.get(i);
-        List<Played.StringFault> strings =
-                faults.of(o, i == 0 ? Optional.empty() : Optional.of(onsets.get(i - 1)), h.notes());
+        List<Played.StringFault> strings = faults.of(o, h.notes());
         boolean palmLeft = o.muted() && h.open() || !o.muted() && h.muted() && ringsOn(i);
         Played.State state = !strings.isEmpty() || palmLeft ? Played.State.WRONG : inTime(off);
         return played(i, late, state, strings, h.muted());

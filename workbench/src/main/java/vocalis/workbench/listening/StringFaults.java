@@ -5,10 +5,10 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
+import vocalis.core.rhythm.Ticks;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Ringing;
 import vocalis.core.score.Score;
@@ -29,11 +29,16 @@ final class StringFaults {
     /** An octave hides in its lower note: that a string is silent must be clearer. */
     private static final double SILENT_MARGIN_DB = 1.1;
 
+    /** An open string that nobody struck must be heard clearly. */
+    private static final double RANG_MARGIN_DB = 2;
+
     /** The same for an open string among the partials of what is struck. */
-    private static final double HIDDEN_MARGIN_DB = 2.5;
+    private static final double HIDDEN_MARGIN_DB = 3;
 
     /** Where partials lie above their note, in semitones. */
     private static final Set<Integer> PARTIALS = Set.of(12, 19, 24, 28, 31);
+
+    private static final long FADING_TICKS = Ticks.QUARTER / 2;
 
     private static final int MOST = 2;
 
@@ -50,7 +55,7 @@ final class StringFaults {
     private record Try(Shape shape, Played.StringFault fault, double margin) {}
 
     /** What was not as written in a stroke; nothing where the stroke cannot be read. */
-    List<Played.StringFault> of(Onset o, Optional<Onset> before, HeardNotes notes) {
+    List<Played.StringFault> of(Onset o, HeardNotes notes) {
         boolean moves = o.notes().stream().anyMatch(n -> !n.techniques().isEmpty());
         if (notes.lines().isEmpty() || o.muted() || moves) {
             return List.of();
@@ -78,7 +83,7 @@ final class StringFaults {
         while (faults.size() < MOST) {
             Try best = null;
             double least = 0;
-            for (Try t : tries(base, struck, before)) {
+            for (Try t : tries(base, struck, o.at())) {
                 double gain = now - cost(fit, t.shape(), known) - t.margin();
                 if (gain > least) {
                     least = gain;
@@ -106,13 +111,14 @@ final class StringFaults {
                 .anyMatch(s -> PARTIALS.contains(midi - board.midi(s, shape.fret(s))));
     }
 
-    /** An open string that was just struck is still to be heard, and no fault. */
-    private static boolean wasOpen(int string, Optional<Onset> before) {
-        return before.flatMap(o -> o.note(string)).filter(n -> n.fret() == 0).isPresent();
+    /** A pitch that sounded just before may still be heard, and is no fault. */
+    private boolean justSounded(int midi, long at) {
+        return ringing.stream()
+                .anyMatch(s -> s.midi() == midi && s.from() < at && s.to() > at - FADING_TICKS);
     }
 
     /** The shape with one string otherwise. */
-    private List<Try> tries(Shape base, Set<Integer> struck, Optional<Onset> before) {
+    private List<Try> tries(Shape base, Set<Integer> struck, long at) {
         List<Try> all = new ArrayList<>();
         for (int s = 0; s < board.strings(); s++) {
             int fret = base.fret(s);
@@ -131,12 +137,14 @@ final class StringFaults {
                                         MARGIN_DB));
                     }
                 }
-            } else if (fret == Shape.SILENT && !wasOpen(s, before)) {
+            } else if (fret == Shape.SILENT && !justSounded(board.midi(s, 0), at)) {
                 all.add(
                         new Try(
                                 base.with(s, 0),
                                 new Played.StringFault(s, Played.What.RANG, 0),
-                                partial(board.midi(s, 0), base) ? HIDDEN_MARGIN_DB : MARGIN_DB));
+                                partial(board.midi(s, 0), base)
+                                        ? HIDDEN_MARGIN_DB
+                                        : RANG_MARGIN_DB));
             }
         }
         return all;
