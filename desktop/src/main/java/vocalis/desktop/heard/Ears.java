@@ -19,6 +19,9 @@ public interface Ears {
     /** Counting in, from the start. */
     void begin();
 
+    /** The player leaves the screen: nothing is heard until it plays again. */
+    void left();
+
     /** A pass is over; whether it was clean is told later, if it can be. */
     void passDone(Consumer<Boolean> clean);
 

@@ -146,6 +146,16 @@ public final class Following implements Ears {
         int pass = ++number;
         double lasts = score.time().tempos().seconds(score.length());
         Optional<Listener> listener = source.listener();
+        if (!source.standIn() && !listener.map(Listener::hearing).orElse(false)) {
+            session.say(
+                    listener.map(l -> l.level().words())
+                            .orElse("The input was closed meanwhile: the next pass is told."));
+            source.close();
+            source.open();
+            alignment.clear();
+            clean.accept(true);
+            return;
+        }
         double at =
                 alignment.heard(began)
                         + source.late().orElse(session.player().output().latencySeconds());
@@ -244,6 +254,11 @@ public final class Following implements Ears {
                                         p.state() != Played.State.EARLY
                                                 && p.state() != Played.State.LATE);
         return !otherwise && pass.spreadMs() <= CLEAN_MS;
+    }
+
+    @Override
+    public void left() {
+        source.close();
     }
 
     @Override

@@ -383,6 +383,7 @@ public final class PracticeModel implements Screen, AutoCloseable {
     @Override
     public void leave() {
         open = false;
+        ears().ifPresent(Ears::left);
         stopAndKeep();
         session.player().stop();
         counting.none();

@@ -72,9 +72,9 @@ public final class Listener implements AutoCloseable {
         return input.overruns();
     }
 
-    /** What the sound comes from now. */
-    public AudioInput.State state() {
-        return input.state();
+    /** Whether a device is heard now. */
+    public boolean hearing() {
+        return input.state() == AudioInput.State.HEARING;
     }
 
     /**
