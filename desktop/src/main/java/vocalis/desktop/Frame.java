@@ -283,7 +283,7 @@ final class Frame extends BorderPane {
     }
 
     /** Puts the keys on a place that a command works in; writing begins where it is one. */
-    private void lead(Place place) {
+    void lead(Place place) {
         if (beginning()) {
             beginning.leave();
         }

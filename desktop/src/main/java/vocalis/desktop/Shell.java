@@ -163,6 +163,7 @@ final class Shell {
                 shelf,
                 () -> host,
                 models.write(),
+                () -> frame.lead(WritePlace.BAND),
                 exchange::writeDown);
         menus =
                 new Menus(

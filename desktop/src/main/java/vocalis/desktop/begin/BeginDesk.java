@@ -77,6 +77,11 @@ public final class BeginDesk implements BeginPane.Window {
     }
 
     @Override
+    public void playIn() {
+        run.accept("play-in");
+    }
+
+    @Override
     public void chords() {
         boolean here = write.whereabouts().screen() == write;
         if (host.get() != null && here) {

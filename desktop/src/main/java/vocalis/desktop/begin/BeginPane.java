@@ -40,6 +40,9 @@ public final class BeginPane extends StackPane {
         /** Reads the tab on the clipboard. */
         void pasteTab();
 
+        /** Has a riff played in. */
+        void playIn();
+
         /** Puts the keys on the chords. */
         void chords();
 
@@ -160,11 +163,14 @@ public final class BeginPane extends StackPane {
                         8,
                         button("begin-tap", "Tap it", () -> rhythm(window::tap)),
                         button("begin-figure", "Take a figure", () -> rhythm(window::figures)));
-        HBox shape =
-                new HBox(
+        VBox shape =
+                new VBox(
                         8,
-                        button("begin-neck", "On the neck", this::neck),
-                        button("begin-tab", "Paste a tab", window::pasteTab));
+                        new HBox(
+                                8,
+                                button("begin-neck", "On the neck", this::neck),
+                                button("begin-tab", "Paste a tab", window::pasteTab)),
+                        button("begin-play", "Play it in", window::playIn));
         HBox cards =
                 new HBox(
                         18,
@@ -187,8 +193,8 @@ public final class BeginPane extends StackPane {
                         card(
                                 "Start from a shape",
                                 shape,
-                                "Put fingers on the neck, or paste a tab: it is taken apart into"
-                                        + " shapes and rhythm."));
+                                "Put fingers on the neck. A tab, or what you play, is taken apart"
+                                        + " into shapes and rhythm."));
         return cards;
     }
 

@@ -24,6 +24,7 @@ public final class ListeningCommands {
      * Adds them to a registry.
      *
      * @param riff takes what was heard
+     * @param toRiff goes to its chords
      * @param write has a take written down on a worker and shows what it is made of
      */
     public static void add(
@@ -35,6 +36,7 @@ public final class ListeningCommands {
             TakeShelf shelf,
             Supplier<SheetHost> host,
             WriteModel riff,
+            Runnable toRiff,
             BiConsumer<Callable<Take>, Function<Take, Imported>> write) {
         commands.add("listen", "what you play: a strum named, strings tuned, by ear")
                 .keys("F11")
@@ -48,8 +50,10 @@ public final class ListeningCommands {
                                         shape -> {
                                             riff.shown().take(shape);
                                             riff.useShown();
+                                            toRiff.run();
                                         },
                                         shape -> {
+                                            toRiff.run();
                                             riff.shown().take(shape);
                                             commands.get("explore").action().run();
                                         }));
