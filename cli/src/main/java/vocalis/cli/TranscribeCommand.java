@@ -87,7 +87,7 @@ final class TranscribeCommand implements Callable<Integer> {
         Key key = keyed.key().orElseGet(() -> Key.parse("E minor"));
         Ground ground = new Ground(neck.instrument(), neck.capo(), key, Tone.CLEAN, A4_HZ);
         PlayIn.Draft t =
-                new PlayIn(ground, hand.hand(), new Catalogue())
+                new PlayIn(ground, keyed.key(), hand.hand(), new Catalogue())
                         .of(
                                 Takes.read(take),
                                 Optional.ofNullable(tempo),

@@ -229,7 +229,12 @@ public final class ExchangeDesk implements AutoCloseable {
         }
         if (file.getFileName().toString().toLowerCase(Locale.ROOT).matches(RECORDINGS)) {
             String name = file.getFileName().toString().replaceFirst("\\.\\w+$", "");
-            PlayIn in = new PlayIn(session.now().ground(), session.hand(), session.catalogue());
+            PlayIn in =
+                    new PlayIn(
+                            session.now().ground(),
+                            Optional.empty(),
+                            session.hand(),
+                            session.catalogue());
             Meter meter = session.now().meters().meter(0);
             writeDown(
                     () -> WavReader.read(new ByteArrayInputStream(Files.readAllBytes(file))),

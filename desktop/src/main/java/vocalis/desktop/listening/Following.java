@@ -51,10 +51,11 @@ public final class Following implements Ears {
     private boolean bleeds;
     private Optional<Pass> last = Optional.empty();
 
-    /** A pass with its sound and what is told of it. */
-    private record Pass(FollowedPass heard, Take take) {}
+    /** A pass with its sound, the piece that it is of, and what is told of it. */
+    private record Pass(FollowedPass heard, Take take, String piece, String told) {}
 
     private boolean on;
+    private int run;
     private double began;
     private int number;
     private long seed;
@@ -89,6 +90,7 @@ public final class Following implements Ears {
 
     @Override
     public void begin() {
+        run++;
         passes.clear();
         words = Optional.empty();
         number = 0;
@@ -160,6 +162,10 @@ public final class Following implements Ears {
                 alignment.heard(began)
                         + source.late().orElse(session.player().output().latencySeconds());
         long error = seed + pass;
+        int mine = run;
+        FollowWords saying = saying(score, ground);
+        String piece = session.piece().id();
+        String what = practice.what() + " at " + practice.pace().tempo() + ": ";
         List<Double> clicks =
                 pass > 1 ? List.of() : countedIn.stream().map(c -> at - began + c).toList();
         var hand = session.hand();
@@ -188,17 +194,14 @@ public final class Following implements Ears {
                                     Optional.of(ground.key()));
                     FollowedPass told =
                             Follower.once(score, take, begins, ground.a4Hz(), ear, pass);
-                    return Optional.of(new Pass(told, take));
+                    return Optional.of(new Pass(told, take, piece, what + saying.of(told)));
                 },
                 heard -> {
-                    bleeds = bleeds || heard.isEmpty();
-                    if (bleeds) {
-                        session.say(BLEEDS);
-                        clean.accept(true);
-                    } else {
-                        last = heard;
-                        told(heard.get().heard(), score, ground);
-                        clean.accept(clean(heard.get().heard()));
+                    if (mine == run) {
+                        bleeds = bleeds || heard.isEmpty();
+                        heard.filter(p -> !bleeds)
+                                .ifPresentOrElse(p -> told(p, saying), () -> session.say(BLEEDS));
+                        clean.accept(bleeds || clean(heard.get().heard()));
                     }
                 });
     }
@@ -222,28 +225,24 @@ public final class Following implements Ears {
             return;
         }
         Pass pass = last.get();
-        String piece = session.piece().id();
-        String told =
-                practice.what()
-                        + " at "
-                        + practice.pace().tempo()
-                        + ": "
-                        + words.map(w -> w.of(pass.heard())).orElse("");
         session.attempt(
                 "keeping a take",
-                () -> shelf.keep(piece, LocalDateTime.now(), told, pass.take()),
+                () -> shelf.keep(pass.piece(), LocalDateTime.now(), pass.told(), pass.take()),
                 kept -> session.say("Kept as " + kept.when() + "."),
                 why -> session.say("Not kept: " + why));
     }
 
-    private void told(FollowedPass heard, Score score, Ground ground) {
+    private FollowWords saying(Score score, Ground ground) {
         var song = practice.song();
         int first = song.map(s -> s.score().time().meters().bar(practice.from())).orElse(0) + 1;
-        FollowWords now =
-                new FollowWords(score.time().meters(), score.board(), ground.key(), first);
-        words = Optional.of(now);
-        passes.add(heard);
-        session.say("Pass " + heard.number() + ": " + now.of(heard));
+        return new FollowWords(score.time().meters(), score.board(), ground.key(), first);
+    }
+
+    private void told(Pass pass, FollowWords saying) {
+        last = Optional.of(pass);
+        words = Optional.of(saying);
+        passes.add(pass.heard());
+        session.say("Pass " + pass.heard().number() + ": " + saying.of(pass.heard()));
     }
 
     private static boolean clean(FollowedPass pass) {

@@ -6,22 +6,13 @@ import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
-import javafx.animation.Animation;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
-import javafx.util.Duration;
-import vocalis.core.mix.Fader;
-import vocalis.core.mix.Mix;
 import vocalis.core.rhythm.Meter;
-import vocalis.core.rhythm.TimeLine;
 import vocalis.core.riff.Riff;
 import vocalis.core.score.Score;
 import vocalis.desktop.session.Session;
@@ -29,10 +20,8 @@ import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
 import vocalis.formats.sheet.Imported;
 import vocalis.sound.listen.Take;
-import vocalis.workbench.listening.Listener;
 import vocalis.workbench.listening.PlayIn;
 import vocalis.workbench.listening.StandIn;
-import vocalis.workbench.playing.Heard;
 
 /**
  * A riff is played in: a bar is counted, then it is played; what was heard is written down and
@@ -41,18 +30,19 @@ import vocalis.workbench.playing.Heard;
 public final class PlayInSheet {
 
     private static final double WIDTH = 620;
+    private static final String BEGIN = "Count in and play  ⏎";
+    private static final double READ_SECONDS = 0.1;
     private static final List<Integer> BARS = List.of(1, 2, 4, 8, 16);
 
     private final Session session;
     private final Source source;
     private final BiConsumer<Callable<Take>, Function<Take, Imported>> write;
-    private final Alignment alignment = new Alignment();
+    private final Clicks clicks;
     private final SourceRow from;
-    private final Button begin = new Button("Count in and play  ⏎");
+    private final Button begin = new Button(BEGIN);
     private final Label state = Choices.text("");
     private final ProgressBar progress = new ProgressBar(0);
     private int bars = 4;
-    private boolean recording;
     private SheetHost.Sheet sheet;
 
     private PlayInSheet(
@@ -62,6 +52,7 @@ public final class PlayInSheet {
         this.session = session;
         this.source = source;
         this.write = write;
+        clicks = new Clicks(session, source);
         from = new SourceRow(source, session, () -> {});
     }
 
@@ -116,101 +107,69 @@ public final class PlayInSheet {
                         begin,
                         progress,
                         state);
-        body.getStyleClass().add("help");
-        body.setFocusTraversable(true);
-        body.addEventFilter(
-                KeyEvent.KEY_PRESSED,
-                e -> {
-                    if (e.getCode() == KeyCode.ENTER) {
-                        toggle();
-                        e.consume();
-                    } else if (e.getCode() == KeyCode.I && !recording) {
-                        from.next();
-                        e.consume();
-                    }
-                });
-        sheet = host.open("Play a riff in", body, WIDTH);
-        Timeline clock = new Timeline(new KeyFrame(Duration.millis(16), e -> tick()));
-        clock.setCycleCount(Animation.INDEFINITE);
-        clock.play();
-        sheet.onClosed(
-                () -> {
-                    clock.stop();
-                    end();
-                    source.close();
-                });
-        sheet.focus(body);
+        sheet = from.open(host, "Play a riff in", body, WIDTH, clicks, this::toggle, this::tick);
     }
 
     private void toggle() {
-        if (recording) {
-            end();
+        if (clicks.running()) {
+            clicks.end();
+            begin.setText(BEGIN);
+            progress.setVisible(false);
             state.setText("Stopped. Nothing was kept.");
-            return;
-        }
-        if (source.standIn()) {
+        } else if (source.standIn()) {
             standIn();
-            return;
+        } else {
+            clicks.begin(meter(), session.now().tempo(), 1 + bars);
+            begin.setText("Stop  ⏎");
+            progress.setVisible(true);
         }
-        source.open();
-        alignment.clear();
-        recording = true;
-        begin.setText("Stop  ⏎");
-        progress.setVisible(true);
-        session.player().showAndPlay(clicks(), 0);
     }
 
-    /** A bar and those that are played, with the click alone. */
-    private Heard clicks() {
-        Riff riff = session.now();
-        Meter meter = riff.meters().meter(0);
-        Score score =
-                new Score(
-                        riff.ground().board(),
-                        TimeLine.of(meter, riff.tempo()),
-                        (1L + bars) * meter.barTicks(),
-                        List.of(),
-                        List.of());
-        return new Heard(score, Optional.empty(), riff.ground(), Mix.ALONE.withClick(Fader.ON));
-    }
-
-    private double barSeconds() {
-        Riff riff = session.now();
-        Meter meter = riff.meters().meter(0);
-        return TimeLine.of(meter, riff.tempo()).tempos().seconds(meter.barTicks());
+    private Meter meter() {
+        return session.now().meters().meter(0);
     }
 
     private void tick() {
         from.tick();
-        if (!recording || source.listener().isEmpty()) {
-            return;
-        }
-        var now = session.player().telemetry().latest();
-        Riff riff = session.now();
-        Meter meter = riff.meters().meter(0);
-        double played = TimeLine.of(meter, riff.tempo()).tempos().seconds((long) now.tick());
-        Listener listener = source.listener().get();
-        double bar = barSeconds();
-        if (now.playing()) {
-            alignment.add(played, listener.seconds());
-            progress.setProgress(played / ((1 + bars) * bar));
-            state.setText(
-                    played < bar
-                            ? "Counting in."
-                            : "Playing: bar " + (int) (played / bar) + " of " + bars + ".");
-        }
+        clicks.now().ifPresent(this::played);
+    }
+
+    private void played(double seconds) {
+        double bar = clicks.seconds(meter().barTicks());
+        double whole = (1 + bars) * bar;
         double late = source.late().orElse(session.player().output().latencySeconds());
-        if (played > (1 + bars) * bar - 0.1) {
-            done(listener, alignment.heard(bar) + late, bar);
+        progress.setProgress(Math.min(1, seconds / whole));
+        int now = Math.min(bars, (int) (seconds / bar));
+        state.setText(now == 0 ? "Counting in." : "Playing: bar " + now + " of " + bars + ".");
+        // What is played on the last beat comes in late.
+        if (seconds > whole + Math.max(0, late) + READ_SECONDS) {
+            done(clicks.heard(bar) + late, bar);
         }
     }
 
-    private void done(Listener listener, double one, double bar) {
-        double last = one + bars * bar;
-        Take take = listener.take(Math.max(0, one - bar / 4), last);
-        double begins = Math.min(one, bar / 4);
+    private void done(double one, double bar) {
+        double before = Math.min(one, bar / 4);
+        Take take = source.listener().orElseThrow().take(one - before, one + bars * bar);
         sheet.close();
-        write(take, OptionalDouble.of(begins));
+        PlayIn in = playIn();
+        double tempo = session.now().tempo();
+        Meter meter = meter();
+        write.accept(
+                () -> take,
+                t ->
+                        in.of(
+                                        t,
+                                        Optional.of(tempo),
+                                        OptionalDouble.of(before),
+                                        meter,
+                                        "what you played")
+                                .sheet());
+    }
+
+    /** Who plays to the open riff's click plays in its key. */
+    private PlayIn playIn() {
+        var ground = session.now().ground();
+        return new PlayIn(ground, Optional.of(ground.key()), session.hand(), session.catalogue());
     }
 
     /** The stand-in plays the open riff with a learner's mistakes. */
@@ -219,9 +178,9 @@ public final class PlayInSheet {
         var ground = session.now().ground();
         long seed = System.nanoTime();
         sheet.close();
-        PlayIn in = new PlayIn(ground, session.hand(), session.catalogue());
+        PlayIn in = playIn();
         double tempo = session.now().tempo();
-        Meter meter = session.now().meters().meter(0);
+        Meter meter = meter();
         write.accept(
                 () -> StandIn.play(score, ground, StandIn.Errors.LEARNING, seed),
                 take ->
@@ -232,24 +191,5 @@ public final class PlayInSheet {
                                         meter,
                                         "what the stand-in played")
                                 .sheet());
-    }
-
-    private void write(Take take, OptionalDouble begins) {
-        PlayIn in = new PlayIn(session.now().ground(), session.hand(), session.catalogue());
-        double tempo = session.now().tempo();
-        Meter meter = session.now().meters().meter(0);
-        write.accept(
-                () -> take,
-                t -> in.of(t, Optional.of(tempo), begins, meter, "what you played").sheet());
-    }
-
-    private void end() {
-        if (recording) {
-            recording = false;
-            session.player().stop();
-            session.player().show(session.workspace().heard());
-            begin.setText("Count in and play  ⏎");
-            progress.setVisible(false);
-        }
     }
 }

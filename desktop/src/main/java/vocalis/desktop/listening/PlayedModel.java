@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.Consumer;
 import vocalis.core.choice.Candidate;
+import vocalis.core.derive.Derived;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
@@ -14,6 +15,8 @@ import vocalis.core.riff.Tone;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Family;
+import vocalis.core.voicing.Voicing;
+import vocalis.desktop.pictures.Chords;
 import vocalis.desktop.session.Session;
 import vocalis.sound.listen.OnsetFinder;
 import vocalis.sound.listen.Take;
@@ -28,6 +31,9 @@ import vocalis.workbench.playing.Player;
  * thread; all reading is done on a worker.
  */
 final class PlayedModel {
+
+    /** So many shapes are offered. */
+    static final int SHAPES = 3;
 
     /** A stroke is read when it has sounded so long, in seconds. */
     private static final double RIPE = 0.75;
@@ -52,8 +58,9 @@ final class PlayedModel {
      *
      * @param holding the chord; no shapes where none can be made out
      * @param plucked the string, where it was a single open one
+     * @param picture the first shapes as chords; empty where there are none
      */
-    record Played(Holding holding, Optional<Tuner.Plucked> plucked) {}
+    record Played(Holding holding, Optional<Tuner.Plucked> plucked, Optional<Derived> picture) {}
 
     /** Reads the newest stroke of an input, if there is one that was not read yet. */
     void look(Listener listener, Consumer<Played> answer) {
@@ -78,13 +85,24 @@ final class PlayedModel {
                 });
     }
 
-    private record Asked(Fretboard board, double a4Hz, Hand hand, Key key) {}
+    private record Asked(Riff riff, Hand hand) {
+        Fretboard board() {
+            return riff.ground().board();
+        }
+
+        double a4Hz() {
+            return riff.ground().a4Hz();
+        }
+
+        Key key() {
+            return riff.ground().key();
+        }
+    }
 
     private record Found(Played played, double until) {}
 
     private Asked asked() {
-        Ground g = session.now().ground();
-        return new Asked(g.board(), g.a4Hz(), session.hand(), g.key());
+        return new Asked(session.now(), session.hand());
     }
 
     private Optional<Found> newest(Take take, double from, Asked a) {
@@ -101,32 +119,49 @@ final class PlayedModel {
 
     private Played played(Take take, Asked a) {
         Holding holding =
-                Holding.of(take, a.board, a.a4Hz, a.hand, session.catalogue(), Optional.of(a.key));
-        boolean single = holding.midi(a.board).size() <= 1;
+                Holding.of(
+                        take,
+                        a.board(),
+                        a.a4Hz(),
+                        a.hand(),
+                        session.catalogue(),
+                        Optional.of(a.key()));
+        boolean single = holding.midi(a.board()).size() <= 1;
         Optional<Tuner.Plucked> plucked =
                 single
-                        ? Tuner.of(take, a.board, a.a4Hz).stream()
+                        ? Tuner.of(take, a.board(), a.a4Hz()).stream()
                                 .filter(p -> Math.abs(p.cents()) < 50)
                                 .findFirst()
                         : Optional.empty();
-        return new Played(holding, plucked);
+        return new Played(holding, plucked, picture(holding, a));
+    }
+
+    private Optional<Derived> picture(Holding h, Asked a) {
+        List<Voicing> voicings =
+                h.shapes().stream()
+                        .limit(SHAPES)
+                        .map(n -> new Voicing(n.shape(), a.board(), n.name().root().pitchClass()))
+                        .toList();
+        return voicings.isEmpty()
+                ? Optional.empty()
+                : Optional.of(
+                        Chords.of(voicings, a.riff(), a.key(), a.hand(), session.catalogue()));
     }
 
     /** The stand-in strums a shape of the riff's key that players take. */
     void standInStrums(Consumer<Played> answer) {
         Asked a = asked();
-        Riff riff = session.now();
-        session.ask("the stand-in strums", () -> strummed(riff.ground(), a), answer);
+        session.ask("the stand-in strums", () -> strummed(a.riff().ground(), a), answer);
     }
 
     private synchronized Played strummed(Ground ground, Asked a) {
         Family[] families = {Family.POWER, Family.TRIAD, Family.FOURTH, Family.EXTENDED};
-        List<Integer> notes = a.key.scale().stream().map(Spelling::pitchClass).toList();
+        List<Integer> notes = a.key().scale().stream().map(Spelling::pitchClass).toList();
         List<Candidate> all = List.of();
         while (all.isEmpty()) {
             Family f = families[random.nextInt(families.length)];
             int root = notes.get(random.nextInt(notes.size()));
-            all = session.catalogue().likeliest(a.board, a.hand, f, root, a.key);
+            all = session.catalogue().likeliest(a.board(), a.hand(), f, root, a.key());
         }
         Shape shape = all.get(random.nextInt(Math.min(4, all.size()))).voicing().shape();
         return played(strum(shape, ground), a);
@@ -145,10 +180,10 @@ final class PlayedModel {
         Asked a = asked();
         double cents = MOST_CENTS_OFF * (2 * random.nextDouble() - 1);
         Ground ground = session.now().ground();
-        double a4 = a.a4Hz * Math.pow(2, cents / 1200);
+        double a4 = a.a4Hz() * Math.pow(2, cents / 1200);
         Ground off =
                 new Ground(ground.instrument(), ground.capo(), ground.key(), ground.tone(), a4);
-        Shape open = Shape.silent(a.board.strings()).with(string, 0);
+        Shape open = Shape.silent(a.board().strings()).with(string, 0);
         session.ask("the stand-in tunes", () -> played(strum(open, off), a), answer);
     }
 }

@@ -1,6 +1,5 @@
 package vocalis.desktop.listening;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -21,8 +20,6 @@ import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Ground;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
-import vocalis.core.voicing.Voicing;
-import vocalis.desktop.pictures.Chords;
 import vocalis.desktop.pictures.RiffPicture;
 import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
@@ -37,7 +34,6 @@ public final class PlayedSheet {
 
     private static final double WIDTH = 760;
     private static final double PICTURE = 230;
-    private static final int SHAPES = 3;
     private static final double IN_TUNE_CENTS = 3;
 
     private final Session session;
@@ -206,11 +202,10 @@ public final class PlayedSheet {
         Holding h = played.holding();
         Key key = session.now().ground().key();
         Fretboard board = session.now().ground().board();
-        offered = h.shapes().stream().limit(SHAPES).map(Holding.Named::shape).toList();
+        offered = h.shapes().stream().limit(PlayedModel.SHAPES).map(Holding.Named::shape).toList();
         name.setText(h.shapes().isEmpty() ? "" : h.shapes().get(0).name().symbol());
         words.setText(h.words(board, Optional.of(key)));
         shapes.getChildren().clear();
-        List<Voicing> voicings = new ArrayList<>();
         for (int i = 0; i < offered.size(); i++) {
             Shape shape = offered.get(i);
             Holding.Named n = h.shapes().get(i);
@@ -229,14 +224,9 @@ public final class PlayedSheet {
             b.setOnAction(e -> choose(shape));
             HoldToHear.mouse(b, () -> hearing.hear(shape), hearing::endHearing);
             shapes.getChildren().add(b);
-            voicings.add(new Voicing(shape, board, n.name().root().pitchClass()));
         }
-        picture.setVisible(!voicings.isEmpty());
-        if (!voicings.isEmpty()) {
-            var derived =
-                    Chords.of(voicings, session.now(), key, session.hand(), session.catalogue());
-            picture.show(derived, RiffPicture.range(derived));
-        }
+        picture.setVisible(played.picture().isPresent());
+        played.picture().ifPresent(d -> picture.show(d, RiffPicture.range(d)));
     }
 
     private static String share(double share) {

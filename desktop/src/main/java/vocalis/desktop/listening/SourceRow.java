@@ -2,15 +2,22 @@ package vocalis.desktop.listening;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import vocalis.desktop.session.Asking;
 import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.SheetHost;
 import vocalis.sound.device.Devices;
 import vocalis.workbench.listening.Listener;
 
@@ -75,6 +82,46 @@ final class SourceRow {
     void next() {
         int now = inputs.getItems().indexOf(inputs.getValue());
         inputs.setValue(inputs.getItems().get((now + 1) % inputs.getItems().size()));
+    }
+
+    /**
+     * Opens a sheet that hears while it clicks: Enter does its work, I takes the next input, and
+     * the input is closed with it.
+     *
+     * @param tick done sixty times a second
+     */
+    SheetHost.Sheet open(
+            SheetHost host,
+            String title,
+            VBox body,
+            double width,
+            Clicks clicks,
+            Runnable enter,
+            Runnable tick) {
+        body.getStyleClass().add("help");
+        body.setFocusTraversable(true);
+        body.addEventFilter(
+                KeyEvent.KEY_PRESSED,
+                e -> {
+                    if (e.getCode() == KeyCode.ENTER) {
+                        enter.run();
+                        e.consume();
+                    } else if (e.getCode() == KeyCode.I && !clicks.running()) {
+                        next();
+                        e.consume();
+                    }
+                });
+        SheetHost.Sheet sheet = host.open(title, body, width);
+        Timeline clock = new Timeline(new KeyFrame(Duration.millis(16), e -> tick.run()));
+        clock.setCycleCount(Animation.INDEFINITE);
+        clock.play();
+        sheet.onClosed(
+                () -> {
+                    clock.stop();
+                    clicks.end();
+                    source.close();
+                });
+        return sheet.focus(body);
     }
 
     VBox node() {

@@ -104,6 +104,11 @@ final class TakesSheet {
     }
 
     private boolean hear(TakeShelf.Kept k) {
+        var player = session.player();
+        if (player.output().muted()) {
+            state.setText("The sound is muted: Ctrl M lets it sound.");
+            return false;
+        }
         if (playing.isEmpty() && !asked) {
             asked = true;
             session.attempt(
@@ -113,7 +118,10 @@ final class TakesSheet {
                         if (asked) {
                             playing =
                                     Optional.of(
-                                            new TakePlayer(take, Devices.opener(hearing.device())));
+                                            new TakePlayer(
+                                                    take,
+                                                    Devices.opener(hearing.device()),
+                                                    player.volume()));
                         }
                     },
                     state::setText);

@@ -341,6 +341,7 @@ public final class PracticeModel implements Screen, AutoCloseable {
         if (session.playing()) {
             session.player().stop();
         }
+        sitting.filter(Sitting::goesOn).ifPresent(verdicts::settle);
         sitting.filter(Sitting::end)
                 .ifPresent(
                         now -> {

@@ -16,6 +16,9 @@ public final class Verdicts {
     private Optional<Ears> ears = Optional.empty();
     private Optional<Sitting> heardToFail = Optional.empty();
 
+    /** What a pass came to that steps the ladder when the next is over, not within it. */
+    private Optional<Boolean> waiting = Optional.empty();
+
     Verdicts(Teller session, Pace pace, Runnable changed) {
         this.session = session;
         this.pace = pace;
@@ -36,14 +39,30 @@ public final class Verdicts {
         return ears.filter(Ears::on);
     }
 
-    /** A pass is over; where somebody listens it counts when it was heard. */
+    /**
+     * A pass is over; where somebody listens it counts when it was heard. The tempo changes only
+     * where a pass begins, so that none is half of one and half of another.
+     */
     void passDone(Sitting now, boolean clean) {
+        Optional<Boolean> before = waiting;
+        waiting = Optional.empty();
         heardToFail = Optional.empty();
-        if (clean && ears().isPresent()) {
+        boolean listens = clean && ears().isPresent();
+        if (listens) {
+            // They look at the tempo that was played, so they are asked before it changes.
             ears().get().passDone(heard -> heard(now, heard));
-        } else {
+        }
+        before.ifPresent(b -> step(now, b));
+        if (!listens) {
             step(now, clean);
         }
+    }
+
+    /** Takes what still waits. */
+    void settle(Sitting now) {
+        Optional<Boolean> verdict = waiting;
+        waiting = Optional.empty();
+        verdict.ifPresent(clean -> step(now, clean));
     }
 
     private void heard(Sitting now, boolean clean) {
@@ -51,7 +70,9 @@ public final class Verdicts {
             now.heardToFail(true);
             heardToFail = Optional.of(now);
         }
-        step(now, clean);
+        if (now.goesOn()) {
+            waiting = Optional.of(clean);
+        }
         changed.run();
     }
 
@@ -72,7 +93,9 @@ public final class Verdicts {
         Sitting now = heardToFail.get();
         heardToFail = Optional.empty();
         now.heardToFail(false);
-        step(now, true);
+        if (now.goesOn()) {
+            waiting = Optional.of(true);
+        }
         session.say("It counts.");
         changed.run();
     }

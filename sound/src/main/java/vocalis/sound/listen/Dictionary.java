@@ -12,23 +12,17 @@ import vocalis.sound.gain.Spectrum;
  */
 public final class Dictionary {
 
-    private static final int A_SEMITONE = 4;
     private static final int LOWEST_MIDI = 30;
     private static final double HIGHEST_HZ = 5000;
     private static final double FLOOR_DB = -60;
 
-    /** How wide a line lies on the scale, in semitones. */
-    private static final double WIDTH = 0.22;
-
-    private final double a4Hz;
     private final int low;
-    private final int bins;
+    private final PitchScale scale;
     private final double[][] notes;
 
     private Dictionary(double a4Hz, int low, int high) {
-        this.a4Hz = a4Hz;
         this.low = low;
-        bins = (int) (A_SEMITONE * (midi(HIGHEST_HZ) - LOWEST_MIDI));
+        scale = new PitchScale(a4Hz, LOWEST_MIDI, HIGHEST_HZ);
         notes = new double[high - low + 1][];
     }
 
@@ -66,32 +60,22 @@ public final class Dictionary {
 
     /** Where on the scale a pitch's fundamental lies. */
     int bin(int midi) {
-        return A_SEMITONE * (midi - LOWEST_MIDI);
+        return scale.bin(midi);
     }
 
     double midi(double hz) {
-        return 69 + 12 * Math.log(hz / a4Hz) / Math.log(2);
+        return scale.midi(hz);
     }
 
     /** Lines of a guitar that lies so many cents high, on the scale; their sum 1. */
     double[] spectrum(List<Line> lines, double cents) {
-        double[] power = new double[bins];
-        double width = A_SEMITONE * WIDTH;
-        for (Line l : lines) {
-            double at = A_SEMITONE * (midi(l.hz()) - cents / 100 - LOWEST_MIDI);
-            for (int b = (int) Math.ceil(at - 2 * width); b <= at + 2 * width; b++) {
-                if (b >= 0 && b < bins) {
-                    double off = (b - at) / width;
-                    power[b] += l.amplitude() * l.amplitude() * Math.exp(-off * off);
-                }
-            }
-        }
+        double[] power = scale.power(lines, cents);
         double sum = 1e-12;
-        for (int b = 0; b < bins; b++) {
+        for (int b = 0; b < power.length; b++) {
             power[b] = Math.sqrt(Math.sqrt(power[b]));
             sum += power[b];
         }
-        for (int b = 0; b < bins; b++) {
+        for (int b = 0; b < power.length; b++) {
             power[b] /= sum;
         }
         return power;

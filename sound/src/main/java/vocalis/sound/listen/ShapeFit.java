@@ -154,7 +154,7 @@ public final class ShapeFit {
 
     /** What differs on the average after what differs over an octave together is taken out. */
     private double left() {
-        int half = HALF_SEMITONES * StringSounds.A_SEMITONE;
+        int half = HALF_SEMITONES * PitchScale.A_SEMITONE;
         int n = heard.length;
         double total = 0;
         for (int b = 0; b < n; b++) {

@@ -10,14 +10,11 @@ import vocalis.sound.gain.Line;
  */
 public final class StringSounds {
 
-    static final int A_SEMITONE = 4;
-    static final int LOWEST_MIDI = 28;
+    private static final int LOWEST_MIDI = 28;
     private static final double HIGHEST_HZ = 6000;
-    private static final double WIDTH = 0.22;
 
     private final BiFunction<Integer, Integer, Take> pluck;
-    private final double a4Hz;
-    private final int bins;
+    private final PitchScale scale;
     private final double[][][] power;
 
     /**
@@ -27,18 +24,8 @@ public final class StringSounds {
     public StringSounds(
             int strings, int frets, double a4Hz, BiFunction<Integer, Integer, Take> pluck) {
         this.pluck = pluck;
-        this.a4Hz = a4Hz;
-        bins = (int) (A_SEMITONE * (midi(HIGHEST_HZ) - LOWEST_MIDI));
+        scale = new PitchScale(a4Hz, LOWEST_MIDI, HIGHEST_HZ);
         power = new double[strings][frets + 1][];
-    }
-
-    double midi(double hz) {
-        return 69 + 12 * Math.log(hz / a4Hz) / Math.log(2);
-    }
-
-    /** Frets that were made ready for. */
-    int frets() {
-        return power[0].length - 1;
     }
 
     synchronized double[] of(int string, int fret) {
@@ -54,17 +41,6 @@ public final class StringSounds {
 
     /** Power of lines on the scale, of a guitar that lies so many cents high. */
     public double[] power(List<Line> lines, double cents) {
-        double[] out = new double[bins];
-        double width = A_SEMITONE * WIDTH;
-        for (Line l : lines) {
-            double at = A_SEMITONE * (midi(l.hz()) - cents / 100 - LOWEST_MIDI);
-            for (int b = (int) Math.ceil(at - 2 * width); b <= at + 2 * width; b++) {
-                if (b >= 0 && b < bins) {
-                    double off = (b - at) / width;
-                    out[b] += l.amplitude() * l.amplitude() * Math.exp(-off * off);
-                }
-            }
-        }
-        return out;
+        return scale.power(lines, cents);
     }
 }

@@ -74,17 +74,31 @@ public final class Take {
         return x;
     }
 
-    int frame(double seconds) {
+    /** The frame nearest to a time. */
+    public int frame(double seconds) {
         return (int) Math.round(seconds * rate);
     }
 
     /** Mean square of a stretch. */
-    double power(int from, int to) {
+    public double power(int from, int to) {
         double sum = 0;
         for (int i = from; i < to; i++) {
             sum += at(i) * at(i);
         }
         return sum / Math.max(1, to - from);
+    }
+
+    /** Mean square of the part of all of it that is a sine of a frequency. */
+    public double sine(double hz) {
+        double step = 2 * Math.PI * hz / rate;
+        double re = 0;
+        double im = 0;
+        for (int i = 0; i < samples.length; i++) {
+            re += samples[i] * Math.cos(step * i);
+            im += samples[i] * Math.sin(step * i);
+        }
+        double n = Math.max(1, samples.length);
+        return 2 * (re * re + im * im) / (n * n);
     }
 
     /** The highest absolute sample. */

@@ -145,4 +145,14 @@ class ListenTest {
                 .extracting(g -> g.shape().text())
                 .contains(text);
     }
+
+    /** The quick logarithm of the fits, against the library's, over 200 dB. */
+    @Test
+    void theQuickLogarithmIsNearEnough() {
+        double worst = 0;
+        for (double p = 1e-14; p < 1e6; p *= 1.0007) {
+            worst = Math.max(worst, Math.abs(ShapeFit.db(p) - 10 * Math.log10(p)));
+        }
+        assertThat(worst).isLessThan(0.03);
+    }
 }

@@ -11,6 +11,9 @@ import vocalis.core.theory.Key;
 /** What was played, in words: the spots that count, never a mark or praise. */
 public final class FollowWords {
 
+    private static final String NOT_CLEAN =
+            "it does not sound like clean strings that play this, so only the time of what was heard is told";
+
     private final MeterMap meters;
     private final Fretboard board;
     private final Key key;
@@ -51,7 +54,12 @@ public final class FollowWords {
         if (faults.size() > MOST_TOLD) {
             told.add(faults.size() - MOST_TOLD + " more");
         }
-        if (told.isEmpty()) {
+        if (pass.strokes().stream().allMatch(p -> p.state() == Played.State.MISSING)) {
+            return "Nothing of it was heard.";
+        }
+        if (!pass.clean()) {
+            told.add(NOT_CLEAN);
+        } else if (told.isEmpty()) {
             told.add("as written");
         }
         if (!pass.onOne()) {

@@ -10,6 +10,8 @@ import java.util.List;
  * @param onOne whether the next pass came round on its first stroke; also where none follows
  * @param behindMs how late the strokes were in the middle, below 0 early
  * @param spreadMs how far they lay from that, root of the mean square
+ * @param clean whether it sounds like clean strings; otherwise only the time of what was heard is
+ *     told, for what is driven hides strokes and strings
  * @param strokes as they were played, by time
  */
 public record FollowedPass(
@@ -18,6 +20,7 @@ public record FollowedPass(
         boolean onOne,
         double behindMs,
         double spreadMs,
+        boolean clean,
         List<Played> strokes) {
 
     public FollowedPass {

@@ -30,6 +30,12 @@ public final class Follower {
     private static final double WITHIN_SECONDS = 0.08;
     private static final double AT_ONCE_SECONDS = 0.25;
     private static final double EXTRA_DB = 14;
+
+    /**
+     * Strokes that lie so far from their shapes, in the middle, are driven, or no guitar of ours.
+     */
+    private static final double DRIVEN_DB = 5;
+
     private static final double RINGS_SECONDS = 0.3;
 
     private final Score score;
@@ -116,17 +122,26 @@ public final class Follower {
         for (int i = 0; i < matched; i++) {
             spread += (all[i] - middle) * (all[i] - middle) / matched;
         }
+        StringFaults.Read[] read = new StringFaults.Read[n];
+        for (int i = 0; i < n; i++) {
+            read[i] = taken[i] < 0 ? null : faults.of(onsets.get(i), heard.get(taken[i]).notes());
+        }
+        boolean clean = clean(read);
         List<Played> strokes = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             if (taken[i] >= 0) {
-                strokes.add(judged(i, heard.get(taken[i]), late[i], late[i] - middle));
+                List<Played.StringFault> strings = clean ? read[i].faults() : List.of();
+                double off = late[i] - middle;
+                strokes.add(judged(i, heard.get(taken[i]), strings, clean, late[i], off));
             } else if (!Double.isNaN(cut[i])) {
                 strokes.add(played(i, late[i], inTime(late[i] - middle), List.of(), true));
-            } else if (!hidden(i)) {
+            } else if (clean && !hidden(i)) {
                 strokes.add(played(i, 0, Played.State.MISSING, List.of(), false));
             }
         }
-        extras(begins, used, strokes);
+        if (clean) {
+            extras(begins, used, strokes);
+        }
         strokes.sort(Comparator.comparingLong(Played::tick));
         double one = begins + round + score.time().tempos().seconds(onsets.get(0).at());
         double[] next = heard.stream().mapToDouble(h -> h.seconds() - one).toArray();
@@ -137,7 +152,7 @@ public final class Follower {
                         || Arrays.stream(next)
                                 .anyMatch(t -> Math.abs(1000 * t - shift) < 2 * OFF_MS);
         int bars = score.time().meters().bars(score.length());
-        return new FollowedPass(number + 1, bars, onOne, middle, Math.sqrt(spread), strokes);
+        return new FollowedPass(number + 1, bars, onOne, middle, Math.sqrt(spread), clean, strokes);
     }
 
     /**
@@ -206,12 +221,30 @@ public final class Follower {
         return new Played(bar, at, ms, state, strings, muted);
     }
 
-    private Played judged(int i, HeardStroke h, double late, double off) {
+    /**
+     * Whether most strokes that could be read sound like clean strings; so too where none could.
+     */
+    private static boolean clean(StringFaults.Read[] read) {
+        double[] costs =
+                Arrays.stream(read)
+                        .filter(r -> r != null && !Double.isNaN(r.cost()))
+                        .mapToDouble(StringFaults.Read::cost)
+                        .sorted()
+                        .toArray();
+        return costs.length == 0 || costs[costs.length / 2] < DRIVEN_DB;
+    }
+
+    private Played judged(
+            int i,
+            HeardStroke h,
+            List<Played.StringFault> strings,
+            boolean clean,
+            double late,
+            double off) {
         Onset o = onsets.get(i);
-        List<Played.StringFault> strings = faults.of(o, h.notes());
-        boolean palmLeft = o.muted() && h.open() || !o.muted() && h.muted() && ringsOn(i);
-        Played.State state = !strings.isEmpty() || palmLeft ? Played.State.WRONG : inTime(off);
-        return played(i, late, state, strings, h.muted());
+        boolean palm = o.muted() && h.open() || !o.muted() && h.muted() && ringsOn(i);
+        boolean wrong = !strings.isEmpty() || clean && palm;
+        return played(i, late, wrong ? Played.State.WRONG : inTime(off), strings, h.muted());
     }
 
     private static Played.State inTime(double off) {

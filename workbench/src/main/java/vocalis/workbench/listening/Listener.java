@@ -1,6 +1,5 @@
 package vocalis.workbench.listening;
 
-import java.util.Arrays;
 import vocalis.sound.device.AudioInput;
 import vocalis.sound.device.InputLine;
 import vocalis.sound.listen.Take;
@@ -20,14 +19,21 @@ public final class Listener implements AutoCloseable {
     private static final double CLIPPED = 0.985;
     private static final double QUIET_DB = -45;
     private static final double LEVEL_SECONDS = 0.05;
+    private static final int HARMONICS = 4;
+    private static final double HUM_SHARE = 0.6;
+
+    /** What was loudest is half as loud after three quarters of a second. */
+    private static final double FADING = Math.pow(0.5, 1 / (0.75 * Player.RATE));
 
     private final AudioInput input;
     private final float[] kept = new float[(int) (MOST_SECONDS * Player.RATE)];
     private final Thread worker;
     private long heard;
     private long clipped = Long.MIN_VALUE / 2;
+    private long looked;
     private double loudest;
-    private boolean open = true;
+    private volatile boolean hums;
+    private volatile boolean open = true;
 
     public Listener(InputLine.Opener opener) {
         input = new AudioInput(opener, Player.RATE);
@@ -51,13 +57,24 @@ public final class Listener implements AutoCloseable {
                 }
             }
             keep(block, n);
+            lookForHum();
+        }
+    }
+
+    /** Once a second, of what has come since; away from those who ask how loud it is. */
+    private void lookForHum() {
+        if (heard - looked >= Player.RATE) {
+            looked = heard;
+            hums = hum(take((heard - Player.RATE) / Player.RATE, heard / Player.RATE));
         }
     }
 
     private synchronized void keep(float[] block, int n) {
         for (int i = 0; i < n; i++) {
             kept[(int) (heard % kept.length)] = block[i];
-            clipped = Math.abs(block[i]) >= CLIPPED ? heard : clipped;
+            double size = Math.abs(block[i]);
+            clipped = size >= CLIPPED ? heard : clipped;
+            loudest = Math.max(size, loudest * FADING);
             heard++;
         }
     }
@@ -102,7 +119,6 @@ public final class Listener implements AutoCloseable {
             sum += x * x / n;
             peak = Math.max(peak, Math.abs(x));
         }
-        loudest = Math.max(peak, loudest * 0.98);
         double db = 10 * Math.log10(sum);
         return new Level(db, 20 * Math.log10(peak), words(db));
     }
@@ -117,7 +133,7 @@ public final class Listener implements AutoCloseable {
                 if (heard - clipped < Player.RATE) {
                     yield "Too loud: it clips. Turn the input down.";
                 }
-                if (db > QUIET_DB && hum()) {
+                if (db > QUIET_DB && hums) {
                     yield "Hum: mains noise is most of what comes in.";
                 }
                 yield 20 * Math.log10(loudest + 1e-6) < QUIET_DB
@@ -127,31 +143,16 @@ public final class Listener implements AutoCloseable {
         };
     }
 
-    /** Whether mains hum and its first harmonics make up most of the last second. */
-    private boolean hum() {
-        int n = (int) Player.RATE;
-        if (heard < n) {
-            return false;
-        }
-        double[] x = new double[n];
-        Arrays.setAll(x, i -> kept[(int) ((heard - n + i) % kept.length)]);
-        double all = 1e-12;
-        for (double v : x) {
-            all += v * v / n;
-        }
+    /** Whether mains hum and its first harmonics make up most of a second. */
+    private static boolean hum(Take second) {
+        int n = second.frame(1);
+        double all = second.power(0, n) + 1e-12;
         for (double mains : new double[] {50, 60}) {
             double sum = 0;
-            for (int k = 1; k <= 4; k++) {
-                double step = 2 * Math.PI * k * mains / Player.RATE;
-                double re = 0;
-                double im = 0;
-                for (int i = 0; i < n; i++) {
-                    re += x[i] * Math.cos(step * i);
-                    im += x[i] * Math.sin(step * i);
-                }
-                sum += 2 * (re * re + im * im) / n / n;
+            for (int k = 1; k <= HARMONICS; k++) {
+                sum += second.sine(k * mains) / all;
             }
-            if (sum > 0.6 * all) {
+            if (sum > HUM_SHARE) {
                 return true;
             }
         }

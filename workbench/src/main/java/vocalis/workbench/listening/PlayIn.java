@@ -1,9 +1,12 @@
 package vocalis.workbench.listening;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
@@ -17,6 +20,7 @@ import vocalis.core.riff.Ground;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Score;
+import vocalis.core.theory.Key;
 import vocalis.formats.sheet.Imported;
 import vocalis.formats.sheet.NoteDraft;
 import vocalis.formats.sheet.Sheet;
@@ -39,15 +43,23 @@ public final class PlayIn {
     /** A stroke so far over the middle one is accented, in dB. */
     private static final double ACCENT_DB = 2.5;
 
-    /** A note less sure than this is a guess. */
+    private static final int MOST_TOLD = 4;
+
+    /** A shape less sure than this is a guess. */
     private static final double UNSURE = 0.5;
 
     private final Ground ground;
+    private final Optional<Key> key;
     private final Ear ear;
 
-    public PlayIn(Ground ground, Hand hand, Catalogue catalogue) {
-        this.ground = ground;
-        ear = new Ear(ground.board(), ground.a4Hz(), hand, catalogue, Optional.of(ground.key()));
+    /**
+     * @param ground the instrument that is played
+     * @param key that is played in, where it is known; else it is found from the notes
+     */
+    public PlayIn(Ground ground, Optional<Key> key, Hand hand, Catalogue catalogue) {
+        this.ground = key.map(ground::withKey).orElse(ground);
+        this.key = key;
+        ear = new Ear(ground.board(), ground.a4Hz(), hand, catalogue, key);
     }
 
     /**
@@ -70,7 +82,8 @@ public final class PlayIn {
     /**
      * The take on paper.
      *
-     * @param tempo quarter notes a minute; found where it is not given
+     * @param tempo quarter notes a minute; found where it is not given, and then the key is not
+     *     known either: the ground's stands only where one plays to it
      * @param one when the first bar begins, in seconds; with the first stroke where it is not given
      * @throws IllegalArgumentException when nothing is struck in it
      */
@@ -92,10 +105,10 @@ public final class PlayIn {
         }
         double begins =
                 one.isPresent() ? settled(times, one.getAsDouble(), 60 / found) : times.get(0);
-        unsure(notes).ifPresent(remarks::add);
+        unsure(read, begins, found, meter).ifPresent(remarks::add);
         Score score = score(strokes, notes, found, begins, meter, board);
         Sheet sheet = new Sheet(title, ground, List.of(new Sheet.Guitar("guitar", score)));
-        return new Draft(new Imported(sheet, remarks, true, false, false), notes, found);
+        return new Draft(new Imported(sheet, remarks, true, false, key.isPresent()), notes, found);
     }
 
     /** The beginning of the bar as the strokes have it: they may all be late by the same. */
@@ -111,16 +124,30 @@ public final class PlayIn {
         return one + step * Math.atan2(y, x) / (2 * Math.PI);
     }
 
-    /** How many notes are guesses, in words. */
-    private static Optional<String> unsure(List<HeardNote> notes) {
-        long guessed = notes.stream().filter(n -> n.sure() < UNSURE).count();
-        return guessed == 0
-                ? Optional.empty()
-                : Optional.of(
-                        guessed
-                                + " of "
-                                + notes.size()
-                                + " notes are guesses: look where its chords are least sure.");
+    /** Where a shape is a guess, each with what comes next, in words. */
+    private static Optional<String> unsure(
+            List<Ear.Stroke> read, double begins, double tempo, Meter meter) {
+        double bar = meter.barTicks() / (double) Ticks.QUARTER * 60 / tempo;
+        List<Ear.Stroke> guessed =
+                read.stream().filter(x -> x.grips().get(0).share() < UNSURE).toList();
+        if (guessed.isEmpty()) {
+            return Optional.empty();
+        }
+        Set<String> told = new LinkedHashSet<>();
+        for (Ear.Stroke x : guessed) {
+            int in = 1 + Math.max(0, (int) ((x.heard().seconds() - begins + 0.02) / bar));
+            List<Grip> grips = x.grips();
+            String next = grips.size() > 1 ? " or " + grips.get(1).shape().text() : "";
+            told.add("bar " + in + " " + grips.get(0).shape().text() + next);
+        }
+        String some = told.stream().limit(MOST_TOLD).collect(Collectors.joining(", "));
+        return Optional.of(
+                guessed.size()
+                        + " of "
+                        + read.size()
+                        + " strokes are guesses of the ear, however certain they read below: "
+                        + some
+                        + (told.size() > MOST_TOLD ? " and more." : "."));
     }
 
     private static List<HeardNote> notes(List<Ear.Stroke> strokes) {

@@ -54,11 +54,22 @@ final class StringFaults {
 
     private record Try(Shape shape, Played.StringFault fault, double margin) {}
 
-    /** What was not as written in a stroke; nothing where the stroke cannot be read. */
-    List<Played.StringFault> of(Onset o, HeardNotes notes) {
+    /**
+     * What was read of a stroke.
+     *
+     * @param faults what was not as written
+     * @param cost how far the sound is even from that, in dB; NaN where the stroke cannot be read
+     */
+    record Read(List<Played.StringFault> faults, double cost) {
+
+        private static final Read NOTHING = new Read(List.of(), Double.NaN);
+    }
+
+    /** What was not as written in a stroke. */
+    Read of(Onset o, HeardNotes notes) {
         boolean moves = o.notes().stream().anyMatch(n -> !n.techniques().isEmpty());
         if (notes.lines().isEmpty() || o.muted() || moves) {
-            return List.of();
+            return Read.NOTHING;
         }
         ShapeFit fit = new ShapeFit(sounds, sounds.power(notes.lines(), notes.cents()));
         Shape written = Shape.silent(board.strings());
@@ -98,7 +109,7 @@ final class StringFaults {
             base = best.shape();
             now = cost(fit, base, known);
         }
-        return faults;
+        return new Read(faults, now);
     }
 
     private static double cost(ShapeFit fit, Shape shape, Map<Shape, Double> known) {

@@ -10,7 +10,8 @@ import vocalis.sound.listen.Take;
 public final class TakePlayer implements AutoCloseable {
 
     private static final int BUFFER = 4096;
-    private static final float LOUD = 0.7f;
+    private static final double LOUD = 0.7;
+    private static final double MOST_GAIN = 20;
 
     private final AudioOutput output;
     private final Sound sound;
@@ -21,12 +22,12 @@ public final class TakePlayer implements AutoCloseable {
         private final double rate;
         private volatile int at; // by the output thread alone, but for panic
 
-        Sound(Take take) {
+        Sound(Take take, double volume) {
             stereo = take.stereo();
             rate = take.rate();
-            float gain = (float) (LOUD / Math.max(1e-3, take.peak()));
+            float gain = (float) (volume * Math.min(MOST_GAIN, LOUD / Math.max(1e-3, take.peak())));
             for (int i = 0; i < stereo.length; i++) {
-                stereo[i] *= Math.min(gain, 20);
+                stereo[i] *= gain;
             }
         }
 
@@ -50,15 +51,13 @@ public final class TakePlayer implements AutoCloseable {
         }
     }
 
-    public TakePlayer(Take take, OutputLine.Opener opener) {
-        sound = new Sound(take);
+    /**
+     * @param volume linear, as the player has it
+     */
+    public TakePlayer(Take take, OutputLine.Opener opener, double volume) {
+        sound = new Sound(take, volume);
         output = new AudioOutput(sound, opener, Clock.system(), BUFFER);
         output.start();
-    }
-
-    /** Whether all of it has been played. */
-    public boolean over() {
-        return sound.at >= sound.stereo.length;
     }
 
     @Override

@@ -11,6 +11,7 @@ import vocalis.core.derive.Deriver;
 import vocalis.core.hands.Hand;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
+import vocalis.core.riff.Tone;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
@@ -104,6 +105,35 @@ class FollowerTest {
         assertThat(pass.behindMs()).isBetween(20.0, 33.0);
         assertThat(pass.faults()).isEmpty();
         assertThat(FollowWords.of(d).of(pass)).contains("as written", "behind the beat");
+    }
+
+    /** What is played right under gain is not told as wrong: only its time is told. */
+    @Test
+    void whatIsDrivenIsNotJudged() {
+        for (Derived d : riffs().subList(0, 3)) {
+            Ground ground = d.riff().ground();
+            Take take = Takes.of(d.score(), ground, Tone.GAIN);
+            FollowedPass pass = follow(d, take).get(0);
+            assertThat(pass.clean()).isFalse();
+            assertThat(pass.strokes())
+                    .isNotEmpty()
+                    .noneMatch(p -> p.state() == Played.State.MISSING)
+                    .noneMatch(p -> p.state() == Played.State.WRONG)
+                    .noneMatch(p -> p.state() == Played.State.EXTRA);
+            assertThat(FollowWords.of(d).of(pass)).contains("does not sound like clean strings");
+        }
+    }
+
+    /** Nobody played: that is said, and nothing of a beat. */
+    @Test
+    void aPassOfSilenceIsSaid() {
+        Derived d = riffs().get(1);
+        Ground ground = d.riff().ground();
+        Take nothing = new Take(new double[480_000], 48_000);
+        FollowedPass pass =
+                Follower.once(
+                        d.score(), nothing, 0, ground.a4Hz(), Takes.ear(d.score(), ground), 1);
+        assertThat(FollowWords.of(d).of(pass)).isEqualTo("Nothing of it was heard.");
     }
 
     @Test

@@ -48,13 +48,18 @@ class PlayInTest {
             Riff riff = piece.riff();
             Score score = new Deriver(Takes.CATALOGUE).derive(riff, Hand.MEDIUM).score();
             PlayIn.Draft draft =
-                    new PlayIn(riff.ground(), Hand.MEDIUM, Takes.CATALOGUE)
+                    new PlayIn(
+                                    riff.ground(),
+                                    Optional.of(riff.ground().key()),
+                                    Hand.MEDIUM,
+                                    Takes.CATALOGUE)
                             .of(
                                     Takes.of(score, riff.ground(), 1),
                                     Optional.of((double) riff.tempo()),
                                     OptionalDouble.empty(),
                                     riff.meters().meter(0),
                                     "heard");
+            assertThat(draft.sheet().keyed()).as("its key is the riff's").isTrue();
             Set<At> wanted = written(score);
             all += wanted.size() + draft.notes().size();
             for (PlayIn.HeardNote n : draft.notes()) {
@@ -90,7 +95,12 @@ class PlayInTest {
     @Test
     void silenceIsSaid() {
         Riff riff = Demo.pieces().get(0).riff();
-        PlayIn in = new PlayIn(riff.ground(), Hand.MEDIUM, Takes.CATALOGUE);
+        PlayIn in =
+                new PlayIn(
+                        riff.ground(),
+                        Optional.of(riff.ground().key()),
+                        Hand.MEDIUM,
+                        Takes.CATALOGUE);
         Take nothing = new Take(new double[48_000], 48_000);
         assertThatThrownBy(
                         () ->

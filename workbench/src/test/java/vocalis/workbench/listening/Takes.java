@@ -20,7 +20,11 @@ final class Takes {
 
     /** Samples of both channels averaged; the score begins at the first. */
     static double[] samples(Score score, Ground ground, int times) {
-        Heard heard = new Heard(score, Optional.empty(), ground.withTone(Tone.CLEAN), Mix.ALONE);
+        return samples(score, ground, Tone.CLEAN, times);
+    }
+
+    private static double[] samples(Score score, Ground ground, Tone tone, int times) {
+        Heard heard = new Heard(score, Optional.empty(), ground.withTone(tone), Mix.ALONE);
         float[] stereo = OfflineRender.of(heard, times, 0.7).samples();
         double[] x = new double[stereo.length / 2];
         for (int i = 0; i < x.length; i++) {
@@ -31,6 +35,10 @@ final class Takes {
 
     static Take of(Score score, Ground ground, int times) {
         return new Take(samples(score, ground, times), 48_000);
+    }
+
+    static Take of(Score score, Ground ground, Tone tone) {
+        return new Take(samples(score, ground, tone, 1), 48_000);
     }
 
     static Ear ear(Score score, Ground ground) {
