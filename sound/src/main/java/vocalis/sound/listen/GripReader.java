@@ -38,6 +38,14 @@ public final class GripReader {
     private final Set<Shape> seen = new HashSet<>();
     private final List<Weighed> found = new ArrayList<>();
 
+    /**
+     * A shape that a strum may have been.
+     *
+     * @param shape as it lies on the neck
+     * @param share from 0 to 1, of the likelihood of all that were weighed
+     */
+    public record Likely(Shape shape, double share) {}
+
     private record Weighed(Shape shape, double cost) {}
 
     private GripReader(Fretboard board, Hand hand, HeardNotes heard) {
@@ -47,7 +55,7 @@ public final class GripReader {
     }
 
     /** The likeliest shapes, best first. */
-    public static List<Grip> of(HeardNotes heard, Fretboard board, Hand hand) {
+    public static List<Likely> of(HeardNotes heard, Fretboard board, Hand hand) {
         GripReader r = new GripReader(board, hand, heard);
         r.search(0, Shape.silent(board.strings()), Integer.MAX_VALUE, 0);
         return r.ranked();
@@ -101,16 +109,16 @@ public final class GripReader {
         found.add(new Weighed(shape, cost));
     }
 
-    private List<Grip> ranked() {
+    private List<Likely> ranked() {
         found.sort(Comparator.comparingDouble(Weighed::cost).thenComparing(w -> w.shape().text()));
         List<Weighed> best = found.subList(0, Math.min(OFFERED, found.size()));
         double all = 0;
         for (Weighed w : best) {
             all += Math.exp((best.get(0).cost() - w.cost()) / ONE);
         }
-        List<Grip> grips = new ArrayList<>();
+        List<Likely> grips = new ArrayList<>();
         for (Weighed w : best) {
-            grips.add(new Grip(w.shape(), Math.exp((best.get(0).cost() - w.cost()) / ONE) / all));
+            grips.add(new Likely(w.shape(), Math.exp((best.get(0).cost() - w.cost()) / ONE) / all));
         }
         return grips;
     }

@@ -45,12 +45,29 @@ public final class OnsetFinder {
 
     private static final double NEAR_MS = 14;
 
+    /** What gets so much brighter at once is struck, whatever rings on. */
+    private static final double BRIGHTER_DB = 3;
+
+    /** Where it gets clearly brighter near a stroke the stroke is there. */
+    private static final double CLEARLY_BRIGHTER_DB = 4;
+
+    /** And so many times as much as it does in the middle. */
+    private static final double OVER_USUAL = 2.6;
+
+    private static final double BRIGHT_NEAR_SECONDS = 0.035;
+    private static final double BRIGHT_NEAR_MS = 4;
+
+    /** So far apart a rise and a brightening are one. */
+    private static final double SAME_SECONDS = 0.0155;
+
     private final Take take;
     private final int hop;
+    private final Changes changes;
 
     private OnsetFinder(Take take) {
         this.take = take;
         hop = take.frame(HOP_SECONDS);
+        changes = new Changes(take, 440);
     }
 
     /** Where something is struck, in seconds from the beginning, by time. */
@@ -70,20 +87,63 @@ public final class OnsetFinder {
             loudest = Math.max(loudest, level(i));
         }
         double quietest = loudest * Math.pow(10, QUIETEST_DB / 10);
+        // Where the take is cut off the cut itself is a stroke.
+        int n = flux.length - (int) (WINDOW_SECONDS / HOP_SECONDS);
+        double[] bright = bright(Math.max(0, n), quietest);
+        double usual = usual(bright);
         List<Double> all = new ArrayList<>();
         double last = Double.NEGATIVE_INFINITY;
-        // Where the take is cut off the cut itself is a stroke.
-        int cut = (int) (WINDOW_SECONDS / HOP_SECONDS);
-        for (int i = 0; i < flux.length - cut; i++) {
+        for (int i = 0; i < n; i++) {
             boolean peak = flux[i] > 0 && top(flux, i) && level(i) >= quietest;
             if (peak && flux[i] >= mean(flux, i) + least) {
-                double at = rise(i * HOP_SECONDS);
+                double at = placed(i, Math.max(CLEARLY_BRIGHTER_DB, OVER_USUAL * usual));
                 if (at - last >= APART_SECONDS) {
                     all.add(at);
                     last = at;
                 }
             }
         }
+        return withBright(all, bright, Math.max(BRIGHTER_DB, OVER_USUAL * usual));
+    }
+
+    /**
+     * Where a stroke is that was found near a hop: where it rises, unless it gets bright elsewhere.
+     */
+    private double placed(int hop, double clearly) {
+        double risen = rise(hop * HOP_SECONDS, NEAR_MS);
+        double bright = changes.struckAgain(hop * HOP_SECONDS, BRIGHT_NEAR_SECONDS, clearly);
+        return Double.isNaN(bright) || Math.abs(bright - risen) < SAME_SECONDS
+                ? risen
+                : rise(bright, BRIGHT_NEAR_MS);
+    }
+
+    /** How much brighter it gets at every hop that is loud enough. */
+    private double[] bright(int hops, double quietest) {
+        double[] bright = new double[hops];
+        for (int i = 0; i < hops; i++) {
+            bright[i] = level(i) >= quietest ? changes.brightening(i * HOP_SECONDS) : 0;
+        }
+        return bright;
+    }
+
+    /** What it is in the middle: a driven sound gets brighter and duller all the time. */
+    private static double usual(double[] bright) {
+        double[] loud = Arrays.stream(bright).filter(b -> b > 0).sorted().toArray();
+        return loud.length == 0 ? 0 : loud[loud.length / 2];
+    }
+
+    /** Those and where it gets brighter at once, as on strings that ring and are struck again. */
+    private List<Double> withBright(List<Double> found, double[] bright, double least) {
+        List<Double> all = new ArrayList<>(found);
+        for (int i = 0; i < bright.length; i++) {
+            double at = i * HOP_SECONDS;
+            if (bright[i] > least
+                    && top(bright, i)
+                    && found.stream().allMatch(t -> Math.abs(t - at) >= APART_SECONDS)) {
+                all.add(rise(at, BRIGHT_NEAR_MS));
+            }
+        }
+        all.sort(Double::compare);
         return all;
     }
 
@@ -165,7 +225,7 @@ public final class OnsetFinder {
     }
 
     /** Where the sound rises most steeply near a time: its slope's power in steps of 1 ms. */
-    private double rise(double near) {
+    private double rise(double near, double nearMs) {
         int step = take.frame(0.001);
         int first = take.frame(near - SEARCH_SECONDS);
         int n = (int) (2 * SEARCH_SECONDS * 1000);
@@ -186,7 +246,7 @@ public final class OnsetFinder {
             double before = power[i] + power[i + 1] + power[i + 2] + power[i + 3] + power[i + 4];
             double after = 5 * Math.max(power[i + 5], Math.max(power[i + 6], power[i + 7]));
             // A rise out of nothing is none where the stroke itself is far louder.
-            double off = (i - n / 2) / NEAR_MS;
+            double off = (i - n / 2) / nearMs;
             rises[i] =
                     after > WORTH * loudest
                             ? Math.log(after / before) * Math.exp(-0.5 * off * off)

@@ -18,6 +18,7 @@ public final class StrokeReader {
     private static final double OVER_DB = 26;
 
     private static final double STOPPED_SECONDS = 0.13;
+    private static final double LEAST_STOPPED_SECONDS = 0.06;
 
     /** What falls so far within some hundredths is cut off; where that begins before it shows. */
     private static final double CUT_DB = 9;
@@ -102,32 +103,50 @@ public final class StrokeReader {
             }
         }
         HeardNotes read = chords.at(at, Math.min(until, at + Math.max(0.08, length)));
+        double fell = fell(begins, at, until);
+        boolean stopped = new HeardStroke(at, length, read, 0, fell).muted();
         Optional<HeardPitch> one = pitches.at(at + 0.03).filter(p -> p.sure() > PERIODIC);
-        HeardNotes notes = one.map(p -> single(p, read)).orElse(read);
-        double fell =
-                until - at < STOPPED_SECONDS + 0.02
-                        ? Double.NaN
-                        : db(begins / power(at + STOPPED_SECONDS, at + STOPPED_SECONDS + 0.02));
+        HeardNotes notes = one.map(p -> single(p, read, stopped)).orElse(read);
         return new HeardStroke(at, length, notes, db(begins), fell);
+    }
+
+    /** How far a stroke has fallen after an eighth of a second, or would where the next is near. */
+    private double fell(double begins, double at, double until) {
+        double seconds = Math.min(STOPPED_SECONDS, until - at - 0.02);
+        return seconds < LEAST_STOPPED_SECONDS
+                ? Double.NaN
+                : db(begins / power(at + seconds, at + seconds + 0.02)) * STOPPED_SECONDS / seconds;
     }
 
     /**
      * One note where all that was read besides are its partials; a root with fifth and octave
-     * repeats with the note below, whose own fundamental is not there.
+     * repeats with the note below, whose own fundamental is not there. What is stopped at once is
+     * read a semitone wide, and may repeat with the octave below.
      */
-    private HeardNotes single(HeardPitch p, HeardNotes read) {
+    private HeardNotes single(HeardPitch p, HeardNotes read, boolean stopped) {
         int midi = (int) Math.round(p.midi(a4Hz) - read.cents() / 100);
-        boolean alone =
-                read.midi().contains(midi)
-                        && read.midi().stream()
-                                .allMatch(m -> m == midi || PARTIALS.contains(m - midi));
-        return alone
-                ? new HeardNotes(
-                        List.of(new HeardNotes.Note(midi, 1)),
-                        100 * (p.midi(a4Hz) - midi),
-                        read.unexplained(),
-                        read.lines())
-                : read;
+        int wide = stopped ? 1 : 0;
+        if (stopped && read.midi().stream().noneMatch(m -> m < midi + 10)) {
+            return all(midi + 12, wide, read) ? note(midi + 12, read.cents(), read) : read;
+        }
+        boolean there = stopped || read.midi().contains(midi);
+        double cents = stopped ? read.cents() : 100 * (p.midi(a4Hz) - midi);
+        return there && all(midi, wide, read) ? note(midi, cents, read) : read;
+    }
+
+    private static HeardNotes note(int midi, double cents, HeardNotes read) {
+        HeardNotes.Note one = new HeardNotes.Note(midi, 1);
+        return new HeardNotes(List.of(one), cents, read.unexplained(), read.lines());
+    }
+
+    /** Whether all that was read are a note's partials, or lie so many semitones beside them. */
+    private static boolean all(int midi, int wide, HeardNotes read) {
+        return read.midi().stream()
+                .allMatch(
+                        m ->
+                                Math.abs(m - midi) <= wide
+                                        || PARTIALS.stream()
+                                                .anyMatch(k -> Math.abs(m - midi - k) <= wide));
     }
 
     private double power(double from, double to) {

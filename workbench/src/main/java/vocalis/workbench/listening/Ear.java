@@ -1,10 +1,8 @@
 package vocalis.workbench.listening;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import vocalis.core.choice.Catalogue;
@@ -13,7 +11,7 @@ import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.theory.Key;
 import vocalis.sound.listen.Changes;
-import vocalis.sound.listen.Grip;
+import vocalis.sound.listen.GripReader.Likely;
 import vocalis.sound.listen.HeardNotes;
 import vocalis.sound.listen.HeardStroke;
 import vocalis.sound.listen.OnsetFinder;
@@ -25,6 +23,20 @@ public final class Ear {
 
     /** A string that was sounding is struck again from so much on, in dB. */
     private static final double RISEN_DB = -0.3;
+
+    /** How much a rise says, and a string that did not sound before; what comes soon says less. */
+    private static final double PER_DB = 1.5;
+
+    private static final double FRESH_SIGN = 3;
+    private static final double MOST_SIGN = 2.3;
+    private static final double SURE_SECONDS = 0.25;
+
+    /**
+     * A stroke goes over neighbouring strings: all of them, or from the lowest on, or seldom not.
+     */
+    private static final double WHOLE = 1.5;
+
+    private static final double WITHOUT_LOW = 3.3;
 
     /** So many strokes tell whether the low end lacks. */
     private static final int TRIED = 6;
@@ -46,7 +58,7 @@ public final class Ear {
      * @param struck the first of them without the strings that only ring on
      * @param cost how far the first is from what is heard, in dB
      */
-    public record Stroke(HeardStroke heard, List<Grip> grips, Shape struck, double cost) {}
+    public record Stroke(HeardStroke heard, List<Likely> grips, Shape struck, double cost) {}
 
     /**
      * @param key whose chords come first; none where it is not known
@@ -66,8 +78,8 @@ public final class Ear {
         Set<Integer> sounding = Set.of();
         for (int i = 0; i < heard.size(); i++) {
             HeardStroke s = heard.get(i);
-            LikelyGrips.Read likely = grips.of(s.notes(), before);
-            List<Grip> read = likely.grips();
+            LikelyGrips.Read likely = grips.of(s.notes(), before, s.muted());
+            List<Likely> read = likely.grips();
             double last = i == 0 ? 1 : s.seconds() - heard.get(i - 1).seconds();
             double next = i + 1 == heard.size() ? 1 : heard.get(i + 1).seconds() - s.seconds();
             Shape struck =
@@ -77,7 +89,7 @@ public final class Ear {
             all.add(new Stroke(s, read, struck, likely.cost()));
             if (!read.isEmpty()) {
                 palm(s, read.get(0).shape(), next, changes).ifPresent(all::add);
-                sounding = notes(read.get(0).shape());
+                sounding = s.muted() ? Set.of() : notes(read.get(0).shape());
                 if (read.get(0).shape().lowestFretted() > 0) {
                     before = Optional.of(read.get(0).shape());
                 }
@@ -102,7 +114,7 @@ public final class Ear {
     private double cost(Take take, List<Double> onsets, boolean thin) {
         double sum = 0;
         for (HeardStroke s : heard(take, onsets, thin)) {
-            sum += grips.of(s.notes(), Optional.empty()).cost();
+            sum += grips.of(s.notes(), Optional.empty(), s.muted()).cost();
         }
         return sum;
     }
@@ -121,7 +133,7 @@ public final class Ear {
         Shape held = Shape.silent(board.strings()).with(low, shape.fret(low));
         double length = s.seconds() + next - at;
         HeardStroke stroke = new HeardStroke(at, length, one, s.levelDb() - PALM_DB, CUT_DB);
-        return Optional.of(new Stroke(stroke, List.of(new Grip(held, HIDDEN_SHARE)), held, 0));
+        return Optional.of(new Stroke(stroke, List.of(new Likely(held, HIDDEN_SHARE)), held, 0));
     }
 
     private Set<Integer> notes(Shape shape) {
@@ -138,35 +150,65 @@ public final class Ear {
             Changes changes,
             double last,
             double next) {
+        List<Integer> strings = List.copyOf(shape.sounded());
         Set<Integer> all = notes(shape);
-        Map<Integer, Double> rises = new HashMap<>();
-        for (int midi : all) {
+        double[] signs = new double[strings.size()];
+        Set<Integer> risen = new HashSet<>();
+        for (int i = 0; i < signs.length; i++) {
+            int midi = board.midi(strings.get(i), shape.fret(strings.get(i)));
             Set<Integer> others = new HashSet<>(all);
             others.remove(midi);
-            boolean fresh = !sounding.contains(midi);
-            double rise =
-                    fresh
-                            ? Double.POSITIVE_INFINITY
-                            : changes.rise(
-                                    midi, s.notes().cents(), others, s.seconds(), last, next);
-            rises.put(midi, rise);
+            signs[i] =
+                    sounding.contains(midi)
+                            ? sign(changes, midi, s, others, last, next)
+                            : FRESH_SIGN;
+            if (signs[i] > 0) {
+                risen.add(midi);
+            }
         }
-        Set<Integer> risen = new HashSet<>();
-        rises.forEach((m, r) -> risen.addAll(r > RISEN_DB ? Set.of(m) : Set.of()));
         // Where all its partials are others' too, those that only ring raise none of them.
-        for (int midi : all) {
-            if (rises.get(midi).isNaN()) {
-                double rise = changes.rise(midi, s.notes().cents(), risen, s.seconds(), last, next);
-                rises.put(midi, Double.isNaN(rise) ? Double.POSITIVE_INFINITY : rise);
+        for (int i = 0; i < signs.length; i++) {
+            if (Double.isNaN(signs[i])) {
+                int midi = board.midi(strings.get(i), shape.fret(strings.get(i)));
+                double sign = sign(changes, midi, s, risen, last, next);
+                signs[i] = Double.isNaN(sign) ? 0 : sign;
             }
         }
-        double least = Math.min(RISEN_DB, rises.values().stream().max(Double::compare).orElse(0.0));
-        Shape struck = shape;
-        for (int string : shape.sounded()) {
-            if (rises.get(board.midi(string, shape.fret(string))) < least) {
-                struck = struck.with(string, Shape.SILENT);
+        int from = 0;
+        int to = signs.length;
+        double best = Double.NEGATIVE_INFINITY;
+        for (int a = 0; a < signs.length; a++) {
+            for (int b = signs.length; b > a; b--) {
+                double likely = a > 0 ? -WITHOUT_LOW : b == signs.length ? WHOLE : 0;
+                for (int i = 0; i < signs.length; i++) {
+                    likely += i >= a && i < b ? signs[i] : -signs[i];
+                }
+                if (likely > best) {
+                    best = likely;
+                    from = a;
+                    to = b;
+                }
             }
+        }
+        Shape struck = shape;
+        for (int i = 0; i < signs.length; i++) {
+            struck = i >= from && i < to ? struck : struck.with(strings.get(i), Shape.SILENT);
         }
         return struck;
+    }
+
+    /**
+     * Over 0 where a note's partials rise, under it where they only fall; NaN where none can say.
+     */
+    private static double sign(
+            Changes changes,
+            int midi,
+            HeardStroke s,
+            Set<Integer> others,
+            double last,
+            double next) {
+        double rise = changes.rise(midi, s.notes().cents(), others, s.seconds(), last, next);
+        double sign = PER_DB * (rise - RISEN_DB) * Math.min(1, last / SURE_SECONDS);
+        return Double.isNaN(rise) ? rise : Math.max(-MOST_SIGN, Math.min(FRESH_SIGN, sign));
     }
 }

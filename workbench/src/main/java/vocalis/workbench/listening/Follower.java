@@ -29,6 +29,11 @@ public final class Follower {
 
     private static final double WITHIN_SECONDS = 0.08;
     private static final double AT_ONCE_SECONDS = 0.25;
+
+    /** Strings that ring and get so much brighter near a stroke were struck again. */
+    private static final double AGAIN_DB = 2.4;
+
+    private static final double AGAIN_SECONDS = 0.04;
     private static final double EXTRA_DB = 14;
 
     /**
@@ -136,7 +141,15 @@ public final class Follower {
             } else if (!Double.isNaN(cut[i])) {
                 strokes.add(played(i, late[i], inTime(late[i] - middle), List.of(), true));
             } else if (clean && !hidden(i)) {
-                strokes.add(played(i, 0, Played.State.MISSING, List.of(), false));
+                double wanted = begins + score.time().tempos().seconds(onsets.get(i).at());
+                double again =
+                        changes.struckAgain(
+                                wanted + middle / 1000, Math.min(AGAIN_SECONDS, room(i)), AGAIN_DB);
+                double ms = 1000 * (again - wanted);
+                strokes.add(
+                        Double.isNaN(again)
+                                ? played(i, 0, Played.State.MISSING, List.of(), false)
+                                : played(i, ms, inTime(ms - middle), List.of(), false));
             }
         }
         if (clean) {

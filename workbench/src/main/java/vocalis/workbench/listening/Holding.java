@@ -14,7 +14,7 @@ import vocalis.core.names.ChordNamer;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Voicing;
-import vocalis.sound.listen.Grip;
+import vocalis.sound.listen.GripReader.Likely;
 import vocalis.sound.listen.HeardNotes;
 import vocalis.sound.listen.Take;
 
@@ -66,7 +66,7 @@ public record Holding(HeardNotes notes, List<Named> shapes, double cost) {
         HeardNotes notes = strum.get().heard().notes();
         List<Named> shapes = new ArrayList<>();
         double cost = strum.get().cost();
-        for (Grip g : cost > NO_CHORD_DB ? List.<Grip>of() : strum.get().grips()) {
+        for (Likely g : cost > NO_CHORD_DB ? List.<Likely>of() : strum.get().grips()) {
             Voicing bare = new Voicing(g.shape(), board, 0);
             shapes.add(new Named(g.shape(), ChordNamer.name(bare, key), g.share()));
         }
@@ -94,6 +94,11 @@ public record Holding(HeardNotes notes, List<Named> shapes, double cost) {
         return key.map(k -> k.say(pc)).orElseGet(() -> Spelling.plain(pc));
     }
 
+    /** Whether the first shape is told as the one that is held, and not as a guess. */
+    public boolean clear() {
+        return !shapes.isEmpty() && shapes.get(0).share() >= CLEAR && cost <= UNCLEAR_DB;
+    }
+
     /** In a sentence: what it is, how sure that is, and what else it may be. */
     public String words(Fretboard board, Optional<Key> key) {
         if (notes.notes().isEmpty()) {
@@ -108,7 +113,7 @@ public record Holding(HeardNotes notes, List<Named> shapes, double cost) {
                         + spelled(board, key);
         Named first = shapes.get(0);
         String it = first.name().symbol() + ", " + first.shape().text();
-        return first.share() >= CLEAR && !unclear
+        return clear()
                 ? heard + ": " + it + "."
                 : heard
                         + ": perhaps "

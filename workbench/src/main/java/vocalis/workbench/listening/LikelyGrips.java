@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
+import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
@@ -17,8 +18,8 @@ import vocalis.core.memory.Memory;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Family;
-import vocalis.sound.listen.Grip;
 import vocalis.sound.listen.GripReader;
+import vocalis.sound.listen.GripReader.Likely;
 import vocalis.sound.listen.HeardNotes;
 import vocalis.sound.listen.ShapeFit;
 import vocalis.sound.listen.StringSounds;
@@ -46,6 +47,22 @@ final class LikelyGrips {
 
     /** So many of those that come near are looked at closely. */
     private static final int CLOSELY = 50;
+
+    /** So many of the best are varied, so often, where it brings something. */
+    private static final int BESIDE = 4;
+
+    private static final int ROUNDS = 3;
+    private static final int REACH = 4;
+
+    /** What a shape costs at least that is on no list, and how far it may lie from the best. */
+    private static final double BESIDE_COST = 0.5;
+
+    private static final double NEAR = 2;
+
+    /**
+     * What lies further from all is no guitar of ours: there the usual shapes stand as they are.
+     */
+    private static final double OURS_DB = 5;
 
     /** How far down its family's list a shape costs as much as one dB of difference. */
     private static final double PLACES = 20;
@@ -138,18 +155,28 @@ final class LikelyGrips {
      * @param grips likeliest first
      * @param cost how badly the first explains it, in dB
      */
-    record Read(List<Grip> grips, double cost) {}
+    record Read(List<Likely> grips, double cost) {}
 
-    /** The likeliest shapes, best first. */
-    Read of(HeardNotes heard, Optional<Shape> before) {
+    /**
+     * The likeliest shapes, best first.
+     *
+     * @param stopped whether a hand stops the sound at once: one note is then one string
+     */
+    Read of(HeardNotes heard, Optional<Shape> before, boolean stopped) {
         int classes = heard.pitchClasses().stream().mapToInt(pc -> 1 << pc).sum();
         if (classes == 0) {
             return new Read(List.of(), NOTHING);
         }
         ShapeFit fit = new ShapeFit(sounds, sounds.power(heard.lines(), heard.cents()));
+        if (stopped && heard.notes().size() == 1) {
+            List<Weighed> ones = ones(heard.notes().get(0).midi(), classes, before, fit);
+            if (!ones.isEmpty()) {
+                return new Read(shares(ones), ones.get(0).cost());
+            }
+        }
         List<Weighed> rough = new ArrayList<>();
         int place = 0;
-        for (Grip g : GripReader.of(heard, board, hand)) {
+        for (Likely g : GripReader.of(heard, board, hand)) {
             if (!known.contains(g.shape())) {
                 Usual u = usual(g.shape(), board, UNUSUAL + place++ / 8.0);
                 rough.add(new Weighed(u, prior(u, classes, before) + fit.rough(u.shape())));
@@ -165,6 +192,58 @@ final class LikelyGrips {
                 }
             }
         }
+        List<Weighed> close = closely(rough, classes, before, fit);
+        List<Weighed> near = beside(close, classes, before, fit);
+        boolean ours = !near.isEmpty() && near.get(0).cost() <= OURS_DB;
+        List<Weighed> all = ours ? near : close;
+        return new Read(shares(all), all.isEmpty() ? NOTHING : all.get(0).cost());
+    }
+
+    /** The strings that have one note. */
+    private List<Weighed> ones(int midi, int classes, Optional<Shape> before, ShapeFit fit) {
+        List<Weighed> all = new ArrayList<>();
+        for (Usual u : usual) {
+            int string = u.shape().voices() == 1 ? u.shape().sounded().iterator().next() : -1;
+            if (string >= 0 && board.midi(string, u.shape().fret(string)) == midi) {
+                all.add(new Weighed(u, prior(u, classes, before) + fit.rough(u.shape())));
+            }
+        }
+        all.sort(byCost());
+        return all;
+    }
+
+    /**
+     * Those and what lies beside the best: nobody lists every shape, and one that is on no list may
+     * explain the sound better.
+     */
+    private List<Weighed> beside(
+            List<Weighed> close, int classes, Optional<Shape> before, ShapeFit fit) {
+        List<Weighed> all = new ArrayList<>(close);
+        Set<Shape> seen = new HashSet<>();
+        close.forEach(w -> seen.add(w.usual().shape()));
+        for (int round = 0; round < ROUNDS && !all.isEmpty(); round++) {
+            double least = all.get(0).cost();
+            List<Weighed> beside = new ArrayList<>();
+            for (Weighed w : all.subList(0, Math.min(BESIDE, all.size()))) {
+                for (Shape v : varied(w.usual().shape())) {
+                    if (seen.add(v)) {
+                        Usual u = usual(v, board, Math.max(w.usual().cost(), BESIDE_COST));
+                        beside.add(new Weighed(u, prior(u, classes, before) + fit.rough(v)));
+                    }
+                }
+            }
+            beside.removeIf(w -> w.cost() > least + NEAR || !playable(w.usual().shape()));
+            all.addAll(closely(beside, classes, before, fit));
+            all.sort(byCost());
+            if (all.get(0).cost() >= least) {
+                break;
+            }
+        }
+        return all;
+    }
+
+    private List<Weighed> closely(
+            List<Weighed> rough, int classes, Optional<Shape> before, ShapeFit fit) {
         rough.sort(byCost());
         List<Weighed> close = new ArrayList<>();
         for (Weighed w : rough.subList(0, Math.min(CLOSELY, rough.size()))) {
@@ -172,7 +251,33 @@ final class LikelyGrips {
             close.add(new Weighed(w.usual(), prior + fit.cost(w.usual().shape())));
         }
         close.sort(byCost());
-        return new Read(shares(close), close.isEmpty() ? NOTHING : close.get(0).cost());
+        return close;
+    }
+
+    private boolean playable(Shape shape) {
+        return known.contains(shape) || Fingering.of(board, shape, hand).isPresent();
+    }
+
+    /** A shape with one string otherwise, within the hand's reach. */
+    private List<Shape> varied(Shape shape) {
+        List<Shape> all = new ArrayList<>();
+        int low = Math.max(1, shape.highestFretted() - REACH);
+        int high = Math.min(board.frets(), Math.max(1, shape.lowestFretted()) + REACH);
+        for (int s = 0; s < board.strings(); s++) {
+            int now = shape.fret(s);
+            if (now != Shape.SILENT && shape.voices() > 1) {
+                all.add(shape.with(s, Shape.SILENT));
+            }
+            if (now != 0) {
+                all.add(shape.with(s, 0));
+            }
+            for (int fret = low; fret <= high; fret++) {
+                if (fret != now) {
+                    all.add(shape.with(s, fret));
+                }
+            }
+        }
+        return all;
     }
 
     private static double prior(Usual u, int classes, Optional<Shape> before) {
@@ -196,16 +301,16 @@ final class LikelyGrips {
         return Integer.bitCount(a ^ b);
     }
 
-    private static List<Grip> shares(List<Weighed> close) {
+    private static List<Likely> shares(List<Weighed> close) {
         List<Weighed> best = close.subList(0, Math.min(OFFERED, close.size()));
         double sum = 0;
         for (Weighed w : best) {
             sum += Math.exp((best.get(0).cost() - w.cost()) / ONE);
         }
-        List<Grip> grips = new ArrayList<>();
+        List<Likely> grips = new ArrayList<>();
         for (Weighed w : best) {
             double share = Math.exp((best.get(0).cost() - w.cost()) / ONE) / sum;
-            grips.add(new Grip(w.usual().shape(), share));
+            grips.add(new Likely(w.usual().shape(), share));
         }
         return grips;
     }

@@ -24,7 +24,7 @@ import vocalis.core.theory.Key;
 import vocalis.formats.sheet.Imported;
 import vocalis.formats.sheet.NoteDraft;
 import vocalis.formats.sheet.Sheet;
-import vocalis.sound.listen.Grip;
+import vocalis.sound.listen.GripReader.Likely;
 import vocalis.sound.listen.HeardStroke;
 import vocalis.sound.listen.Take;
 
@@ -136,7 +136,7 @@ public final class PlayIn {
         Set<String> told = new LinkedHashSet<>();
         for (Ear.Stroke x : guessed) {
             int in = 1 + Math.max(0, (int) ((x.heard().seconds() - begins + 0.02) / bar));
-            List<Grip> grips = x.grips();
+            List<Likely> grips = x.grips();
             String next = grips.size() > 1 ? " or " + grips.get(1).shape().text() : "";
             told.add("bar " + in + " " + grips.get(0).shape().text() + next);
         }
@@ -154,7 +154,7 @@ public final class PlayIn {
         List<HeardNote> all = new ArrayList<>();
         for (Ear.Stroke x : strokes) {
             HeardStroke s = x.heard();
-            Grip best = x.grips().get(0);
+            Likely best = x.grips().get(0);
             Shape shape = x.struck();
             for (int string : shape.sounded()) {
                 all.add(

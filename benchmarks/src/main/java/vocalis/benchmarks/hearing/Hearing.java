@@ -1,0 +1,366 @@
+package vocalis.benchmarks.hearing;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import vocalis.core.derive.Derived;
+import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Fretboard;
+import vocalis.core.instrument.Shape;
+import vocalis.core.mix.Mix;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Tone;
+import vocalis.core.score.Dynamics;
+import vocalis.core.score.Onset;
+import vocalis.core.score.Score;
+import vocalis.core.score.ScoreNote;
+import vocalis.sound.listen.OnsetFinder;
+import vocalis.sound.listen.Take;
+import vocalis.workbench.listening.Ear;
+import vocalis.workbench.listening.FollowedPass;
+import vocalis.workbench.listening.Follower;
+import vocalis.workbench.listening.Holding;
+import vocalis.workbench.listening.PlayIn;
+import vocalis.workbench.playing.Heard;
+import vocalis.workbench.playing.OfflineRender;
+import vocalis.workbench.playing.Player;
+
+/**
+ * How often the ears are right, on sounds whose notes are known.
+ *
+ * <pre>
+ * held N (own|edge|gain|recorded) SEED              strums of likely shapes
+ * published N FILE SEED                             strums of published shapes, own strings
+ * played N (own|edge|gain|recorded) SEED            riffs written down
+ * strokes N (own|edge|gain|recorded) SEED           where strokes are
+ * followed N (own|edge|gain|recorded) SEED          riffs as written, laid beside their score
+ * </pre>
+ */
+public final class Hearing {
+
+    private static final int CLEAN_GUITAR = 27;
+    private static final double BEGINS = 0.1;
+    private static final double STRUM_SECONDS = 1.2;
+    private static final double TAIL_SECONDS = 0.7;
+
+    /** How late the recordings rise, in the middle. */
+    private static final double ATTACK = 0.012;
+
+    private static final double PALM_SECONDS = 0.09;
+
+    /** Notes of a strum follow one another so closely, in seconds. */
+    private static final double STAGGER = 0.006;
+
+    private final int n;
+    private final String source;
+    private final long seed;
+
+    private Hearing(int n, String source, long seed) {
+        this.n = n;
+        this.source = source;
+        this.seed = seed;
+    }
+
+    public static void main(String[] args) throws IOException {
+        if (args.length < 4) {
+            System.err.println(
+                    "held|published|played|strokes|followed N own|edge|gain|recorded|FILE SEED");
+            System.exit(2);
+        }
+        Hearing h = new Hearing(Integer.parseInt(args[1]), args[2], Long.parseLong(args[3]));
+        long from = System.nanoTime();
+        switch (args[0]) {
+            case "held" -> h.held(Material.shapes(h.n, h.seed));
+            case "published" -> h.published();
+            case "played" -> h.played();
+            case "strokes" -> h.strokes();
+            case "followed" -> h.followed();
+            default -> throw new IllegalArgumentException(args[0]);
+        }
+        System.out.printf("%.0f s%n", (System.nanoTime() - from) / 1e9);
+        System.exit(0);
+    }
+
+    private Tone tone() {
+        return switch (source) {
+            case "edge" -> Tone.EDGE;
+            case "gain" -> Tone.GAIN;
+            default -> Tone.CLEAN;
+        };
+    }
+
+    private Take strum(Shape shape) throws IOException {
+        Ground ground = Material.ground(tone());
+        if (source.equals("recorded")) {
+            List<Recorded.Note> notes = new ArrayList<>();
+            double at = BEGINS;
+            for (int s : shape.sounded()) {
+                int midi = ground.board().midi(s, shape.fret(s));
+                notes.add(new Recorded.Note(at, STRUM_SECONDS, midi, 90));
+                at += STAGGER;
+            }
+            return Recorded.of(notes, CLEAN_GUITAR);
+        }
+        float[] strum = OfflineRender.of(shape, ground, STRUM_SECONDS).samples();
+        float[] later = new float[strum.length + 2 * (int) (BEGINS * Player.RATE)];
+        System.arraycopy(strum, 0, later, later.length - strum.length, strum.length);
+        return Take.ofStereo(later, Player.RATE);
+    }
+
+    private static Set<Integer> classes(Shape shape, Fretboard board) {
+        Set<Integer> all = new TreeSet<>();
+        shape.sounded().forEach(s -> all.add(board.midi(s, shape.fret(s)) % 12));
+        return all;
+    }
+
+    private static List<Integer> notes(Shape shape, Fretboard board) {
+        return shape.sounded().stream()
+                .map(s -> board.midi(s, shape.fret(s)))
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    private void held(List<Shape> shapes) throws IOException {
+        Fretboard board = Material.ground(Tone.CLEAN).board();
+        int classes = 0;
+        int first = 0;
+        int three = 0;
+        int threeNotes = 0;
+        int certain = 0;
+        int certainRight = 0;
+        for (Shape shape : shapes) {
+            Holding h =
+                    Holding.of(
+                            strum(shape),
+                            board,
+                            440,
+                            Hand.MEDIUM,
+                            Material.CATALOGUE,
+                            Optional.empty());
+            List<Shape> found = h.shapes().stream().map(Holding.Named::shape).limit(3).toList();
+            boolean right = !found.isEmpty() && found.get(0).equals(shape);
+            classes +=
+                    !found.isEmpty() && classes(found.get(0), board).equals(classes(shape, board))
+                            ? 1
+                            : 0;
+            first += right ? 1 : 0;
+            three += found.contains(shape) ? 1 : 0;
+            threeNotes +=
+                    found.stream().anyMatch(f -> notes(f, board).equals(notes(shape, board)))
+                            ? 1
+                            : 0;
+            if (!found.isEmpty() && h.clear()) {
+                certain++;
+                certainRight += right ? 1 : 0;
+            }
+            if (!found.contains(shape) && Boolean.getBoolean("show")) {
+                System.out.println(shape.text() + " heard " + found + " " + h.cost());
+            }
+        }
+        System.out.printf(
+                "held, %s, %d: pitch classes of the first %d, shape first %d, among three %d,"
+                        + " its notes among three %d; told as certain %d, of them right %d%n",
+                source, shapes.size(), classes, first, three, threeNotes, certain, certainRight);
+    }
+
+    /** Shapes of a data set of one a line, with frets from the lowest string, -1 for silent. */
+    private void published() throws IOException {
+        Pattern frets = Pattern.compile("\"frets\": \\[([-0-9, ]+)]");
+        Set<Shape> all = new HashSet<>();
+        List<Shape> shapes = new ArrayList<>();
+        for (String line : Files.readAllLines(Path.of(source), StandardCharsets.UTF_8)) {
+            Matcher m = frets.matcher(line);
+            if (m.find()) {
+                Shape shape = Shape.silent(6);
+                int string = 0;
+                for (String f : m.group(1).split(", ")) {
+                    int fret = Integer.parseInt(f.trim());
+                    shape = fret < 0 ? shape : shape.with(string, fret);
+                    string++;
+                }
+                if (all.add(shape)) {
+                    shapes.add(shape);
+                }
+            }
+        }
+        Collections.shuffle(shapes, new Random(seed));
+        held(shapes.subList(0, Math.min(n, shapes.size())));
+    }
+
+    private Take take(Derived d) throws IOException {
+        Score score = d.score();
+        if (!source.equals("recorded")) {
+            Ground ground = d.riff().ground().withTone(tone());
+            Heard heard = new Heard(score, Optional.empty(), ground, Mix.ALONE);
+            float[] stereo = OfflineRender.of(heard, 1, TAIL_SECONDS).samples();
+            return Take.ofStereo(stereo, Player.RATE);
+        }
+        List<Recorded.Note> notes = new ArrayList<>();
+        for (Onset o : score.onsets()) {
+            double stagger = 0;
+            for (ScoreNote note : o.notes()) {
+                if (!note.tied()) {
+                    double from = score.time().tempos().seconds(note.at()) + stagger;
+                    double to = score.time().tempos().seconds(note.end());
+                    double until = o.muted() ? Math.min(to, from + PALM_SECONDS) : to;
+                    int loud = o.dynamics() == Dynamics.ACCENT ? 110 : o.muted() ? 75 : 90;
+                    int midi = score.board().midi(note.string(), note.fret());
+                    notes.add(new Recorded.Note(from, until - 0.004, midi, loud));
+                    stagger += STAGGER / 2;
+                }
+            }
+        }
+        return Recorded.of(notes, CLEAN_GUITAR);
+    }
+
+    private static List<double[]> written(Score score) {
+        List<double[]> all = new ArrayList<>();
+        for (Onset o : score.onsets()) {
+            for (ScoreNote note : o.notes()) {
+                if (!note.tied()) {
+                    double at = score.time().tempos().seconds(o.at());
+                    all.add(new double[] {at, score.board().midi(note.string(), note.fret())});
+                }
+            }
+        }
+        return all;
+    }
+
+    private void played() throws IOException {
+        int wanted = 0;
+        int heard = 0;
+        int right = 0;
+        double ratio = 0;
+        double worst = 1;
+        for (Derived d : Material.riffs(n, seed)) {
+            Ground ground = d.riff().ground();
+            Take take = take(d);
+            PlayIn in = new PlayIn(ground, Material.key(d), Hand.MEDIUM, Material.CATALOGUE);
+            long from = System.nanoTime();
+            PlayIn.Draft draft =
+                    in.of(
+                            take,
+                            Optional.of((double) d.riff().tempo()),
+                            OptionalDouble.empty(),
+                            d.riff().meters().meter(0),
+                            "heard");
+            ratio += (System.nanoTime() - from) / 1e9 / take.seconds() / n;
+            List<double[]> left = written(d.score());
+            int all = left.size();
+            int hits = 0;
+            for (PlayIn.HeardNote note : draft.notes()) {
+                int midi = ground.board().midi(note.string(), note.fret());
+                hits += left.removeIf(firstMatch(note.onsetSeconds(), midi, left)) ? 1 : 0;
+            }
+            double f = 2.0 * hits / (all + draft.notes().size());
+            worst = Math.min(worst, f);
+            if (Boolean.getBoolean("show")) {
+                System.out.printf("%s %d: F %.3f%n", ground.key(), d.riff().tempo(), f);
+            }
+            wanted += all;
+            heard += draft.notes().size();
+            right += hits;
+        }
+        System.out.printf(
+                "played in, %s, %d riffs: of %d notes found %.1f %%, of %d heard right %.1f %%, F"
+                        + " %.3f; worst riff %.3f; took %.3f of the takes' time%n",
+                source,
+                n,
+                wanted,
+                100.0 * right / wanted,
+                heard,
+                100.0 * right / heard,
+                2.0 * right / (wanted + heard),
+                worst,
+                ratio);
+    }
+
+    /** Whether a note is the first of some that has this pitch and falls within 30 ms. */
+    private static java.util.function.Predicate<double[]> firstMatch(
+            double at, int midi, List<double[]> among) {
+        double[] first =
+                among.stream()
+                        .filter(w -> w[1] == midi && Math.abs(w[0] - at) < 0.03)
+                        .findFirst()
+                        .orElse(null);
+        return w -> w == first;
+    }
+
+    private void strokes() throws IOException {
+        int wanted = 0;
+        int hidden = 0;
+        int found = 0;
+        int extra = 0;
+        for (Derived d : Material.riffs(n, seed)) {
+            Score score = d.score();
+            List<Onset> onsets = score.onsets().stream().filter(o -> !o.tied()).toList();
+            double late = source.equals("recorded") ? ATTACK : 0;
+            List<Double> left = new ArrayList<>();
+            OnsetFinder.of(take(d)).forEach(t -> left.add(t - late));
+            for (int i = 0; i < onsets.size(); i++) {
+                double at = score.time().tempos().seconds(onsets.get(i).at());
+                boolean hit =
+                        left.stream()
+                                .filter(t -> Math.abs(t - at) <= 0.01)
+                                .findFirst()
+                                .map(left::remove)
+                                .orElse(false);
+                boolean under = i > 0 && onsets.get(i).muted() && !onsets.get(i - 1).muted();
+                if (under && !hit) {
+                    hidden++;
+                } else {
+                    wanted++;
+                    found += hit ? 1 : 0;
+                }
+            }
+            extra += left.size();
+        }
+        System.out.printf(
+                "strokes, %s, %d riffs: %d of %d within 10 ms (%.1f %%), %d under the palm after"
+                        + " a ringing chord not found, %d where nothing is%n",
+                source, n, found, wanted, 100.0 * found / wanted, hidden, extra);
+    }
+
+    private void followed() throws IOException {
+        int right = 0;
+        int clean = 0;
+        double[] spread = new double[n];
+        int i = 0;
+        for (Derived d : Material.riffs(n, seed)) {
+            Ground ground = d.riff().ground();
+            Ear ear =
+                    new Ear(
+                            ground.board(),
+                            ground.a4Hz(),
+                            Hand.MEDIUM,
+                            Material.CATALOGUE,
+                            Material.key(d));
+            FollowedPass pass = Follower.of(d.score(), take(d), ground.a4Hz(), ear).get(0);
+            right += pass.faults().isEmpty() ? 1 : 0;
+            clean += pass.clean() ? 1 : 0;
+            spread[i++] = pass.spreadMs();
+            if (Boolean.getBoolean("show") && !pass.faults().isEmpty()) {
+                System.out.println(ground.key() + " " + pass.faults());
+            }
+        }
+        Arrays.sort(spread);
+        System.out.printf(
+                "followed, %s, %d riffs as written: %d told as written, %d judged as clean, spread"
+                        + " %.1f ms in the middle, %.1f at most%n",
+                source, n, right, clean, spread[n / 2], spread[n - 1]);
+    }
+}
