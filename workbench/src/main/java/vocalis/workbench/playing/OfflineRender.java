@@ -3,6 +3,10 @@ package vocalis.workbench.playing;
 import java.io.IOException;
 import java.io.InterruptedIOException;
 import java.io.OutputStream;
+import java.nio.channels.FileChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutionException;
@@ -197,12 +201,20 @@ public final class OfflineRender {
 
     /** Writes a FLAC file of 24 bits, unless it is cancelled meanwhile. */
     public void flac(OutputStream out, BooleanSupplier cancelled) throws IOException {
-        try (FlacCodec flac = new FlacCodec(out, (int) Player.RATE)) {
-            render(
-                    (block, n) -> {
-                        go(cancelled);
-                        flac.write(block, n);
-                    });
+        Path lent = Files.createTempFile("vocalis", ".flac");
+        try {
+            try (FileChannel file = FileChannel.open(lent, StandardOpenOption.WRITE)) {
+                FlacCodec flac = new FlacCodec(file, (int) Player.RATE);
+                render(
+                        (block, n) -> {
+                            go(cancelled);
+                            flac.write(block, n);
+                        });
+                flac.finish();
+            }
+            Files.copy(lent, out);
+        } finally {
+            Files.delete(lent);
         }
     }
 
