@@ -92,6 +92,11 @@ final class ExportCommand implements Callable<Integer> {
         }
         EachFile each = new EachFile(files, out, spec.commandLine().getErr());
         Exchange.Target target = target(each.folder() || Standard.is(out));
+        if (song && (target == Exchange.Target.PDF || target == Exchange.Target.CSV)) {
+            throw new IllegalArgumentException(
+                    "the sheet and the table are of a riff and not of a song: leave --song out, or"
+                            + " write the song as musicxml, mxl, midi, tab, wav or flac");
+        }
         Catalogue catalogue = new Catalogue();
         Exchange exchange = new Exchange(catalogue, hand.hand());
         SettledShapes resting = new SettledShapes(catalogue, hand.hand());

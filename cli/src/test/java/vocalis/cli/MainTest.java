@@ -77,6 +77,13 @@ class MainTest {
             assertThat(roots(riff)).isEqualTo(roots(before));
             assertThat(riff.length()).isEqualTo(before.length());
         }
+        // A song on paper or as a table would be the riff alone.
+        for (String ending : List.of("pdf", "csv")) {
+            Path to = folder.resolve("song." + ending);
+            assertThat(Main.run("export", one.toString(), "--song", "-o", to.toString()))
+                    .isEqualTo(2);
+            assertThat(to).doesNotExist();
+        }
         // Over a file that is there, of a file that is none, in no format: refused.
         Path bad = Files.writeString(folder.resolve("bad.mid"), "MThd");
         String there = back.resolve("one-musicxml.vocalis.json").toString();

@@ -33,12 +33,24 @@ public record PieceRiff(
         Objects.requireNonNull(riff, "riff");
         versions = List.copyOf(versions);
         secondVersions = List.copyOf(secondVersions);
-        if (second.isPresent() && !second.get().roots().equals(riff.roots())) {
+        second.ifPresent(own -> together(riff, own));
+        check(versions);
+        check(secondVersions);
+    }
+
+    private static void together(Riff riff, Riff second) {
+        if (!second.roots().equals(riff.roots())) {
             throw new IllegalArgumentException(
                     "both guitars play the same roots, but the second has others");
         }
-        check(versions);
-        check(secondVersions);
+        if (!second.ground().board().equals(riff.ground().board())) {
+            throw new IllegalArgumentException(
+                    "both guitars have the same strings, capo and frets, but the second has others");
+        }
+        if (!second.time().equals(riff.time())) {
+            throw new IllegalArgumentException(
+                    "both guitars play in the same meters and tempos, but the second has others");
+        }
     }
 
     private static void check(List<Version> kept) {

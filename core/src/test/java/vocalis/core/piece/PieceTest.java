@@ -9,8 +9,13 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import vocalis.core.edit.Chords;
 import vocalis.core.edit.Strokes;
+import vocalis.core.instrument.Instrument;
+import vocalis.core.instrument.Tuning;
 import vocalis.core.pattern.Anchor;
 import vocalis.core.pattern.Touch;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.TimeLine;
+import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Riffs;
 import vocalis.core.riff.Root;
@@ -54,6 +59,23 @@ class PieceTest {
             assertThat(second.roots()).isEqualTo(next.roots());
             assertThat(families(second)).containsOnly(Family.DRONE);
             assertThat(second.pattern()).isEqualTo(next.pattern());
+        }
+    }
+
+    /** A second guitar on other strings, or in another time, is none of this riff's. */
+    @Test
+    void aSecondGuitarOfOtherStringsOrTimeIsRefused() {
+        Riff riff = Riffs.fourBars();
+        Instrument low = Instrument.of(Tuning.LOW_D);
+        Ground ground = new Ground(low, 0, riff.ground().key(), riff.ground().tone(), 440);
+        for (Riff own :
+                List.of(
+                        riff.withGround(ground),
+                        riff.withTime(TimeLine.of(Meter.COMMON, riff.tempo() + 1)))) {
+            assertThatThrownBy(
+                            () -> new PieceRiff("r", riff, List.of(), Optional.of(own), List.of()))
+                    .isInstanceOf(IllegalArgumentException.class)
+                    .hasMessageContaining("but the second has others");
         }
     }
 

@@ -39,7 +39,8 @@ final class MidiBounds {
         }
         if ((division & 0x8000) != 0 || division == 0) {
             throw new FormatException(
-                    "this MIDI file counts time in film frames; export it in ticks per quarter note");
+                    "this MIDI file counts time in seconds (SMPTE), not in beats; export it with ticks"
+                            + " per quarter note");
         }
         if (tracks > MOST_TRACKS) {
             throw new FormatException("this MIDI file has more than " + MOST_TRACKS + " tracks");

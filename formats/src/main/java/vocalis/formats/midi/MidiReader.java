@@ -384,10 +384,7 @@ final class MidiReader {
                 }
                 int lowest = played.stream().mapToInt(Played::midi).min().orElse(40);
                 board = Placer.board(lowest);
-                int left = Played.place(played, board, time.meters(), drafts);
-                if (left > 0) {
-                    remarks.add(left + " notes that no hand has were left out.");
-                }
+                Played.place(played, board, time.meters(), drafts).ifPresent(remarks::add);
             } else {
                 List<Integer> channels = new ArrayList<>(open.keySet());
                 board = board(new ArrayList<>(open.values()));

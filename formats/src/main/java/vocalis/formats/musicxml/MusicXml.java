@@ -113,7 +113,8 @@ public final class MusicXml implements SheetFormat {
                 files.put(e.getName(), content);
             }
         } catch (IOException | IllegalArgumentException e) {
-            throw new FormatException("this is no compressed MusicXML: " + e.getMessage(), e);
+            throw new FormatException(
+                    "this compressed MusicXML is cut off or damaged; export it again", e);
         }
         byte[] container = files.get(CONTAINER);
         if (container != null) {

@@ -213,10 +213,7 @@ final class MusicXmlReader {
         }
         int lowest = played.stream().mapToInt(Played::midi).min().orElse(40);
         board = part.tuning().isEmpty() ? Placer.board(lowest) : board(p, part);
-        int left = Played.place(played, board, meters, drafts);
-        if (left > 0) {
-            remarks.add(left + " notes that no hand has were left out.");
-        }
+        Played.place(played, board, meters, drafts).ifPresent(remarks::add);
         return board;
     }
 

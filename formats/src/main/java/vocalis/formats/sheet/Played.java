@@ -2,6 +2,7 @@ package vocalis.formats.sheet;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeMap;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.rhythm.MeterMap;
@@ -18,8 +19,8 @@ import vocalis.core.unpick.Placer;
  */
 public record Played(int midi, long at, long length, Dynamics dynamics) {
 
-    /** Places notes on a neck; gives how many were left out because no hand has them. */
-    public static int place(
+    /** Places notes on a neck; says which were left out because no hand has them. */
+    public static Optional<String> place(
             List<Played> notes, Fretboard board, MeterMap meters, List<NoteDraft> to) {
         TreeMap<Long, TreeMap<Integer, Played>> moments = new TreeMap<>();
         for (Played n : notes) {
@@ -47,6 +48,11 @@ public record Played(int midi, long at, long length, Dynamics dynamics) {
                 to.add(d);
             }
         }
-        return left;
+        return left == 0
+                ? Optional.empty()
+                : Optional.of(
+                        left == 1
+                                ? "1 note that no hand has was left out."
+                                : left + " notes that no hand has were left out.");
     }
 }
