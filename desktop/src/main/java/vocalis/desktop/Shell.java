@@ -180,6 +180,7 @@ final class Shell {
                                 commands, models.whereabouts(), models.whereabouts().screens()),
                         commands);
         root.setTop(header);
+        keeping.onTrouble(header::kept);
         magnified = new Magnified(host);
         magnified.size(
                 preferences.number("text.size", Magnified.LEAST, Magnified.MOST, Magnified.LEAST));

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Standing;
 import vocalis.desktop.begin.BeginPane;
@@ -48,6 +49,7 @@ public final class Keeping implements AutoCloseable {
     private final Library library;
     private final Background background = new Background("vocalis-library");
     private final Optional<Journal> journal;
+    private String without = "";
 
     public Keeping(
             Session session,
@@ -65,13 +67,21 @@ public final class Keeping implements AutoCloseable {
         this.journal = journal(data.resolve("journal"));
     }
 
-    private static Optional<Journal> journal(Path folder) {
+    private Optional<Journal> journal(Path folder) {
         try {
             return Optional.of(Journal.in(folder));
         } catch (IOException e) {
-            Log.failed("keeping unsaved work (save it yourself)", e);
+            Log.note("unsaved work is not kept: " + e);
+            without = Journal.why(e);
             return Optional.empty();
         }
+    }
+
+    /** Hears why unsaved work cannot be kept, or that it is kept again. */
+    public void onTrouble(Consumer<Optional<String>> listener) {
+        journal.ifPresentOrElse(
+                j -> j.onTrouble(why -> Background.HOME.execute(() -> listener.accept(why))),
+                () -> listener.accept(Optional.of(without)));
     }
 
     /** The folder of the logbook. */
@@ -161,8 +171,22 @@ public final class Keeping implements AutoCloseable {
                                 if (!left.isEmpty()) {
                                     offer(j, left, 0);
                                 }
+                                if (!j.damaged().isEmpty()) {
+                                    tellDamaged(j.damaged());
+                                }
                             });
                 });
+    }
+
+    private void tellDamaged(List<Path> files) {
+        Ask.tell(
+                host,
+                "Unsaved work was found that cannot be read",
+                (files.size() == 1 ? "The file is" : "The files are")
+                        + " damaged, perhaps cut off when the machine went out. What is in there"
+                        + " stays: "
+                        + files.stream().map(Path::toString).collect(Collectors.joining(", "))
+                        + ". Riffs that you saved are not touched by it.");
     }
 
     private void offer(Journal j, List<Journal.Left> left, int index) {

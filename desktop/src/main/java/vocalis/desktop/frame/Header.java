@@ -1,5 +1,6 @@
 package vocalis.desktop.frame;
 
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -18,6 +19,7 @@ public final class Header extends HBox {
     private final Label title = new Label();
     private final Label state = new Label();
     private final Button save = new Button("Save");
+    private final Label unkept = new Label("unsaved work is not kept");
 
     public Header(Workspace workspace, Menus menus, ScreenKeys screens, Commands commands) {
         this.workspace = workspace;
@@ -31,6 +33,10 @@ public final class Header extends HBox {
         state.setMinWidth(40);
         does(save, "save-now", "strip-button", commands.get("save"));
         Explain.means(save, "What you changed is not saved yet; this keeps it (Ctrl S)");
+        unkept.setId("unkept");
+        unkept.getStyleClass().add("warning");
+        unkept.setMinWidth(Region.USE_PREF_SIZE);
+        kept(Optional.empty());
         Button find = new Button("find a command");
         does(find, "find-key", "find-key", commands.get("search"));
         find.setMinWidth(90);
@@ -41,7 +47,7 @@ public final class Header extends HBox {
         Label mark = new Label("Vocalis");
         mark.getStyleClass().add("wordmark");
         mark.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(title, state, save, screens, find, gap, menus.bar(), mark);
+        getChildren().addAll(title, state, save, unkept, screens, find, gap, menus.bar(), mark);
         setAlignment(Pos.CENTER_LEFT);
         getStyleClass().add("header");
     }
@@ -52,6 +58,19 @@ public final class Header extends HBox {
         b.setFocusTraversable(false);
         b.setMinWidth(Region.USE_PREF_SIZE);
         b.setOnAction(e -> command.action().run());
+    }
+
+    /** Says as long as it is so that what is not saved would be lost, and why. */
+    public void kept(Optional<String> trouble) {
+        unkept.setVisible(trouble.isPresent());
+        unkept.setManaged(trouble.isPresent());
+        trouble.ifPresent(
+                why ->
+                        Explain.means(
+                                unkept,
+                                "If Vocalis ended now, what you have not saved would be lost: "
+                                        + why
+                                        + ". Save it yourself (Ctrl S)."));
     }
 
     /** Shows the title, and whether all of it is saved. */

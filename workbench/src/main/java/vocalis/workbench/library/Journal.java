@@ -5,7 +5,9 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.channels.FileChannel;
+import java.nio.file.AccessDeniedException;
 import java.nio.file.DirectoryStream;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
@@ -15,12 +17,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
 import vocalis.core.piece.Piece;
 import vocalis.formats.FormatException;
 import vocalis.formats.json.Extras;
@@ -95,7 +99,9 @@ public final class Journal implements AutoCloseable {
             Executors.newSingleThreadExecutor(r -> new Thread(r, "vocalis-journal"));
     private final AtomicReference<Wish> waiting = new AtomicReference<>();
     private final Disk disk;
-    private volatile boolean broken;
+    private final List<Path> damaged = new CopyOnWriteArrayList<>();
+    private volatile Optional<String> trouble = Optional.empty();
+    private volatile Consumer<Optional<String>> told = why -> {};
 
     private Journal(Path folder, Path own, Path lockFile, FileChannel lock, Disk disk) {
         this.disk = disk;
@@ -175,6 +181,7 @@ public final class Journal implements AutoCloseable {
     private void delete() {
         try {
             disk.delete(own);
+            state(Optional.empty());
         } catch (IOException e) {
             Log.note("the journal stays: " + e.getMessage());
         }
@@ -187,14 +194,40 @@ public final class Journal implements AutoCloseable {
             s.stamp().ifPresent(x -> top.put("stamp", x));
             top.set("piece", MAPPER.readTree(PieceCodec.write(s.piece(), s.extras())));
             disk.write(own, MAPPER.writeValueAsBytes(top));
-            broken = false;
+            state(Optional.empty());
         } catch (IOException | FormatException e) {
-            // Said once, not at every edit.
-            if (!broken) {
-                broken = true;
-                Log.failed("keeping unsaved work (save it yourself)", e);
+            // Written down once, not at every edit.
+            if (trouble.isEmpty()) {
+                Log.note("unsaved work is not kept: " + e);
             }
+            state(Optional.of(why(e)));
         }
+    }
+
+    /** Why a place for unsaved work cannot be used, in a clause. */
+    public static String why(Exception e) {
+        boolean denied = e instanceof AccessDeniedException;
+        String file = e instanceof FileSystemException f && f.getFile() != null ? f.getFile() : "";
+        return denied && !file.isEmpty()
+                ? file + " may not be written"
+                : e.getMessage() == null ? e.toString() : e.getMessage();
+    }
+
+    private void state(Optional<String> now) {
+        boolean other = !now.equals(trouble);
+        trouble = now;
+        if (other) {
+            told.accept(now);
+        }
+    }
+
+    /**
+     * Hears why unsaved work cannot be kept, or that it is kept again; on the writing thread, and
+     * at once what holds now.
+     */
+    public void onTrouble(Consumer<Optional<String>> listener) {
+        told = listener;
+        listener.accept(trouble);
     }
 
     /** Waits until all that was asked is written. */
@@ -220,7 +253,8 @@ public final class Journal implements AutoCloseable {
         List<Left> found = new ArrayList<>();
         for (Path p : all) {
             if (!p.equals(own) && !lives(p)) {
-                read(p).ifPresent(found::add);
+                Optional<Left> left = read(p);
+                left.ifPresentOrElse(found::add, () -> aside(p));
             }
         }
         return found;
@@ -267,9 +301,33 @@ public final class Journal implements AutoCloseable {
             return Optional.of(
                     new Left(content.piece(), content.extras(), file.map(Path::of), stamp, p));
         } catch (IOException | FormatException | IllegalArgumentException e) {
-            Log.failed("reading unsaved work in " + p.getFileName(), e);
+            Log.note("unsaved work cannot be read in " + p.getFileName() + ": " + e);
             return Optional.empty();
         }
+    }
+
+    /** Puts a file that cannot be read aside, under a name that says so; it stays as it is. */
+    private void aside(Path p) {
+        String name = p.getFileName().toString();
+        String stem = name.substring(0, name.length() - ENDING.length());
+        for (int n = 1; n <= MOST_PLACES; n++) {
+            Path to = folder.resolve(stem + "-damaged-" + n + ".json");
+            if (!Files.exists(to)) {
+                try {
+                    Files.move(p, to);
+                    damaged.add(to);
+                } catch (IOException e) {
+                    Log.note("damaged work stays where it is: " + e.getMessage());
+                    damaged.add(p);
+                }
+                return;
+            }
+        }
+    }
+
+    /** Files that were found and could not be read, where they lie now. */
+    public List<Path> damaged() {
+        return List.copyOf(damaged);
     }
 
     /** Lets go of what was left behind, once it was taken or refused. */

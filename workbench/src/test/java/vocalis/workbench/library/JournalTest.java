@@ -5,10 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Stream;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -89,6 +93,58 @@ class JournalTest {
                     .contains("edit " + last);
         } else {
             assertThat(held).isNull();
+        }
+        clear(folder);
+    }
+
+    /** A disk that refuses is told while it refuses, and told again when it takes what is kept. */
+    @Example
+    void aDiskThatRefusesIsTold() throws Exception {
+        Path folder = Files.createTempDirectory("vocalis-journal");
+        AtomicReference<IOException> refuses = new AtomicReference<>(new IOException("disk full"));
+        Journal.Disk disk =
+                new Journal.Disk() {
+                    @Override
+                    public void write(Path file, byte[] bytes) throws IOException {
+                        if (refuses.get() != null) {
+                            throw refuses.get();
+                        }
+                    }
+
+                    @Override
+                    public void delete(Path file) {}
+                };
+        List<Optional<String>> told = new CopyOnWriteArrayList<>();
+        try (Journal journal = Journal.in(folder, disk)) {
+            journal.onTrouble(told::add);
+            for (int i = 0; i < 3; i++) {
+                journal.keep(PIECE, Extras.NONE, Optional.empty(), Optional.empty());
+                journal.settle();
+            }
+            refuses.set(null);
+            journal.keep(PIECE, Extras.NONE, Optional.empty(), Optional.empty());
+            journal.settle();
+        }
+        assertThat(told)
+                .containsExactly(Optional.empty(), Optional.of("disk full"), Optional.empty());
+        clear(folder);
+    }
+
+    /** Work that is damaged is put aside as it is, and said; whole work beside it is offered. */
+    @Example
+    void damagedWorkIsPutAside() throws Exception {
+        Path folder = Files.createTempDirectory("vocalis-journal");
+        try (Journal journal = Journal.in(folder)) {
+            journal.keep(PIECE, Extras.NONE, Optional.empty(), Optional.empty());
+        }
+        byte[] whole = Files.readAllBytes(folder.resolve("1.journal.json"));
+        byte[] cut = Arrays.copyOf(whole, whole.length / 2);
+        Files.write(folder.resolve("2.journal.json"), cut);
+        try (Journal journal = Journal.in(folder)) {
+            assertThat(journal.left()).extracting(Journal.Left::piece).containsExactly(PIECE);
+            Path aside = folder.resolve("2-damaged-1.json");
+            assertThat(journal.damaged()).containsExactly(aside);
+            assertThat(Files.readAllBytes(aside)).isEqualTo(cut);
         }
         clear(folder);
     }
