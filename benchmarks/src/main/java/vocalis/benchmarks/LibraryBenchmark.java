@@ -53,7 +53,7 @@ public class LibraryBenchmark {
             Files.write(file, PieceCodec.write(p, Extras.NONE));
         }
         long from = System.nanoTime();
-        entries = library.scan(n -> {}, () -> false);
+        entries = library.scan((n, soFar) -> {}, () -> false);
         System.out.printf(
                 "%nlooked through for the first time: %d riffs in %.1f s%n",
                 entries.size(), (System.nanoTime() - from) / 1e9);
@@ -77,7 +77,7 @@ public class LibraryBenchmark {
     /** What a worker does then, nothing changed. */
     @Benchmark
     public List<LibraryEntry> lookedThrough() throws IOException {
-        return library.scan(n -> {}, () -> false);
+        return library.scan((n, soFar) -> {}, () -> false);
     }
 
     /** What a key typed into the search does. */

@@ -101,6 +101,14 @@ class LogbookWindowTest extends WindowDriver {
         LibraryEntry first = listed(robot).get(0);
         assertThat(first.status()).isEqualTo(Standing.Status.IDEA.words());
 
+        // A title typed at once is looked for: it rates nothing and opens nothing.
+        robot.write("5 thorn");
+        await("looked for", () -> listed(robot).isEmpty());
+        press(robot, KeyCode.CONTROL, KeyCode.A);
+        press(robot, KeyCode.DELETE);
+        await("both again", () -> listed(robot).size() == 2);
+        assertThat(listed(robot)).allMatch(e -> e.rating() == 0);
+        press(robot, KeyCode.DOWN);
         press(robot, KeyCode.DIGIT4);
         await("rated", () -> listed(robot).stream().anyMatch(e -> e.rating() == 4));
         press(robot, KeyCode.T);

@@ -51,7 +51,7 @@ class SavingWindowTest extends WindowDriver {
         await("saved", () -> Files.exists(saved) && fx(() -> !shell.workspace().changed()));
         assertThat(PieceFiles.read(saved).piece().title()).isEqualTo("Kilnyard");
         assertThat(fx(() -> shell.workspace().content().title())).isEqualTo("Kilnyard");
-        assertThat(new Library(riffs(), folder).scan(n -> {}, () -> false))
+        assertThat(new Library(riffs(), folder).scan((n, soFar) -> {}, () -> false))
                 .extracting(LibraryEntry::title)
                 .contains("Kilnyard");
     }
@@ -100,7 +100,7 @@ class SavingWindowTest extends WindowDriver {
         await("opened", () -> fx(() -> shell.workspace().file().isPresent()));
         Library library = new Library(riffs(), folder);
         await("known", () -> Files.exists(folder.resolve("library-elsewhere.json")));
-        List<LibraryEntry> all = library.scan(n -> {}, () -> false);
+        List<LibraryEntry> all = library.scan((n, soFar) -> {}, () -> false);
         assertThat(all).extracting(LibraryEntry::title).contains(Demo.pieces().get(2).title());
         assertThat(library.file(all.get(0))).isEqualTo(file);
         Path away = library.trash(all.get(0));

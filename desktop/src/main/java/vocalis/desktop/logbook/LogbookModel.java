@@ -62,6 +62,7 @@ public final class LogbookModel {
     private LibraryQuery query = LibraryQuery.of("");
     private Order order = Order.CHANGED;
     private boolean held;
+    private boolean reading;
 
     public LogbookModel(Session session, Hearing hearing, Library library, Background background) {
         this.session = session;
@@ -136,17 +137,33 @@ public final class LogbookModel {
     }
 
     private void scan() {
+        reading = true;
+        fill();
         work(
                 "looking through " + library.folder(),
                 () ->
                         library.scan(
-                                n -> {
-                                    if (n % TELL_EVERY == 0) {
-                                        Background.HOME.execute(() -> count.set(n + " read …"));
+                                (n, soFar) -> {
+                                    if (n % TELL_EVERY == 1) {
+                                        List<LibraryEntry> some = List.copyOf(soFar);
+                                        Background.HOME.execute(() -> meanwhile(n, some));
                                     }
                                 },
                                 closed::get),
-                this::take);
+                found -> {
+                    reading = false;
+                    take(found);
+                });
+    }
+
+    /** What was read so far is shown while the rest is read, where nothing was remembered. */
+    private void meanwhile(int read, List<LibraryEntry> some) {
+        if (reading && !closed.get()) {
+            if (some.size() > all.size()) {
+                take(some);
+            }
+            count.set(read + " read …");
+        }
     }
 
     /** Looks for something else. */
@@ -168,9 +185,11 @@ public final class LogbookModel {
         count.set(fitting.size() + of + (all.size() == 1 ? " riff, " : " riffs, ") + order.words);
         nothing.set(
                 all.isEmpty()
-                        ? "Nothing here: Ctrl J catches the riff as an idea, Ctrl S keeps it in "
-                                + folder()
-                                + "."
+                        ? reading
+                                ? "Looking through " + folder() + " …"
+                                : "Nothing here: Ctrl J catches the riff as an idea, Ctrl S keeps it in "
+                                        + folder()
+                                        + "."
                         : "No riff fits what is searched for. Ctrl F changes it.");
         shown.setAll(fitting);
     }

@@ -74,7 +74,8 @@ public final class LogbookSheet {
         body.getStyleClass().add("help");
         sheet = host.open("Logbook", body, WIDTH);
         sheet.onClosed(model::close);
-        sheet.focus(list);
+        // A title typed at once is looked for; the letters that do something are the list's.
+        sheet.focus(search);
         model.open();
     }
 

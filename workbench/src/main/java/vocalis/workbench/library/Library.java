@@ -9,13 +9,14 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.BiConsumer;
 import java.util.function.BooleanSupplier;
-import java.util.function.IntConsumer;
 import java.util.function.UnaryOperator;
 import vocalis.core.piece.Piece;
 import vocalis.formats.json.Extras;
@@ -65,10 +66,12 @@ public final class Library {
     /**
      * Looks the folder through, reading what is new or changed; long the first time.
      *
-     * @param read told how many files were read so far
+     * @param read told after each file that is read how many were, and all that is found so far
      * @param cancelled asked between files; then what was found so far is given
      */
-    public List<LibraryEntry> scan(IntConsumer read, BooleanSupplier cancelled) throws IOException {
+    public List<LibraryEntry> scan(
+            BiConsumer<Integer, List<LibraryEntry>> read, BooleanSupplier cancelled)
+            throws IOException {
         Map<String, LibraryEntry> known = new HashMap<>();
         remembered().forEach(e -> known.put(e.file(), e));
         List<LibraryEntry> found = new ArrayList<>();
@@ -86,7 +89,9 @@ public final class Library {
             long modified = a.lastModifiedTime().toMillis();
             if (e == null || e.modified() != modified || e.size() != a.size()) {
                 e = read(f, name, modified, a.size());
-                read.accept(++fresh);
+                found.add(e);
+                read.accept(++fresh, Collections.unmodifiableList(found));
+                continue;
             }
             found.add(e);
         }

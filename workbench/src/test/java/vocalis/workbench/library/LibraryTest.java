@@ -29,7 +29,7 @@ class LibraryTest {
     }
 
     private List<LibraryEntry> scan(AtomicInteger read) throws Exception {
-        return library.scan(read::set, () -> false);
+        return library.scan((n, soFar) -> read.set(n), () -> false);
     }
 
     private List<String> found(String query) throws Exception {
