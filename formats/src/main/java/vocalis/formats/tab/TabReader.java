@@ -140,7 +140,7 @@ final class TabReader {
                 continue;
             }
             for (List<TabSystem.Line> part : parted(lines)) {
-                TabSystem s = new TabSystem(part);
+                TabSystem s = new TabSystem(part, remarks);
                 int first = part.get(0).number() - 1;
                 for (int k = Math.max(above, first - NEAR); k < first; k++) {
                     if (TabSystem.line(k + 1, text[k]) == null) {

@@ -1,6 +1,7 @@
 package vocalis.formats.tab;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -52,7 +53,10 @@ final class TabSystem {
     private String palm = "";
     private int times;
 
-    TabSystem(List<Line> lines) throws FormatException {
+    /**
+     * @param remarks what was taken for what is added here
+     */
+    TabSystem(List<Line> lines, Collection<String> remarks) throws FormatException {
         List<Line> plain = new ArrayList<>();
         for (Line l : lines) {
             Matcher m = TIMES_BEHIND.matcher(l.text());
@@ -63,7 +67,7 @@ final class TabSystem {
                 plain.add(l);
             }
         }
-        this.lines = List.copyOf(plain);
+        this.lines = List.copyOf(Straightened.of(plain, remarks));
         findBars();
     }
 
@@ -242,20 +246,22 @@ final class TabSystem {
 
     /** A bar line that not all strings have where they reach so far is no bar line. */
     private void crooked(int column) throws FormatException {
+        TreeSet<Integer> with = new TreeSet<>();
         TreeSet<Integer> without = new TreeSet<>();
         for (Line l : lines) {
-            boolean there = column < l.text().length();
-            if (there && l.text().charAt(column) != '|') {
-                without.add(l.number());
+            if (column < l.text().length()) {
+                (l.text().charAt(column) == '|' ? with : without).add(l.number());
             }
         }
         if (without.isEmpty()) {
             bars.add(column);
             return;
         }
+        // The fewer are the ones at fault.
+        TreeSet<Integer> fault = with.size() < without.size() ? with : without;
         throw new FormatException(
                 "line "
-                        + without.first()
+                        + fault.first()
                         + ", column "
                         + (column + 1)
                         + ": the bar lines of this system do not stand beneath each other; add or"

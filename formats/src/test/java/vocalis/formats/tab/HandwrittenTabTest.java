@@ -11,6 +11,7 @@ import vocalis.core.rhythm.Ticks;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Score;
+import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
 import vocalis.formats.FormatException;
 import vocalis.formats.sheet.Imported;
@@ -351,14 +352,70 @@ class HandwrittenTabTest {
                                         """
                                         e|-------|-------|
                                         B|-------|-------|
-                                        G|------|--------|
+                                        G|---|-----------|
                                         D|-2---2-|-2---2-|
                                         A|-2---2-|-2---2-|
                                         E|-0---0-|-0---0-|
                                         """))
                 .isInstanceOf(FormatException.class)
-                .hasMessageContaining("line ")
-                .hasMessageContaining("column ");
+                .hasMessageContaining("line 3, column 6");
+    }
+
+    /** Any one dash is taken away on strings that are struck together: it is read as before. */
+    @Test
+    void aMissingDashIsPutBack() throws FormatException {
+        String whole =
+                """
+                e|-----------------|-----------------|
+                B|-----------------|-----------------|
+                G|-----------------|-4---4-----4-----|
+                D|-7---7-----7-----|-4---4-----4-----|
+                A|-7---7-----7-----|-2---2-----2-----|
+                E|-5---5-5-----5-5-|-----------------|
+                """;
+        List<ScoreNote> asWritten = score(whole).notes();
+        String[] lines = whole.split("\n");
+        int tried = 0;
+        for (int line : new int[] {0, 1, 2, 3, 4}) {
+            for (int i = 2; i < lines[line].length(); i++) {
+                if (lines[line].charAt(i) == '-') {
+                    String[] now = lines.clone();
+                    now[line] = lines[line].substring(0, i) + lines[line].substring(i + 1);
+                    Imported read = read(String.join("\n", now));
+                    assertThat(read.sheet().score().notes())
+                            .as("%s", now[line])
+                            .isEqualTo(asWritten);
+                    assertThat(read.remarks())
+                            .anyMatch(
+                                    r ->
+                                            r.startsWith(
+                                                    "Line " + (line + 1) + " has a dash too few"));
+                    tried++;
+                }
+            }
+        }
+        assertThat(tried).isGreaterThan(140);
+    }
+
+    /** A dash too many goes again, and two; of three it is not sure what was meant. */
+    @Test
+    void dashesTooManyAreTakenAway() throws FormatException {
+        String whole =
+                """
+                e|-----------------|
+                B|-----------------|
+                G|-----------------|
+                D|-7---7-----7-----|
+                A|-7---7-----7-----|
+                E|-5---5-----5-----|
+                """;
+        for (int more = 1; more <= 2; more++) {
+            String wide = whole.replace("A|-7---7", "A|-7---" + "-".repeat(more) + "7");
+            assertThat(score(wide).notes()).isEqualTo(score(whole).notes());
+        }
+        assertThatThrownBy(() -> read(whole.replace("A|-7---7", "A|-7------7")))
+                .isInstanceOf(FormatException.class)
+                .hasMessageContaining("line 5, ");
     }
 
     @Test
