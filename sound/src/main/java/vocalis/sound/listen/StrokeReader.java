@@ -126,7 +126,9 @@ public final class StrokeReader {
     private HeardNotes single(HeardPitch p, HeardNotes read, boolean stopped) {
         int midi = (int) Math.round(p.midi(a4Hz) - read.cents() / 100);
         int wide = stopped ? 1 : 0;
-        if (stopped && read.midi().stream().noneMatch(m -> m < midi + 10)) {
+        boolean above =
+                !read.midi().isEmpty() && read.midi().stream().allMatch(m -> m >= midi + 10);
+        if (stopped && above) {
             return all(midi + 12, wide, read) ? note(midi + 12, read.cents(), read) : read;
         }
         boolean there = stopped || read.midi().contains(midi);

@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.DirectoryStream;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -206,11 +207,15 @@ public final class Journal implements AutoCloseable {
 
     /** Why a place for unsaved work cannot be used, in a clause. */
     public static String why(Exception e) {
-        boolean denied = e instanceof AccessDeniedException;
-        String file = e instanceof FileSystemException f && f.getFile() != null ? f.getFile() : "";
-        return denied && !file.isEmpty()
-                ? file + " may not be written"
-                : e.getMessage() == null ? e.toString() : e.getMessage();
+        if (e instanceof FileSystemException f && f.getFile() != null && f.getReason() == null) {
+            return f.getFile()
+                    + (f instanceof AccessDeniedException
+                            ? " may not be written"
+                            : f instanceof FileAlreadyExistsException
+                                    ? " is in the way of the folder"
+                                    : " cannot be written");
+        }
+        return e.getMessage() == null ? e.toString() : e.getMessage();
     }
 
     private void state(Optional<String> now) {
