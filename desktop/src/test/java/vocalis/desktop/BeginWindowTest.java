@@ -165,7 +165,6 @@ class BeginWindowTest extends WindowDriver {
         press(robot, KeyCode.CONTROL, KeyCode.Z);
         press(robot, KeyCode.CONTROL, KeyCode.N);
         assertThat(begins(robot)).isTrue();
-        settle();
         clickOn(robot, "Wet Slate (demo)");
         await("opened", () -> fx(() -> shell.workspace().content().title()).equals("Wet Slate"));
         assertThat(begins(robot)).isFalse();

@@ -15,6 +15,7 @@ import javafx.event.EventType;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -259,6 +260,14 @@ abstract class WindowDriver {
     }
 
     static FxRobot clickOn(FxRobot robot, String what) {
+        // What was put there this moment lies elsewhere until it is laid out.
+        fx(
+                () -> {
+                    Parent root = robot.lookup(what).query().getScene().getRoot();
+                    root.applyCss();
+                    root.layout();
+                    return root;
+                });
         return clickOn(robot, robot.point(what).query());
     }
 

@@ -274,12 +274,6 @@ public final class BeginPane extends StackPane {
     }
 
     private void offer(List<Riffs> all) {
-        List<String> shown =
-                others.getChildren().stream().map(b -> ((Button) b).getText()).toList();
-        if (all.stream().map(Riffs::title).toList().equals(shown)) {
-            // Asked twice: what is being clicked stays.
-            return;
-        }
         others.getChildren().clear();
         for (Riffs r : all) {
             Button b = new Button(r.title());
