@@ -324,7 +324,10 @@ class ArchitectureTest {
         noClasses()
                 .that()
                 .resideOutsideOfPackages(
-                        "vocalis.sound.device..", "vocalis.formats.midi..", "vocalis.formats.wav..")
+                        "vocalis.sound.device..",
+                        "vocalis.formats.midi..",
+                        "vocalis.formats.wav..",
+                        "vocalis.benchmarks..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("javax.sound..")

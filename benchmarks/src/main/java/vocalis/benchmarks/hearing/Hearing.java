@@ -1,42 +1,34 @@
 package vocalis.benchmarks.hearing;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
-import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.function.Predicate;
 import vocalis.core.derive.Derived;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
-import vocalis.core.mix.Mix;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
-import vocalis.core.score.Dynamics;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.sound.listen.OnsetFinder;
 import vocalis.sound.listen.Take;
-import vocalis.workbench.listening.Ear;
-import vocalis.workbench.listening.FollowedPass;
-import vocalis.workbench.listening.Follower;
 import vocalis.workbench.listening.Holding;
 import vocalis.workbench.listening.PlayIn;
-import vocalis.workbench.playing.Heard;
-import vocalis.workbench.playing.OfflineRender;
-import vocalis.workbench.playing.Player;
 
 /**
  * How often the ears are right, on sounds whose notes are known.
@@ -47,37 +39,30 @@ import vocalis.workbench.playing.Player;
  * played N (own|edge|gain|recorded) SEED            riffs written down
  * strokes N (own|edge|gain|recorded) SEED           where strokes are
  * followed N (own|edge|gain|recorded) SEED          riffs as written, laid beside their score
+ * wrong N (own|recorded) SEED                       riffs with one thing otherwise
  * </pre>
  */
 public final class Hearing {
 
-    private static final int CLEAN_GUITAR = 27;
-    private static final double BEGINS = 0.1;
-    private static final double STRUM_SECONDS = 1.2;
-    private static final double TAIL_SECONDS = 0.7;
-
     /** How late the recordings rise, in the middle. */
     private static final double ATTACK = 0.012;
-
-    private static final double PALM_SECONDS = 0.09;
-
-    /** Notes of a strum follow one another so closely, in seconds. */
-    private static final double STAGGER = 0.006;
 
     private final int n;
     private final String source;
     private final long seed;
+    private final Sounds sounds;
 
     private Hearing(int n, String source, long seed) {
         this.n = n;
         this.source = source;
         this.seed = seed;
+        sounds = new Sounds(source);
     }
 
     public static void main(String[] args) throws IOException {
         if (args.length < 4) {
             System.err.println(
-                    "held|published|played|strokes|followed N own|edge|gain|recorded|FILE SEED");
+                    "held|published|played|strokes|followed|wrong N own|edge|gain|recorded|FILE SEED");
             System.exit(2);
         }
         Hearing h = new Hearing(Integer.parseInt(args[1]), args[2], Long.parseLong(args[3]));
@@ -87,37 +72,12 @@ public final class Hearing {
             case "published" -> h.published();
             case "played" -> h.played();
             case "strokes" -> h.strokes();
-            case "followed" -> h.followed();
+            case "followed" -> new Passes(h.n, h.source, h.seed).followed();
+            case "wrong" -> new Passes(h.n, h.source, h.seed).wrong();
             default -> throw new IllegalArgumentException(args[0]);
         }
         System.out.printf("%.0f s%n", (System.nanoTime() - from) / 1e9);
         System.exit(0);
-    }
-
-    private Tone tone() {
-        return switch (source) {
-            case "edge" -> Tone.EDGE;
-            case "gain" -> Tone.GAIN;
-            default -> Tone.CLEAN;
-        };
-    }
-
-    private Take strum(Shape shape) throws IOException {
-        Ground ground = Material.ground(tone());
-        if (source.equals("recorded")) {
-            List<Recorded.Note> notes = new ArrayList<>();
-            double at = BEGINS;
-            for (int s : shape.sounded()) {
-                int midi = ground.board().midi(s, shape.fret(s));
-                notes.add(new Recorded.Note(at, STRUM_SECONDS, midi, 90));
-                at += STAGGER;
-            }
-            return Recorded.of(notes, CLEAN_GUITAR);
-        }
-        float[] strum = OfflineRender.of(shape, ground, STRUM_SECONDS).samples();
-        float[] later = new float[strum.length + 2 * (int) (BEGINS * Player.RATE)];
-        System.arraycopy(strum, 0, later, later.length - strum.length, strum.length);
-        return Take.ofStereo(later, Player.RATE);
     }
 
     private static Set<Integer> classes(Shape shape, Fretboard board) {
@@ -145,7 +105,7 @@ public final class Hearing {
         for (Shape shape : shapes) {
             Holding h =
                     Holding.of(
-                            strum(shape),
+                            sounds.strum(shape),
                             board,
                             440,
                             Hand.MEDIUM,
@@ -179,52 +139,20 @@ public final class Hearing {
 
     /** Shapes of a data set of one a line, with frets from the lowest string, -1 for silent. */
     private void published() throws IOException {
-        Pattern frets = Pattern.compile("\"frets\": \\[([-0-9, ]+)]");
-        Set<Shape> all = new HashSet<>();
-        List<Shape> shapes = new ArrayList<>();
+        ObjectMapper json = new ObjectMapper();
+        Set<Shape> all = new LinkedHashSet<>();
         for (String line : Files.readAllLines(Path.of(source), StandardCharsets.UTF_8)) {
-            Matcher m = frets.matcher(line);
-            if (m.find()) {
-                Shape shape = Shape.silent(6);
-                int string = 0;
-                for (String f : m.group(1).split(", ")) {
-                    int fret = Integer.parseInt(f.trim());
-                    shape = fret < 0 ? shape : shape.with(string, fret);
-                    string++;
-                }
-                if (all.add(shape)) {
-                    shapes.add(shape);
-                }
+            Shape shape = Shape.silent(6);
+            int string = 0;
+            for (JsonNode fret : json.readTree(line).get("frets")) {
+                shape = fret.asInt() < 0 ? shape : shape.with(string, fret.asInt());
+                string++;
             }
+            all.add(shape);
         }
+        List<Shape> shapes = new ArrayList<>(all);
         Collections.shuffle(shapes, new Random(seed));
         held(shapes.subList(0, Math.min(n, shapes.size())));
-    }
-
-    private Take take(Derived d) throws IOException {
-        Score score = d.score();
-        if (!source.equals("recorded")) {
-            Ground ground = d.riff().ground().withTone(tone());
-            Heard heard = new Heard(score, Optional.empty(), ground, Mix.ALONE);
-            float[] stereo = OfflineRender.of(heard, 1, TAIL_SECONDS).samples();
-            return Take.ofStereo(stereo, Player.RATE);
-        }
-        List<Recorded.Note> notes = new ArrayList<>();
-        for (Onset o : score.onsets()) {
-            double stagger = 0;
-            for (ScoreNote note : o.notes()) {
-                if (!note.tied()) {
-                    double from = score.time().tempos().seconds(note.at()) + stagger;
-                    double to = score.time().tempos().seconds(note.end());
-                    double until = o.muted() ? Math.min(to, from + PALM_SECONDS) : to;
-                    int loud = o.dynamics() == Dynamics.ACCENT ? 110 : o.muted() ? 75 : 90;
-                    int midi = score.board().midi(note.string(), note.fret());
-                    notes.add(new Recorded.Note(from, until - 0.004, midi, loud));
-                    stagger += STAGGER / 2;
-                }
-            }
-        }
-        return Recorded.of(notes, CLEAN_GUITAR);
     }
 
     private static List<double[]> written(Score score) {
@@ -248,7 +176,7 @@ public final class Hearing {
         double worst = 1;
         for (Derived d : Material.riffs(n, seed)) {
             Ground ground = d.riff().ground();
-            Take take = take(d);
+            Take take = sounds.take(d);
             PlayIn in = new PlayIn(ground, Material.key(d), Hand.MEDIUM, Material.CATALOGUE);
             long from = System.nanoTime();
             PlayIn.Draft draft =
@@ -290,8 +218,7 @@ public final class Hearing {
     }
 
     /** Whether a note is the first of some that has this pitch and falls within 30 ms. */
-    private static java.util.function.Predicate<double[]> firstMatch(
-            double at, int midi, List<double[]> among) {
+    private static Predicate<double[]> firstMatch(double at, int midi, List<double[]> among) {
         double[] first =
                 among.stream()
                         .filter(w -> w[1] == midi && Math.abs(w[0] - at) < 0.03)
@@ -308,9 +235,9 @@ public final class Hearing {
         for (Derived d : Material.riffs(n, seed)) {
             Score score = d.score();
             List<Onset> onsets = score.onsets().stream().filter(o -> !o.tied()).toList();
-            double late = source.equals("recorded") ? ATTACK : 0;
+            double late = sounds.recorded() ? ATTACK : 0;
             List<Double> left = new ArrayList<>();
-            OnsetFinder.of(take(d)).forEach(t -> left.add(t - late));
+            OnsetFinder.of(sounds.take(d)).forEach(t -> left.add(t - late));
             for (int i = 0; i < onsets.size(); i++) {
                 double at = score.time().tempos().seconds(onsets.get(i).at());
                 boolean hit =
@@ -333,34 +260,5 @@ public final class Hearing {
                 "strokes, %s, %d riffs: %d of %d within 10 ms (%.1f %%), %d under the palm after"
                         + " a ringing chord not found, %d where nothing is%n",
                 source, n, found, wanted, 100.0 * found / wanted, hidden, extra);
-    }
-
-    private void followed() throws IOException {
-        int right = 0;
-        int clean = 0;
-        double[] spread = new double[n];
-        int i = 0;
-        for (Derived d : Material.riffs(n, seed)) {
-            Ground ground = d.riff().ground();
-            Ear ear =
-                    new Ear(
-                            ground.board(),
-                            ground.a4Hz(),
-                            Hand.MEDIUM,
-                            Material.CATALOGUE,
-                            Material.key(d));
-            FollowedPass pass = Follower.of(d.score(), take(d), ground.a4Hz(), ear).get(0);
-            right += pass.faults().isEmpty() ? 1 : 0;
-            clean += pass.clean() ? 1 : 0;
-            spread[i++] = pass.spreadMs();
-            if (Boolean.getBoolean("show") && !pass.faults().isEmpty()) {
-                System.out.println(ground.key() + " " + pass.faults());
-            }
-        }
-        Arrays.sort(spread);
-        System.out.printf(
-                "followed, %s, %d riffs as written: %d told as written, %d judged as clean, spread"
-                        + " %.1f ms in the middle, %.1f at most%n",
-                source, n, right, clean, spread[n / 2], spread[n - 1]);
     }
 }

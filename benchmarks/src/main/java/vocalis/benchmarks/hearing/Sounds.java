@@ -1,0 +1,100 @@
+package vocalis.benchmarks.hearing;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import vocalis.core.derive.Derived;
+import vocalis.core.instrument.Shape;
+import vocalis.core.mix.Mix;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Tone;
+import vocalis.core.score.Dynamics;
+import vocalis.core.score.Onset;
+import vocalis.core.score.Score;
+import vocalis.core.score.ScoreNote;
+import vocalis.sound.listen.Take;
+import vocalis.workbench.playing.Heard;
+import vocalis.workbench.playing.OfflineRender;
+import vocalis.workbench.playing.Player;
+
+/** Shapes and scores as a source plays them: our own strings in a tone, or a recorded guitar. */
+final class Sounds {
+
+    private static final int CLEAN_GUITAR = 27;
+    private static final double BEGINS = 0.1;
+    private static final double STRUM_SECONDS = 1.2;
+    private static final double TAIL_SECONDS = 0.7;
+    private static final double PALM_SECONDS = 0.09;
+
+    /** Notes of a strum follow one another so closely, in seconds. */
+    private static final double STAGGER = 0.006;
+
+    private final String source;
+
+    /**
+     * @param source own, edge, gain or recorded
+     */
+    Sounds(String source) {
+        this.source = source;
+    }
+
+    boolean recorded() {
+        return source.equals("recorded");
+    }
+
+    private Tone tone() {
+        return switch (source) {
+            case "edge" -> Tone.EDGE;
+            case "gain" -> Tone.GAIN;
+            default -> Tone.CLEAN;
+        };
+    }
+
+    Take strum(Shape shape) throws IOException {
+        Ground ground = Material.ground(tone());
+        if (recorded()) {
+            List<Recorded.Note> notes = new ArrayList<>();
+            double at = BEGINS;
+            for (int s : shape.sounded()) {
+                int midi = ground.board().midi(s, shape.fret(s));
+                notes.add(new Recorded.Note(at, STRUM_SECONDS, midi, 90));
+                at += STAGGER;
+            }
+            return Recorded.of(notes, CLEAN_GUITAR);
+        }
+        float[] strum = OfflineRender.of(shape, ground, STRUM_SECONDS).samples();
+        float[] later = new float[strum.length + 2 * (int) (BEGINS * Player.RATE)];
+        System.arraycopy(strum, 0, later, later.length - strum.length, strum.length);
+        return Take.ofStereo(later, Player.RATE);
+    }
+
+    Take take(Derived d) throws IOException {
+        return take(d.score(), d.riff().ground());
+    }
+
+    Take take(Score score, Ground of) throws IOException {
+        if (!recorded()) {
+            Ground ground = of.withTone(tone());
+            Heard heard = new Heard(score, Optional.empty(), ground, Mix.ALONE);
+            float[] stereo = OfflineRender.of(heard, 1, TAIL_SECONDS).samples();
+            return Take.ofStereo(stereo, Player.RATE);
+        }
+        List<Recorded.Note> notes = new ArrayList<>();
+        for (Onset o : score.onsets()) {
+            double stagger = 0;
+            for (ScoreNote note : o.notes()) {
+                if (!note.tied()) {
+                    double from = score.time().tempos().seconds(note.at()) + stagger;
+                    double to = score.time().tempos().seconds(note.end());
+                    double until = o.muted() ? Math.min(to, from + PALM_SECONDS) : to;
+                    int loud = o.dynamics() == Dynamics.ACCENT ? 110 : o.muted() ? 75 : 90;
+                    int midi = score.board().midi(note.string(), note.fret());
+                    notes.add(new Recorded.Note(from, until - 0.004, midi, loud));
+                    stagger += STAGGER / 2;
+                }
+            }
+        }
+        return Recorded.of(notes, CLEAN_GUITAR);
+    }
+}
