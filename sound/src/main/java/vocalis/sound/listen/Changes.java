@@ -23,21 +23,11 @@ public final class Changes {
 
     private static final double SILENT = 1e-5;
 
-    private static final double STEP_SECONDS = 0.005;
-    private static final double BRIGHT_SECONDS = 0.021;
-    private static final double BRIGHT_FROM_HZ = 1500;
-    private static final double BRIGHT_TO_HZ = 10_000;
-
-    /** Partials under this share of the take's peak say nothing. */
-    private static final double LEAST_BRIGHT = 2.5e-4;
-
     private final Take take;
     private final double a4Hz;
-    private final double loudest;
 
     public Changes(Take take, double a4Hz) {
         this.take = take;
-        loudest = take.peak();
         this.a4Hz = a4Hz;
     }
 
@@ -94,48 +84,6 @@ public final class Changes {
             most = Math.max(most, 20 * Math.log10(is / was));
         }
         return most > -KEPT_DB;
-    }
-
-    /**
-     * Where something is struck again near a time; NaN where nothing is. The pick brings back high
-     * partials that a ringing string has lost: the mean rise of all between 1.5 and 10 kHz from
-     * just before to just after, each octave counting alike.
-     *
-     * @param within seconds to both sides
-     * @param least the rise in dB from which on it is a stroke
-     */
-    public double struckAgain(double at, double within, double least) {
-        double most = least;
-        double best = Double.NaN;
-        for (double t = at - within; t <= at + within; t += STEP_SECONDS) {
-            double rise = brightening(t);
-            if (rise > most) {
-                most = rise;
-                best = t;
-            }
-        }
-        return best;
-    }
-
-    /** How much brighter it gets at a time, in dB. */
-    double brightening(double at) {
-        Windows w = new Windows(take, Windows.size(BRIGHT_SECONDS, take.rate()));
-        double[] before = new double[w.bins()];
-        double[] after = new double[w.bins()];
-        int frame = take.frame(at);
-        w.magnitudes(frame - 2 * w.bins(), before);
-        w.magnitudes(frame, after);
-        double least = LEAST_BRIGHT * loudest;
-        double sum = 0;
-        double all = 0;
-        for (int k = 1; k < before.length && w.hz(k) < BRIGHT_TO_HZ; k++) {
-            if (w.hz(k) >= BRIGHT_FROM_HZ) {
-                double rise = 20 * Math.log10((after[k] + least) / (before[k] + least));
-                sum += Math.max(0, rise) / k;
-                all += 1.0 / k;
-            }
-        }
-        return all == 0 ? 0 : sum / all;
     }
 
     private double hz(int midi, double cents) {

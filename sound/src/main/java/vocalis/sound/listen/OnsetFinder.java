@@ -54,7 +54,7 @@ public final class OnsetFinder {
     /** And so many times as much as it does in the middle. */
     private static final double OVER_USUAL = 2.6;
 
-    private static final double BRIGHT_NEAR_SECONDS = 0.035;
+    private static final int BRIGHT_NEAR = 7;
     private static final double BRIGHT_NEAR_MS = 4;
 
     /** So far apart a rise and a brightening are one. */
@@ -62,12 +62,10 @@ public final class OnsetFinder {
 
     private final Take take;
     private final int hop;
-    private final Changes changes;
 
     private OnsetFinder(Take take) {
         this.take = take;
         hop = take.frame(HOP_SECONDS);
-        changes = new Changes(take, 440);
     }
 
     /** Where something is struck, in seconds from the beginning, by time. */
@@ -96,7 +94,7 @@ public final class OnsetFinder {
         for (int i = 0; i < n; i++) {
             boolean peak = flux[i] > 0 && top(flux, i) && level(i) >= quietest;
             if (peak && flux[i] >= mean(flux, i) + least) {
-                double at = placed(i, Math.max(CLEARLY_BRIGHTER_DB, OVER_USUAL * usual));
+                double at = placed(i, bright, Math.max(CLEARLY_BRIGHTER_DB, OVER_USUAL * usual));
                 if (at - last >= APART_SECONDS) {
                     all.add(at);
                     last = at;
@@ -109,19 +107,24 @@ public final class OnsetFinder {
     /**
      * Where a stroke is that was found near a hop: where it rises, unless it gets bright elsewhere.
      */
-    private double placed(int hop, double clearly) {
+    private double placed(int hop, double[] bright, double clearly) {
         double risen = rise(hop * HOP_SECONDS, NEAR_MS);
-        double bright = changes.struckAgain(hop * HOP_SECONDS, BRIGHT_NEAR_SECONDS, clearly);
-        return Double.isNaN(bright) || Math.abs(bright - risen) < SAME_SECONDS
+        int best = hop;
+        for (int k = hop - BRIGHT_NEAR; k <= hop + BRIGHT_NEAR; k++) {
+            best = k >= 0 && k < bright.length && bright[k] > bright[best] ? k : best;
+        }
+        double there = best * HOP_SECONDS;
+        return bright[best] <= clearly || Math.abs(there - risen) < SAME_SECONDS
                 ? risen
-                : rise(bright, BRIGHT_NEAR_MS);
+                : rise(there, BRIGHT_NEAR_MS);
     }
 
     /** How much brighter it gets at every hop that is loud enough. */
     private double[] bright(int hops, double quietest) {
+        Brightness brightness = new Brightness(take);
         double[] bright = new double[hops];
         for (int i = 0; i < hops; i++) {
-            bright[i] = level(i) >= quietest ? changes.brightening(i * HOP_SECONDS) : 0;
+            bright[i] = level(i) >= quietest ? brightness.rise(i * HOP_SECONDS) : 0;
         }
         return bright;
     }

@@ -105,7 +105,7 @@ public final class StrokeReader {
         HeardNotes read = chords.at(at, Math.min(until, at + Math.max(0.08, length)));
         double fell = fell(begins, at, until);
         boolean stopped = new HeardStroke(at, length, read, 0, fell).muted();
-        Optional<HeardPitch> one = pitches.at(at + 0.03).filter(p -> p.sure() > PERIODIC);
+        Optional<PitchReader.Heard> one = pitches.at(at + 0.03).filter(p -> p.sure() > PERIODIC);
         HeardNotes notes = one.map(p -> single(p, read, stopped)).orElse(read);
         return new HeardStroke(at, length, notes, db(begins), fell);
     }
@@ -123,7 +123,7 @@ public final class StrokeReader {
      * repeats with the note below, whose own fundamental is not there. What is stopped at once is
      * read a semitone wide, and may repeat with the octave below.
      */
-    private HeardNotes single(HeardPitch p, HeardNotes read, boolean stopped) {
+    private HeardNotes single(PitchReader.Heard p, HeardNotes read, boolean stopped) {
         int midi = (int) Math.round(p.midi(a4Hz) - read.cents() / 100);
         int wide = stopped ? 1 : 0;
         boolean above =

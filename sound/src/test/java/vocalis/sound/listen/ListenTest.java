@@ -77,6 +77,19 @@ class ListenTest {
         }
     }
 
+    /** A string that rings and is struck again gets bright there, and nowhere else. */
+    @Test
+    void aRingingStringThatIsStruckAgainGetsBright() {
+        double[] x = silence(3);
+        pluck(x, 0.2, hz(52), 0, 0.3);
+        pluck(x, 1.4, hz(52), 0, 0.3);
+        Brightness brightness = new Brightness(new Take(x, RATE));
+        assertThat(brightness.struckAgain(1.41, 0.04, 2.4)).isCloseTo(1.4, within(0.0125));
+        for (double t = 0.4; t < 1.3; t += 0.1) {
+            assertThat(brightness.struckAgain(t, 0.04, 2.4)).as("at %.1f", t).isNaN();
+        }
+    }
+
     /** A string that wavers by half a semitone six times a second is struck once. */
     @Test
     void vibratoIsNoStroke() {
@@ -108,7 +121,7 @@ class ListenTest {
     void pitchesOfStiffStringsAreTheFundamentals(double midi) {
         double[] x = silence(1.5);
         pluck(x, 0.2, hz(midi), 2.5e-4, 0.2);
-        Optional<HeardPitch> p = new PitchReader(new Take(x, RATE), 70, 1400).at(0.4);
+        Optional<PitchReader.Heard> p = new PitchReader(new Take(x, RATE), 70, 1400).at(0.4);
         assertThat(p).isPresent();
         double fundamental = hz(midi) * Math.sqrt(1 + 2.5e-4);
         assertThat(1200 * Math.log(p.get().hz() / fundamental) / Math.log(2))

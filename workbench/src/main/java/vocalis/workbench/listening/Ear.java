@@ -151,50 +151,52 @@ public final class Ear {
             double last,
             double next) {
         List<Integer> strings = List.copyOf(shape.sounded());
-        Set<Integer> all = notes(shape);
-        double[] signs = new double[strings.size()];
+        int[] midi = strings.stream().mapToInt(x -> board.midi(x, shape.fret(x))).toArray();
+        double[] signs = new double[midi.length];
         Set<Integer> risen = new HashSet<>();
         for (int i = 0; i < signs.length; i++) {
-            int midi = board.midi(strings.get(i), shape.fret(strings.get(i)));
-            Set<Integer> others = new HashSet<>(all);
-            others.remove(midi);
+            Set<Integer> others = notes(shape);
+            others.remove(midi[i]);
             signs[i] =
-                    sounding.contains(midi)
-                            ? sign(changes, midi, s, others, last, next)
+                    sounding.contains(midi[i])
+                            ? sign(changes, midi[i], s, others, last, next)
                             : FRESH_SIGN;
             if (signs[i] > 0) {
-                risen.add(midi);
+                risen.add(midi[i]);
             }
         }
         // Where all its partials are others' too, those that only ring raise none of them.
         for (int i = 0; i < signs.length; i++) {
             if (Double.isNaN(signs[i])) {
-                int midi = board.midi(strings.get(i), shape.fret(strings.get(i)));
-                double sign = sign(changes, midi, s, risen, last, next);
+                double sign = sign(changes, midi[i], s, risen, last, next);
                 signs[i] = Double.isNaN(sign) ? 0 : sign;
             }
         }
-        int from = 0;
-        int to = signs.length;
+        List<Integer> kept = strings.subList(0, 0);
         double best = Double.NEGATIVE_INFINITY;
-        for (int a = 0; a < signs.length; a++) {
-            for (int b = signs.length; b > a; b--) {
-                double likely = a > 0 ? -WITHOUT_LOW : b == signs.length ? WHOLE : 0;
-                for (int i = 0; i < signs.length; i++) {
-                    likely += i >= a && i < b ? signs[i] : -signs[i];
-                }
+        for (int from = 0; from < signs.length; from++) {
+            for (int to = signs.length; to > from; to--) {
+                double likely = likely(signs, from, to);
                 if (likely > best) {
                     best = likely;
-                    from = a;
-                    to = b;
+                    kept = strings.subList(from, to);
                 }
             }
         }
         Shape struck = shape;
-        for (int i = 0; i < signs.length; i++) {
-            struck = i >= from && i < to ? struck : struck.with(strings.get(i), Shape.SILENT);
+        for (int string : strings) {
+            struck = kept.contains(string) ? struck : struck.with(string, Shape.SILENT);
         }
         return struck;
+    }
+
+    /** How likely a stroke goes over some neighbouring strings and no other. */
+    private static double likely(double[] signs, int from, int to) {
+        double likely = from > 0 ? -WITHOUT_LOW : to == signs.length ? WHOLE : 0;
+        for (int i = 0; i < signs.length; i++) {
+            likely += i >= from && i < to ? signs[i] : -signs[i];
+        }
+        return likely;
     }
 
     /**

@@ -10,6 +10,7 @@ import vocalis.core.score.Ringing;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
+import vocalis.sound.listen.Brightness;
 import vocalis.sound.listen.Changes;
 import vocalis.sound.listen.HeardStroke;
 import vocalis.sound.listen.Take;
@@ -49,6 +50,7 @@ public final class Follower {
     private final StringFaults faults;
     private final List<Ringing.Sound> ringing;
     private final Changes changes;
+    private final Brightness brightness;
     private final double round;
 
     private Follower(Score score, Take take, double a4Hz, Ear ear) {
@@ -58,6 +60,7 @@ public final class Follower {
         ringing = Ringing.of(score);
         heard = ear.heard(take);
         changes = new Changes(take, a4Hz);
+        brightness = new Brightness(take);
         round = score.time().tempos().seconds(score.length());
     }
 
@@ -143,7 +146,7 @@ public final class Follower {
             } else if (clean && !hidden(i)) {
                 double wanted = begins + score.time().tempos().seconds(onsets.get(i).at());
                 double again =
-                        changes.struckAgain(
+                        brightness.struckAgain(
                                 wanted + middle / 1000, Math.min(AGAIN_SECONDS, room(i)), AGAIN_DB);
                 double ms = 1000 * (again - wanted);
                 strokes.add(

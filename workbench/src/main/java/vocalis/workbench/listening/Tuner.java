@@ -6,7 +6,6 @@ import java.util.Optional;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.theory.Pitch;
 import vocalis.core.theory.Spelling;
-import vocalis.sound.listen.HeardPitch;
 import vocalis.sound.listen.OnsetFinder;
 import vocalis.sound.listen.PitchReader;
 import vocalis.sound.listen.Take;
@@ -43,14 +42,15 @@ public final class Tuner {
         PitchReader reader = new PitchReader(take, lowest, highest);
         List<Plucked> all = new ArrayList<>();
         for (double at : OnsetFinder.of(take)) {
-            Optional<HeardPitch> p = reader.at(at + AFTER_SECONDS).filter(x -> x.sure() > SURE);
+            Optional<PitchReader.Heard> p =
+                    reader.at(at + AFTER_SECONDS).filter(x -> x.sure() > SURE);
             p.flatMap(x -> plucked(at, x, board, a4Hz)).ifPresent(all::add);
         }
         return all;
     }
 
     private static Optional<Plucked> plucked(
-            double seconds, HeardPitch p, Fretboard board, double a4Hz) {
+            double seconds, PitchReader.Heard p, Fretboard board, double a4Hz) {
         int best = 0;
         for (int s = 0; s < board.strings(); s++) {
             best = off(p, board, s, a4Hz) < off(p, board, best, a4Hz) ? s : best;
@@ -67,7 +67,7 @@ public final class Tuner {
                                 cents));
     }
 
-    private static double off(HeardPitch p, Fretboard board, int string, double a4Hz) {
+    private static double off(PitchReader.Heard p, Fretboard board, int string, double a4Hz) {
         return Math.abs(p.midi(a4Hz) - board.midi(string, 0));
     }
 }
