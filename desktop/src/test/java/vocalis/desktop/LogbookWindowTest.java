@@ -152,6 +152,10 @@ class LogbookWindowTest extends WindowDriver {
         press(robot, KeyCode.Z);
         await("brought back", () -> listed(robot).size() == 2);
         assertThat(detail(robot)).isNotBlank();
+        // The one that the search leaves is opened from there.
+        press(robot, KeyCode.CONTROL, KeyCode.F);
+        robot.write("tag:slate");
+        await("found", () -> listed(robot).size() == 1);
         press(robot, KeyCode.ENTER);
         await("opened", () -> !sheet() || robot.lookup("#ask-discard").tryQuery().isPresent());
         if (sheet()) {

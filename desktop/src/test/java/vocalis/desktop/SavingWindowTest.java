@@ -44,6 +44,9 @@ class SavingWindowTest extends WindowDriver {
     void aRiffSavedUnderAWordIsInTheLogbookUnderIt(FxRobot robot) throws Exception {
         press(robot, KeyCode.UP);
         await("an edit", () -> fx(() -> shell.workspace().changed()));
+        assertThat(fx(() -> robot.lookup("#unkept").query().isVisible()))
+                .as("unsaved work is kept, and nothing is said")
+                .isFalse();
         press(robot, KeyCode.CONTROL, KeyCode.S);
         robot.write("Kilnyard");
         press(robot, KeyCode.ENTER);

@@ -103,6 +103,10 @@ public final class LogbookModel {
 
     /** Does something with the disk and then something with what came of it. */
     private <T> void work(String what, Callable<T> work, Consumer<T> then) {
+        work(what, work, then, () -> {});
+    }
+
+    private <T> void work(String what, Callable<T> work, Consumer<T> then, Runnable otherwise) {
         background.attempt(
                 what,
                 work,
@@ -114,6 +118,7 @@ public final class LogbookModel {
                 why -> {
                     if (!closed.get()) {
                         said.set("Trouble with " + what + ": " + why + ".");
+                        otherwise.run();
                     }
                 });
     }
@@ -153,6 +158,10 @@ public final class LogbookModel {
                 found -> {
                     reading = false;
                     take(found);
+                },
+                () -> {
+                    reading = false;
+                    fill();
                 });
     }
 

@@ -239,10 +239,15 @@ public final class LogbookSheet {
     }
 
     private void fromSearch(KeyEvent e) {
-        if (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.ENTER) {
+        boolean found = e.getCode() == KeyCode.ENTER && model.shown().size() == 1;
+        if (found) {
+            take();
+        } else if (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.ENTER) {
             list.requestFocus();
-            e.consume();
+        } else {
+            return;
         }
+        e.consume();
     }
 
     private void pressed(KeyEvent e) {

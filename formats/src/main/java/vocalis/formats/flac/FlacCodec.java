@@ -1,6 +1,7 @@
 package vocalis.formats.flac;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
 import net.sourceforge.javaflacencoder.EncodingConfiguration;
@@ -53,13 +54,8 @@ public final class FlacCodec {
     private record Channel(SeekableByteChannel to) implements FLACOutputStream {
 
         @Override
-        public long seek(long pos) {
-            try {
-                to.position(pos);
-                return pos;
-            } catch (IOException e) {
-                throw new java.io.UncheckedIOException(e);
-            }
+        public long seek(long pos) throws IOException {
+            return to.position(pos).position();
         }
 
         @Override
@@ -81,7 +77,7 @@ public final class FlacCodec {
             try {
                 return to.size();
             } catch (IOException e) {
-                throw new java.io.UncheckedIOException(e);
+                throw new UncheckedIOException(e);
             }
         }
 
@@ -95,7 +91,7 @@ public final class FlacCodec {
             try {
                 return to.position();
             } catch (IOException e) {
-                throw new java.io.UncheckedIOException(e);
+                throw new UncheckedIOException(e);
             }
         }
     }

@@ -77,17 +77,18 @@ final class Straightened {
         for (int i = 0; i < parts.size(); i++) {
             String part = parts.get(i).get(k);
             int lacks = width - part.length();
+            if (lacks == 0) {
+                continue;
+            }
             if (Math.abs(lacks) > MOST) {
                 return false;
             }
-            part = lacks >= 0 ? with(part, lacks, others) : without(part, -lacks, others);
+            part = lacks > 0 ? with(part, lacks, others) : without(part, -lacks, others);
             if (part.length() != width) {
                 return false;
             }
-            if (lacks != 0) {
-                parts.get(i).set(k, part);
-                remarks.add(remark(lines.get(i).number(), k, lacks));
-            }
+            parts.get(i).set(k, part);
+            remarks.add(remark(lines.get(i).number(), k, lacks));
         }
         return true;
     }

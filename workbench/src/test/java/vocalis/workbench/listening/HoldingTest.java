@@ -3,10 +3,18 @@ package vocalis.workbench.listening;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import vocalis.core.choice.Catalogue;
@@ -106,6 +114,48 @@ class HoldingTest {
             assertThat((double) classes / EVERYDAY.size()).as("%s", how).isGreaterThan(0.95);
             assertThat((double) shapes / EVERYDAY.size()).as("%s", how).isGreaterThan(0.9);
         }
+    }
+
+    /**
+     * Shapes of an open data set (npm package {@code @tombatossals/chords-db} 0.5.1, MIT), most of
+     * which stand on no list of ours: nine of ten lead, and what is told as certain is so.
+     */
+    @Test
+    void publishedShapesAreNamed() throws IOException {
+        List<Shape> all = published();
+        Collections.shuffle(all, new Random(71));
+        List<Shape> some = all.subList(0, Boolean.getBoolean("vocalis.long") ? 200 : 20);
+        int first = 0;
+        List<String> surelyWrong = new ArrayList<>();
+        for (Shape shape : some) {
+            Holding h = held(new Take(strum(shape, 1.2), 48_000));
+            Shape best = h.shapes().get(0).shape();
+            first += best.equals(shape) ? 1 : 0;
+            if (h.clear() && !best.equals(shape)) {
+                surelyWrong.add(shape.text() + " as " + best.text());
+            }
+        }
+        System.out.printf(
+                "published: %d of %d first; surely wrong %s%n", first, some.size(), surelyWrong);
+        assertThat(first).isGreaterThanOrEqualTo(some.size() * 9 / 10);
+        assertThat(surelyWrong).hasSizeLessThanOrEqualTo(some.size() / 100);
+    }
+
+    private static List<Shape> published() throws IOException {
+        ObjectMapper json = new ObjectMapper();
+        Set<Shape> all = new LinkedHashSet<>();
+        Path file = Path.of("../core/src/test/resources/reference/guitar-shapes.jsonl");
+        for (String line : Files.readAllLines(file)) {
+            Shape shape = Shape.silent(6);
+            int string = 0;
+            for (JsonNode fret : json.readTree(line).get("frets")) {
+                shape = fret.asInt() < 0 ? shape : shape.with(string, fret.asInt());
+                string++;
+            }
+            all.add(shape);
+        }
+        assertThat(all).hasSizeGreaterThan(900);
+        return new ArrayList<>(all);
     }
 
     @Test
