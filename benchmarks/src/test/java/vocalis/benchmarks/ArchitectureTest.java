@@ -132,6 +132,7 @@ class ArchitectureTest {
                 "document",
                 "exchange",
                 "listening",
+                "playedin",
                 "takes");
     }
 

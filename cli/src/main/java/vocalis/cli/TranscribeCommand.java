@@ -32,7 +32,8 @@ import vocalis.workbench.document.SettledShapes;
 import vocalis.workbench.exchange.Exchange;
 import vocalis.workbench.exchange.UnpickWords;
 import vocalis.workbench.library.PieceFiles;
-import vocalis.workbench.listening.PlayIn;
+import vocalis.workbench.playedin.Draft;
+import vocalis.workbench.playedin.PlayIn;
 
 /** Writes down what is played in a recording. */
 @Command(
@@ -86,7 +87,7 @@ final class TranscribeCommand implements Callable<Integer> {
         }
         Key key = keyed.key().orElseGet(() -> Key.parse("E minor"));
         Ground ground = new Ground(neck.instrument(), neck.capo(), key, Tone.CLEAN, A4_HZ);
-        PlayIn.Draft t =
+        Draft t =
                 new PlayIn(ground, keyed.key(), hand.hand(), new Catalogue())
                         .of(
                                 Takes.read(take),
@@ -109,9 +110,9 @@ final class TranscribeCommand implements Callable<Integer> {
                 : take.getFileName().toString().replaceFirst("\\.[A-Za-z]+$", "");
     }
 
-    private void notes(PlayIn.Draft t) throws Exception {
+    private void notes(Draft t) throws Exception {
         PrintWriter lines = spec.commandLine().getOut();
-        for (PlayIn.HeardNote n : t.notes()) {
+        for (Draft.HeardNote n : t.notes()) {
             lines.println(
                     MAPPER.writeValueAsString(
                             MAPPER.createObjectNode()
@@ -128,7 +129,7 @@ final class TranscribeCommand implements Callable<Integer> {
         return Math.round(1000 * x) / 1000.0;
     }
 
-    private void write(PlayIn.Draft t, Ground ground) throws Exception {
+    private void write(Draft t, Ground ground) throws Exception {
         PrintWriter err = spec.commandLine().getErr();
         Catalogue catalogue = new Catalogue();
         Exchange exchange = new Exchange(catalogue, hand.hand());

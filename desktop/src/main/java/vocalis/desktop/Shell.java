@@ -164,7 +164,7 @@ final class Shell {
                 () -> host,
                 models.write(),
                 () -> frame.lead(WritePlace.BAND),
-                exchange::writeDown);
+                exchange);
         menus =
                 new Menus(
                         commands,

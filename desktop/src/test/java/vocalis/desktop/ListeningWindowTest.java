@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -76,6 +77,47 @@ class ListeningWindowTest extends WindowDriver {
         await("what was heard", () -> shown(robot, "#unpick-tab"));
         assertThat(label(robot, "#unpick-tab")).contains("|");
         press(robot, KeyCode.ESCAPE);
+    }
+
+    /** Only some bars: the others stay as they are, and one undo takes it back. */
+    @Test
+    void barsArePlayedIn(FxRobot robot) {
+        var before = fx(() -> shell.models().session().now());
+        long from = before.meters().start(1);
+        press(robot, KeyCode.F12);
+        fx(
+                () -> {
+                    choice(robot, "#play-in-what").setValue(false);
+                    choice(robot, "#play-in-first").setValue(1);
+                    choice(robot, "#play-in-last").setValue(1);
+                    return null;
+                });
+        press(robot, KeyCode.ENTER);
+        await("what was heard", () -> shown(robot, "#unpick-take"));
+        await(
+                "taken apart",
+                () -> !robot.lookup("#unpick-take").queryAs(Button.class).isDisabled());
+        assertThat(robot.lookup("#unpick-take").queryAs(Button.class).getText())
+                .startsWith("Put it into bar 2");
+        assertThat(shown(robot, "#unpick-key")).as("its key is the riff's").isFalse();
+        press(robot, KeyCode.N);
+        await(
+                "taken apart",
+                () -> !robot.lookup("#unpick-take").queryAs(Button.class).isDisabled());
+        press(robot, KeyCode.ENTER);
+        await("bar 2", () -> !fx(() -> shell.models().session().now()).equals(before));
+        var now = fx(() -> shell.models().session().now());
+        assertThat(now.length()).isEqualTo(before.length());
+        assertThat(now.roots().get(0).root()).isEqualTo(before.roots().get(0).root());
+        assertThat(now.start(now.chordAt(from))).as("a chord begins with the bar").isEqualTo(from);
+        settle();
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        await("undone", () -> fx(() -> shell.models().session().now()).equals(before));
+    }
+
+    @SuppressWarnings("unchecked")
+    private static <T> ComboBox<T> choice(FxRobot robot, String id) {
+        return robot.lookup(id).queryAs(ComboBox.class);
     }
 
     /** A recording that is brought in is written down, and kept as a take of its riff. */

@@ -28,7 +28,8 @@ import vocalis.core.score.ScoreNote;
 import vocalis.sound.listen.OnsetFinder;
 import vocalis.sound.listen.Take;
 import vocalis.workbench.listening.Holding;
-import vocalis.workbench.listening.PlayIn;
+import vocalis.workbench.playedin.Draft;
+import vocalis.workbench.playedin.PlayIn;
 
 /**
  * How often the ears are right, on sounds whose notes are known.
@@ -179,7 +180,7 @@ public final class Hearing {
             Take take = sounds.take(d);
             PlayIn in = new PlayIn(ground, Material.key(d), Hand.MEDIUM, Material.CATALOGUE);
             long from = System.nanoTime();
-            PlayIn.Draft draft =
+            Draft draft =
                     in.of(
                             take,
                             Optional.of((double) d.riff().tempo()),
@@ -190,7 +191,7 @@ public final class Hearing {
             List<double[]> left = written(d.score());
             int all = left.size();
             int hits = 0;
-            for (PlayIn.HeardNote note : draft.notes()) {
+            for (Draft.HeardNote note : draft.notes()) {
                 int midi = ground.board().midi(note.string(), note.fret());
                 hits += left.removeIf(firstMatch(note.onsetSeconds(), midi, left)) ? 1 : 0;
             }

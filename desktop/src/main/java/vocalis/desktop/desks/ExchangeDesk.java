@@ -34,10 +34,13 @@ import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
+import vocalis.core.edit.Splice;
 import vocalis.core.piece.Piece;
 import vocalis.core.rhythm.Meter;
+import vocalis.core.unpick.Unpicked;
 import vocalis.desktop.exchange.ExportSheet;
 import vocalis.desktop.exchange.UnpickSheet;
+import vocalis.desktop.exchange.WritesDown;
 import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.session.Whereabouts;
@@ -51,15 +54,17 @@ import vocalis.formats.tab.TabText;
 import vocalis.formats.wav.WavReader;
 import vocalis.sound.listen.Take;
 import vocalis.workbench.base.Log;
+import vocalis.workbench.document.Edits;
 import vocalis.workbench.exchange.Exchange;
 import vocalis.workbench.exchange.Export;
 import vocalis.workbench.library.Library;
 import vocalis.workbench.library.PieceFiles;
-import vocalis.workbench.listening.PlayIn;
+import vocalis.workbench.playedin.Draft;
+import vocalis.workbench.playedin.PlayIn;
 import vocalis.workbench.takes.TakeShelf;
 
 /** Takes riffs away and brings them in: export, import, the clipboard, files dropped. */
-public final class ExchangeDesk implements AutoCloseable {
+public final class ExchangeDesk implements WritesDown, AutoCloseable {
 
     private static final float PREVIEW_DPI = 110;
     private static final String RECORDINGS = ".*\\.(wav|aiff?|au)";
@@ -238,56 +243,78 @@ public final class ExchangeDesk implements AutoCloseable {
             Meter meter = session.now().meters().meter(0);
             writeDown(
                     () -> WavReader.read(new ByteArrayInputStream(Files.readAllBytes(file))),
-                    t -> in.of(t, Optional.empty(), OptionalDouble.empty(), meter, name).sheet());
+                    t -> in.of(t, Optional.empty(), OptionalDouble.empty(), meter, name),
+                    Optional.empty());
             return;
         }
         unpick("This was not imported", () -> Exchange.read(file));
     }
 
     /** Writes down what is played in a take; the take is kept beside the riff that comes of it. */
-    public void writeDown(Callable<Take> source, Function<Take, Imported> write) {
+    @Override
+    public void writeDown(Callable<Take> source, Function<Take, Draft> write, Optional<Bars> bars) {
         AtomicReference<Take> take = new AtomicReference<>();
-        unpick(
-                "Nothing was written down",
+        String id = bars.isPresent() ? session.piece().id() : UUID.randomUUID().toString();
+        background.attempt(
+                "an import",
                 () -> {
                     take.set(source.call());
                     return write.apply(take.get());
                 },
-                id ->
-                        background.attempt(
-                                "keeping a take",
-                                () -> shelf.keep(id, LocalDateTime.now(), WRITTEN, take.get()),
-                                kept -> {},
-                                session::say));
+                draft ->
+                        show(
+                                draft.sheet(),
+                                Optional.of(draft),
+                                bars,
+                                u -> {
+                                    taken(draft.sheet(), u, id, bars);
+                                    keep(id, take.get());
+                                }),
+                why -> refused("Nothing was written down", why));
+    }
+
+    private void taken(Imported read, Unpicked u, String id, Optional<Bars> bars) {
+        if (bars.isPresent()) {
+            Bars b = bars.get();
+            session.apply(
+                    Edits.riff(
+                            b.words() + " played in",
+                            r -> Splice.of(r, b.first(), b.last(), u.riff())));
+        } else {
+            files.takeUnsaved(Exchange.piece(read, u, id));
+        }
+    }
+
+    private void keep(String id, Take take) {
+        background.attempt(
+                "keeping a take",
+                () -> shelf.keep(id, LocalDateTime.now(), WRITTEN, take),
+                kept -> {},
+                session::say);
     }
 
     private void unpick(String failed, Callable<Imported> source) {
-        unpick(failed, source, id -> {});
-    }
-
-    /**
-     * @param taken told the id of the riff that comes of it
-     */
-    private void unpick(String failed, Callable<Imported> source, Consumer<String> taken) {
         String id = UUID.randomUUID().toString();
         background.attempt(
                 "an import",
                 source,
                 read ->
-                        UnpickSheet.show(
-                                session,
-                                hearing,
-                                exchange(),
+                        show(
                                 read,
-                                host,
-                                u -> {
-                                    files.takeUnsaved(Exchange.piece(read, u, id));
-                                    taken.accept(id);
-                                }),
-                why -> {
-                    String said = Character.toUpperCase(why.charAt(0)) + why.substring(1);
-                    Ask.tell(host, failed, said + ". The open riff is as it was.");
-                });
+                                Optional.empty(),
+                                Optional.empty(),
+                                u -> taken(read, u, id, Optional.empty())),
+                why -> refused(failed, why));
+    }
+
+    private void show(
+            Imported read, Optional<Draft> draft, Optional<Bars> bars, Consumer<Unpicked> then) {
+        UnpickSheet.show(session, hearing, exchange(), read, draft, bars, host, then);
+    }
+
+    private void refused(String failed, String why) {
+        String said = Character.toUpperCase(why.charAt(0)) + why.substring(1);
+        Ask.tell(host, failed, said + ". The open riff is as it was.");
     }
 
     /** Files may be dropped on the window. */

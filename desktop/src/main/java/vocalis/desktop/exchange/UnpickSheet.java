@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
@@ -17,6 +18,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import vocalis.core.derive.Derived;
 import vocalis.core.riff.Ground;
@@ -32,6 +34,7 @@ import vocalis.formats.sheet.Imported;
 import vocalis.formats.tab.TabText;
 import vocalis.workbench.exchange.Exchange;
 import vocalis.workbench.exchange.UnpickWords;
+import vocalis.workbench.playedin.Draft;
 
 /**
  * What was imported beside what was understood of it: the literal tab, and the chords with how sure
@@ -46,23 +49,36 @@ public final class UnpickSheet {
     private final Asking session;
     private final Hearing hearing;
     private final Exchange exchange;
-    private final Imported imported;
+    private final Optional<WritesDown.Bars> bars;
     private final Background.Channel<Object> answers;
     private final Label said = Choices.text("");
+    private final Label literal = Choices.mono("");
+    private final Label remarks = Choices.caption("");
     private final GridPane rows = Choices.grid();
     private final TextField key = new TextField();
-    private final Button take = new Button("Work on it  ⏎");
+    private final Button take;
     private final Map<Long, Integer> roots = new HashMap<>();
+    private Imported imported;
+    private Optional<Draft> draft;
     private Ground ground;
     private Unpicked unpicked;
     private boolean held;
     private int focused;
 
-    private UnpickSheet(Asking session, Hearing hearing, Exchange exchange, Imported imported) {
+    private UnpickSheet(
+            Asking session,
+            Hearing hearing,
+            Exchange exchange,
+            Imported imported,
+            Optional<Draft> draft,
+            Optional<WritesDown.Bars> bars) {
         this.session = session;
         this.hearing = hearing;
         this.exchange = exchange;
         this.imported = imported;
+        this.draft = draft;
+        this.bars = bars;
+        take = new Button(bars.map(b -> "Put it into " + b.words()).orElse("Work on it") + "  ⏎");
         this.ground = Exchange.ground(imported);
         this.answers = session.channel("taking a score apart", this::show);
     }
@@ -70,6 +86,8 @@ public final class UnpickSheet {
     /**
      * Opens it.
      *
+     * @param draft what the ear wrote down; empty for a file
+     * @param bars of the open riff that it is put into, in its key; empty for a riff of its own
      * @param then takes what was understood; the sheet closes before
      */
     public static void show(
@@ -77,15 +95,20 @@ public final class UnpickSheet {
             Hearing hearing,
             Exchange exchange,
             Imported imported,
+            Optional<Draft> draft,
+            Optional<WritesDown.Bars> bars,
             SheetHost host,
             Consumer<Unpicked> then) {
-        new UnpickSheet(session, hearing, exchange, imported).open(host, then);
+        new UnpickSheet(session, hearing, exchange, imported, draft, bars).open(host, then);
     }
 
     private void open(SheetHost host, Consumer<Unpicked> then) {
         HBox both = sides();
         fields();
-        HBox foot = new HBox(12, take, Choices.caption("key"), key);
+        HBox foot = new HBox(12, take);
+        if (bars.isEmpty()) {
+            foot.getChildren().addAll(Choices.caption("key"), key);
+        }
         foot.setAlignment(Pos.CENTER_LEFT);
         VBox body = new VBox(12);
         body.getStyleClass().add("help");
@@ -93,18 +116,15 @@ public final class UnpickSheet {
                 .addAll(
                         Choices.caption(
                                 "The tab as it was read, and what it is made of. ↑ ↓ walk the chords, ← → give"
-                                        + " one another root, hold H to hear it, Enter works on it."),
+                                        + " one another root,"
+                                        + (draft.isPresent() ? " N takes the ear's next best," : "")
+                                        + " hold H to hear it, Enter "
+                                        + (bars.isPresent() ? "puts it in." : "works on it.")),
                         said,
                         both,
                         foot);
-        List<String> told = new ArrayList<>(imported.remarks());
-        told.addAll(UnpickWords.cautions(imported));
-        if (!told.isEmpty()) {
-            Label remarks = Choices.caption(String.join(" ", told));
-            remarks.setWrapText(true);
-            remarks.setId("unpick-remarks");
-            body.getChildren().add(2, remarks);
-        }
+        body.getChildren().add(2, remarks);
+        remark();
         SheetHost.Sheet sheet = host.open("Unpick " + imported.sheet().title(), body, WIDTH);
         take.setOnAction(
                 e -> {
@@ -116,10 +136,20 @@ public final class UnpickSheet {
         ask();
     }
 
-    private HBox sides() {
+    private void remark() {
+        List<String> told = new ArrayList<>(imported.remarks());
+        told.addAll(UnpickWords.cautions(imported));
+        remarks.setText(String.join(" ", told));
+        remarks.setVisible(!told.isEmpty());
+        remarks.setManaged(!told.isEmpty());
         String tab = new TabText(TAB_COLUMNS).text(imported.sheet());
         int from = tab.indexOf("\nguitar:");
-        Label literal = Choices.mono(from < 0 ? tab : tab.substring(from + 1));
+        literal.setText(from < 0 ? tab : tab.substring(from + 1));
+    }
+
+    private HBox sides() {
+        remarks.setWrapText(true);
+        remarks.setId("unpick-remarks");
         literal.setId("unpick-tab");
         literal.setWrapText(false);
         ScrollPane left = scroll(literal);
@@ -256,10 +286,52 @@ public final class UnpickSheet {
         b.setOnAction(e -> take.fire());
         Label shape = Choices.mono(c.candidate().voicing().shape().text());
         Unpicked.Sure how = unpicked.chords().get(i).sure();
-        Label sure = Choices.caption(UnpickWords.of(how));
+        List<Draft.Doubt> guesses = guesses(c);
+        Label sure = Choices.caption(guesses.isEmpty() ? UnpickWords.of(how) : guessed(guesses));
         sure.setWrapText(true);
+        if (!guesses.isEmpty()) {
+            sure.getStyleClass().add("warn");
+        }
         rows.addRow(i, b, shape, sure);
+        if (!guesses.isEmpty() && !guesses.get(0).next().equals(guesses.get(0).shape())) {
+            Button next = new Button("or " + guesses.get(0).next().text() + "  N");
+            next.getStyleClass().add("quiet-button");
+            next.setId("unpick-next-" + i);
+            next.setFocusTraversable(false);
+            next.setMinWidth(Region.USE_PREF_SIZE);
+            next.setOnAction(e -> next(index, guesses));
+            rows.add(next, 3, i);
+        }
         buttons.add(b);
+    }
+
+    /** The ear's guesses during a chord that are the same as the first of them. */
+    private List<Draft.Doubt> guesses(Derived.Chord c) {
+        List<Draft.Doubt> all =
+                draft.map(Draft::doubts).orElse(List.of()).stream()
+                        .filter(d -> d.at() >= c.start() && d.at() < c.end())
+                        .toList();
+        return all.stream()
+                .filter(
+                        d ->
+                                d.shape().equals(all.get(0).shape())
+                                        && d.next().equals(all.get(0).next()))
+                .toList();
+    }
+
+    private static String guessed(List<Draft.Doubt> guesses) {
+        Draft.Doubt d = guesses.get(0);
+        long share = Math.round(100 * d.likely().get(d.chosen()).share());
+        return "a guess of the ear: " + share + " of 100 for " + d.shape().text();
+    }
+
+    /** Writes the ear's next best down instead. */
+    private void next(int index, List<Draft.Doubt> guesses) {
+        draft = Optional.of(draft.orElseThrow().next(guesses));
+        imported = draft.get().sheet();
+        focused = index;
+        remark();
+        ask();
     }
 
     private void walk(KeyEvent e, int index, List<Button> buttons) {
@@ -268,6 +340,12 @@ public final class UnpickSheet {
             case DOWN -> buttons.get(Math.min(buttons.size() - 1, index + 1)).requestFocus();
             case LEFT -> otherRoot(index, -1);
             case RIGHT -> otherRoot(index, 1);
+            case N -> {
+                List<Draft.Doubt> guesses = guesses(unpicked.derived().chords().get(index));
+                if (!guesses.isEmpty()) {
+                    next(index, guesses);
+                }
+            }
             case ENTER -> take.fire();
             default -> {
                 return;

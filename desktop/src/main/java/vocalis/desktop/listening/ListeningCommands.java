@@ -1,9 +1,7 @@
 package vocalis.desktop.listening;
 
-import java.util.concurrent.Callable;
-import java.util.function.BiConsumer;
-import java.util.function.Function;
 import java.util.function.Supplier;
+import vocalis.desktop.exchange.WritesDown;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.practise.PracticeModel;
 import vocalis.desktop.practise.PractisePlace;
@@ -11,8 +9,6 @@ import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.SheetHost;
 import vocalis.desktop.writing.WriteModel;
-import vocalis.formats.sheet.Imported;
-import vocalis.sound.listen.Take;
 import vocalis.workbench.takes.TakeShelf;
 
 /** The commands with which the program listens. */
@@ -25,7 +21,7 @@ public final class ListeningCommands {
      *
      * @param riff takes what was heard
      * @param toRiff goes to its chords
-     * @param write has a take written down on a worker and shows what it is made of
+     * @param write has takes written down
      */
     public static void add(
             Commands commands,
@@ -37,7 +33,7 @@ public final class ListeningCommands {
             Supplier<SheetHost> host,
             WriteModel riff,
             Runnable toRiff,
-            BiConsumer<Callable<Take>, Function<Take, Imported>> write) {
+            WritesDown write) {
         commands.add("listen", "what you play: a strum named, strings tuned, by ear")
                 .keys("F11")
                 .does(

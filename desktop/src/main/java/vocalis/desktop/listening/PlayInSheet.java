@@ -3,9 +3,7 @@ package vocalis.desktop.listening;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.concurrent.Callable;
-import java.util.function.BiConsumer;
-import java.util.function.Function;
+import java.util.stream.IntStream;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -13,15 +11,16 @@ import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.MeterMap;
 import vocalis.core.riff.Riff;
 import vocalis.core.score.Score;
+import vocalis.desktop.exchange.WritesDown;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.SheetHost;
-import vocalis.formats.sheet.Imported;
 import vocalis.sound.listen.Take;
-import vocalis.workbench.listening.PlayIn;
 import vocalis.workbench.listening.StandIn;
+import vocalis.workbench.playedin.PlayIn;
 
 /**
  * A riff is played in: a bar is counted, then it is played; what was heard is written down and
@@ -36,58 +35,52 @@ public final class PlayInSheet {
 
     private final Session session;
     private final Source source;
-    private final BiConsumer<Callable<Take>, Function<Take, Imported>> write;
+    private final WritesDown write;
     private final Clicks clicks;
     private final SourceRow from;
     private final Button begin = new Button(BEGIN);
     private final Label state = Choices.text("");
     private final ProgressBar progress = new ProgressBar(0);
+    private final ComboBox<Integer> first;
+    private final ComboBox<Integer> last;
+    private final GridPane grid = Choices.grid();
     private int bars = 4;
+    private boolean own = true;
     private SheetHost.Sheet sheet;
 
-    private PlayInSheet(
-            Session session,
-            Source source,
-            BiConsumer<Callable<Take>, Function<Take, Imported>> write) {
+    private PlayInSheet(Session session, Source source, WritesDown write) {
         this.session = session;
         this.source = source;
         this.write = write;
         clicks = new Clicks(session, source);
         from = new SourceRow(source, session, () -> {});
+        Riff riff = session.now();
+        int chord = Math.min(session.caret().chord(), riff.roots().size() - 1);
+        int at = riff.meters().place(Math.max(riff.loopStart(), riff.start(chord))).bar() - 1;
+        first = bar("play-in-first", at);
+        last = bar("play-in-last", at);
+        first.valueProperty()
+                .addListener(o -> last.setValue(Math.max(first.getValue(), last.getValue())));
+        last.valueProperty()
+                .addListener(o -> first.setValue(Math.min(first.getValue(), last.getValue())));
+    }
+
+    private ComboBox<Integer> bar(String id, int at) {
+        List<Integer> all = IntStream.range(0, session.now().bars()).boxed().toList();
+        return Choices.choice(id, all, at, b -> "bar " + (b + 1), b -> {});
     }
 
     /**
      * Opens it.
      *
-     * @param write has a take written down on a worker and shows what it is made of
+     * @param write has what is heard written down
      */
-    public static void show(
-            Session session,
-            Source source,
-            SheetHost host,
-            BiConsumer<Callable<Take>, Function<Take, Imported>> write) {
+    public static void show(Session session, Source source, SheetHost host, WritesDown write) {
         new PlayInSheet(session, source, write).open(host);
     }
 
     private void open(SheetHost host) {
-        Riff riff = session.now();
-        ComboBox<Integer> many =
-                Choices.choice(
-                        "play-in-bars",
-                        BARS,
-                        bars,
-                        b -> b == 1 ? "1 bar" : b + " bars",
-                        b -> bars = b);
-        GridPane grid = Choices.grid();
-        Choices.row(grid, "how long", many);
-        Choices.row(
-                grid,
-                "tempo",
-                Choices.text(
-                        riff.tempo()
-                                + ", "
-                                + riff.meters().meter(0).symbol()
-                                + ", as the open riff has it"));
+        rows();
         begin.setId("play-in-begin");
         begin.getStyleClass().add("use-button");
         begin.setOnAction(e -> toggle());
@@ -101,7 +94,7 @@ public final class PlayInSheet {
                         Choices.caption(
                                 "One bar is counted, then play, clean and alone. What is heard is"
                                         + " written down and shown beside what it is made of; the open riff"
-                                        + " stays as it is until you work on the new one."),
+                                        + " stays as it is until you say so."),
                         from.node(),
                         grid,
                         begin,
@@ -110,23 +103,88 @@ public final class PlayInSheet {
         sheet = from.open(host, "Play a riff in", body, WIDTH, clicks, this::toggle, this::tick);
     }
 
+    /** What is played in, and how long it is. */
+    private void rows() {
+        grid.getChildren().clear();
+        Choices.row(
+                grid,
+                "play in",
+                Choices.choice(
+                        "play-in-what",
+                        List.of(true, false),
+                        own,
+                        o -> o ? "a riff of its own" : "only some bars of the open one",
+                        o -> {
+                            if (o != own) {
+                                own = o;
+                                rows();
+                            }
+                        }));
+        if (own) {
+            Choices.row(
+                    grid,
+                    "how long",
+                    Choices.choice(
+                            "play-in-bars",
+                            BARS,
+                            bars,
+                            b -> b == 1 ? "1 bar" : b + " bars",
+                            b -> bars = b));
+        } else {
+            Choices.row(grid, "which bars", first, Choices.caption("to"), last);
+        }
+        Riff riff = session.now();
+        String meter = riff.meters().meter(0).symbol();
+        String as = ", as the open riff has it";
+        Choices.row(
+                grid,
+                "tempo",
+                Choices.text(own ? riff.tempo() + ", " + meter + as : "as these bars have it"));
+    }
+
+    /** The bars of the open riff that are played in; empty for a riff of its own. */
+    private Optional<WritesDown.Bars> only() {
+        return own
+                ? Optional.empty()
+                : Optional.of(new WritesDown.Bars(first.getValue(), last.getValue()));
+    }
+
+    private int count() {
+        return own ? bars : 1 + last.getValue() - first.getValue();
+    }
+
+    /** Bars of two meters are not played in at once. */
+    private boolean mixed() {
+        MeterMap meters = session.now().meters();
+        return !own
+                && IntStream.rangeClosed(first.getValue(), last.getValue())
+                        .anyMatch(b -> !meters.meter(b).equals(meter()));
+    }
+
     private void toggle() {
         if (clicks.running()) {
             clicks.end();
             begin.setText(BEGIN);
             progress.setVisible(false);
             state.setText("Stopped. Nothing was kept.");
+        } else if (mixed()) {
+            state.setText("These bars have two meters. Play those of each in by themselves.");
         } else if (source.standIn()) {
             standIn();
         } else {
-            clicks.begin(meter(), session.now().tempo(), 1 + bars);
+            clicks.begin(meter(), tempo(), 1 + count());
             begin.setText("Stop  ⏎");
             progress.setVisible(true);
         }
     }
 
     private Meter meter() {
-        return session.now().meters().meter(0);
+        return session.now().meters().meter(own ? 0 : first.getValue());
+    }
+
+    private int tempo() {
+        Riff riff = session.now();
+        return own ? riff.tempo() : riff.time().tempos().at(riff.meters().start(first.getValue()));
     }
 
     private void tick() {
@@ -136,11 +194,11 @@ public final class PlayInSheet {
 
     private void played(double seconds) {
         double bar = clicks.seconds(meter().barTicks());
-        double whole = (1 + bars) * bar;
+        double whole = (1 + count()) * bar;
         double late = source.late().orElse(session.player().output().latencySeconds());
         progress.setProgress(Math.min(1, seconds / whole));
-        int now = Math.min(bars, (int) (seconds / bar));
-        state.setText(now == 0 ? "Counting in." : "Playing: bar " + now + " of " + bars + ".");
+        int now = Math.min(count(), (int) (seconds / bar));
+        state.setText(now == 0 ? "Counting in." : "Playing: bar " + now + " of " + count() + ".");
         // What is played on the last beat comes in late.
         if (seconds > whole + Math.max(0, late) + READ_SECONDS) {
             done(clicks.heard(bar) + late, bar);
@@ -149,21 +207,16 @@ public final class PlayInSheet {
 
     private void done(double one, double bar) {
         double before = Math.min(one, bar / 4);
-        Take take = source.listener().orElseThrow().take(one - before, one + bars * bar);
+        Take take = source.listener().orElseThrow().take(one - before, one + count() * bar);
         sheet.close();
         PlayIn in = playIn();
-        double tempo = session.now().tempo();
+        double tempo = tempo();
         Meter meter = meter();
-        write.accept(
+        OptionalDouble begins = OptionalDouble.of(before);
+        write.writeDown(
                 () -> take,
-                t ->
-                        in.of(
-                                        t,
-                                        Optional.of(tempo),
-                                        OptionalDouble.of(before),
-                                        meter,
-                                        "what you played")
-                                .sheet());
+                t -> in.of(t, Optional.of(tempo), begins, meter, "what you played"),
+                only());
     }
 
     /** Who plays to the open riff's click plays in its key. */
@@ -174,22 +227,24 @@ public final class PlayInSheet {
 
     /** The stand-in plays the open riff with a learner's mistakes. */
     private void standIn() {
-        Score score = session.derived().score();
+        Score whole = session.derived().score();
+        Score score =
+                only().map(
+                                b ->
+                                        whole.between(
+                                                session.now().meters().start(b.first()),
+                                                session.now().meters().end(b.last())))
+                        .orElse(whole);
         var ground = session.now().ground();
         long seed = System.nanoTime();
         sheet.close();
         PlayIn in = playIn();
-        double tempo = session.now().tempo();
+        double tempo = tempo();
         Meter meter = meter();
-        write.accept(
+        OptionalDouble begins = OptionalDouble.of(0);
+        write.writeDown(
                 () -> StandIn.play(score, ground, StandIn.Errors.LEARNING, seed),
-                take ->
-                        in.of(
-                                        take,
-                                        Optional.of(tempo),
-                                        OptionalDouble.of(0),
-                                        meter,
-                                        "what the stand-in played")
-                                .sheet());
+                t -> in.of(t, Optional.of(tempo), begins, meter, "what the stand-in played"),
+                only());
     }
 }

@@ -9,7 +9,6 @@ import javafx.beans.property.LongProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleLongProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import vocalis.core.edit.Clipping;
 import vocalis.core.edit.Scope;
 import vocalis.core.edit.Strokes;
 import vocalis.core.pattern.Event;
@@ -47,7 +46,7 @@ public final class LaneModel {
             new SimpleObjectProperty<>(OptionalLong.empty());
     private Meter meter = Meter.COMMON;
     private final LongProperty grain = new SimpleLongProperty(Ticks.EIGHTH);
-    private Clipping clipboard;
+    private Strokes.Clipping clipboard;
 
     LaneModel(Editing session) {
         this.session = session;
@@ -299,7 +298,7 @@ public final class LaneModel {
     public void deleteStroke() {
         if (mark.get().isPresent()) {
             long from = from();
-            Clipping empty = new Clipping(to() - from, List.of(), List.of());
+            Strokes.Clipping empty = new Strokes.Clipping(to() - from, List.of(), List.of());
             session.apply(Edits.paste(from, empty, scope.get()));
             mark.set(OptionalLong.empty());
         } else if (eventAtCaret().isPresent()) {

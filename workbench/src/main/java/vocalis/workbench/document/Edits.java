@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import vocalis.core.derive.Derived;
 import vocalis.core.edit.Chords;
-import vocalis.core.edit.Clipping;
 import vocalis.core.edit.Progression;
 import vocalis.core.edit.Scope;
 import vocalis.core.edit.Strokes;
@@ -238,7 +237,7 @@ public final class Edits {
         return riff(what, r -> Strokes.change(r, tick, change, scope));
     }
 
-    public static Edit paste(long tick, Clipping stretch, Scope scope) {
+    public static Edit paste(long tick, Strokes.Clipping stretch, Scope scope) {
         return riff("paste pattern", r -> Strokes.paste(r, tick, stretch, scope));
     }
 

@@ -12,9 +12,9 @@ import vocalis.workbench.playing.Heard;
 import vocalis.workbench.playing.OfflineRender;
 
 /** Takes of scores, played by our own guitar, clean and alone. */
-final class Takes {
+public final class Takes {
 
-    static final Catalogue CATALOGUE = new Catalogue();
+    public static final Catalogue CATALOGUE = new Catalogue();
 
     private Takes() {}
 
@@ -33,7 +33,7 @@ final class Takes {
         return x;
     }
 
-    static Take of(Score score, Ground ground, int times) {
+    public static Take of(Score score, Ground ground, int times) {
         return new Take(samples(score, ground, times), 48_000);
     }
 

@@ -1,4 +1,4 @@
-package vocalis.workbench.listening;
+package vocalis.workbench.playedin;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -20,6 +20,7 @@ import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.sound.listen.Take;
 import vocalis.workbench.demo.Demo;
+import vocalis.workbench.listening.Takes;
 
 /** Riffs written down from how they sound. */
 class PlayInTest {
@@ -47,7 +48,7 @@ class PlayInTest {
         for (var piece : Demo.pieces()) {
             Riff riff = piece.riff();
             Score score = new Deriver(Takes.CATALOGUE).derive(riff, Hand.MEDIUM).score();
-            PlayIn.Draft draft =
+            Draft draft =
                     new PlayIn(
                                     riff.ground(),
                                     Optional.of(riff.ground().key()),
@@ -60,9 +61,10 @@ class PlayInTest {
                                     riff.meters().meter(0),
                                     "heard");
             assertThat(draft.sheet().keyed()).as("its key is the riff's").isTrue();
+            guesses(draft);
             Set<At> wanted = written(score);
             all += wanted.size() + draft.notes().size();
-            for (PlayIn.HeardNote n : draft.notes()) {
+            for (Draft.HeardNote n : draft.notes()) {
                 int midi = score.board().midi(n.string(), n.fret());
                 Optional<At> same =
                         wanted.stream()
@@ -75,6 +77,27 @@ class PlayInTest {
         }
         System.out.printf("demo riffs: F %.3f%n", hits / all);
         assertThat(hits / all).isGreaterThan(0.9);
+    }
+
+    /** Each guess is told with what comes next; taking that changes this stroke and no other. */
+    private static void guesses(Draft draft) {
+        for (Draft.Doubt d : draft.doubts()) {
+            assertThat(d.likely().get(0).share()).isLessThan(0.5);
+            Draft next = draft.next(List.of(d));
+            assertThat(next.doubts().get(draft.doubts().indexOf(d)).shape()).isEqualTo(d.next());
+            assertThat(struck(next, d.at(), false)).isEqualTo(struck(draft, d.at(), false));
+            if (d.likely().size() > 1) {
+                assertThat(struck(next, d.at(), true)).isNotEqualTo(struck(draft, d.at(), true));
+            }
+        }
+    }
+
+    /** What begins at a tick, or everywhere else. */
+    private static List<String> struck(Draft draft, long at, boolean there) {
+        return draft.sheet().sheet().score().notes().stream()
+                .filter(n -> (n.at() == at) == there)
+                .map(n -> n.at() + " " + n.string() + " " + n.fret())
+                .toList();
     }
 
     /** Eighths and sixteenths with a few milliseconds of spread give their tempo back. */

@@ -1,4 +1,4 @@
-package vocalis.workbench.listening;
+package vocalis.workbench.playedin;
 
 import java.util.List;
 
