@@ -26,6 +26,7 @@ import vocalis.workbench.listening.FollowWords;
 import vocalis.workbench.listening.FollowedPass;
 import vocalis.workbench.listening.Follower;
 import vocalis.workbench.listening.Played;
+import vocalis.workbench.listening.Written;
 
 /** Holds a recording against the riff that it is of. */
 @Command(
@@ -64,7 +65,8 @@ final class ListenCommand implements Callable<Integer> {
                         hand.hand(),
                         catalogue,
                         Optional.of(riff.ground().key()));
-        List<FollowedPass> passes = Follower.of(derived.score(), Takes.read(take), a4Hz, ear);
+        List<FollowedPass> passes =
+                Follower.of(new Written(derived.score(), riff.ground()), Takes.read(take), ear);
         PrintWriter out = spec.commandLine().getOut();
         for (FollowedPass p : passes) {
             String words = FollowWords.of(derived).of(p);

@@ -64,9 +64,8 @@ class RevoiceWindowTest extends WindowDriver {
     }
 
     private void to(FxRobot robot, String row) {
-        List<Row> all = rows();
-        int wanted = all.stream().map(RevoiceWords::name).toList().indexOf(row);
-        assertThat(wanted).as("row " + row).isNotNegative();
+        await("row " + row, () -> rows().stream().map(RevoiceWords::name).anyMatch(row::equals));
+        int wanted = rows().stream().map(RevoiceWords::name).toList().indexOf(row);
         int now = fx(() -> shell.models().revoice().rowProperty().get());
         for (int i = 0; i < Math.abs(wanted - now); i++) {
             press(robot, wanted > now ? KeyCode.DOWN : KeyCode.UP);

@@ -40,6 +40,7 @@ import vocalis.workbench.playedin.PlayIn;
  * played N (own|edge|gain|recorded) SEED            riffs written down
  * strokes N (own|edge|gain|recorded) SEED           where strokes are
  * followed N (own|edge|gain|recorded) SEED          riffs as written, laid beside their score
+ * late N (own|edge|gain|recorded) SEED              riffs with strokes early and late
  * wrong N (own|recorded) SEED                       riffs with one thing otherwise
  * </pre>
  */
@@ -63,7 +64,7 @@ public final class Hearing {
     public static void main(String[] args) throws IOException {
         if (args.length < 4) {
             System.err.println(
-                    "held|published|played|strokes|followed|wrong N own|edge|gain|recorded|FILE SEED");
+                    "held|published|played|strokes|followed|late|wrong N own|edge|gain|recorded|FILE SEED");
             System.exit(2);
         }
         Hearing h = new Hearing(Integer.parseInt(args[1]), args[2], Long.parseLong(args[3]));
@@ -74,6 +75,7 @@ public final class Hearing {
             case "played" -> h.played();
             case "strokes" -> h.strokes();
             case "followed" -> new Passes(h.n, h.source, h.seed).followed();
+            case "late" -> new Passes(h.n, h.source, h.seed).late();
             case "wrong" -> new Passes(h.n, h.source, h.seed).wrong();
             default -> throw new IllegalArgumentException(args[0]);
         }

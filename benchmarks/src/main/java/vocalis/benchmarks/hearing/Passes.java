@@ -3,6 +3,7 @@ package vocalis.benchmarks.hearing;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,6 +11,7 @@ import java.util.Random;
 import java.util.TreeMap;
 import vocalis.core.derive.Derived;
 import vocalis.core.hands.Hand;
+import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Ground;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
@@ -19,6 +21,8 @@ import vocalis.sound.listen.Take;
 import vocalis.workbench.listening.Ear;
 import vocalis.workbench.listening.FollowedPass;
 import vocalis.workbench.listening.Follower;
+import vocalis.workbench.listening.Played;
+import vocalis.workbench.listening.Written;
 
 /** Riffs laid beside their score: as written, and with one thing otherwise. */
 final class Passes {
@@ -27,6 +31,10 @@ final class Passes {
     private final String source;
     private final long seed;
     private final Sounds sounds;
+
+    private static final double SPREAD_MS = 14;
+    private static final double MOST_OFF_MS = 35;
+    private static final double NEAR_MS = 10;
 
     Passes(int n, String source, long seed) {
         this.n = n;
@@ -44,7 +52,62 @@ final class Passes {
                         Hand.MEDIUM,
                         Material.CATALOGUE,
                         Material.key(d));
-        return Follower.of(d.score(), take, ground.a4Hz(), ear).get(0);
+        return Follower.of(new Written(d.score(), ground), take, ear).get(0);
+    }
+
+    /**
+     * Each riff with every stroke up to 35 ms early or late: how many are told within 10 ms of what
+     * they were. The middle of all is taken off, as a player's delay is.
+     */
+    void late() throws IOException {
+        Random random = new Random(seed);
+        int strokes = 0;
+        int told = 0;
+        int near = 0;
+        int wrong = 0;
+        for (Derived d : Material.riffs(n, seed)) {
+            Map<Long, Double> off = new TreeMap<>();
+            FollowedPass pass =
+                    pass(d, sounds.take(hurried(d.score(), random, off), d.riff().ground()));
+            List<Double> errors = new ArrayList<>();
+            for (Played p : pass.strokes()) {
+                boolean timed =
+                        p.state() != Played.State.MISSING && p.state() != Played.State.EXTRA;
+                if (timed && off.containsKey(p.tick())) {
+                    errors.add(p.ms() - off.get(p.tick()));
+                }
+                wrong += timed ? 0 : 1;
+            }
+            Collections.sort(errors);
+            double middle = errors.isEmpty() ? 0 : errors.get(errors.size() / 2);
+            strokes += off.size();
+            told += errors.size();
+            near += (int) errors.stream().filter(e -> Math.abs(e - middle) <= NEAR_MS).count();
+        }
+        System.out.printf(
+                "late, %s, %d riffs: %d of %d strokes within 10 ms (%.1f %%), %d told, %d missing or"
+                        + " one too many%n",
+                source, n, near, strokes, 100.0 * near / strokes, told, wrong);
+    }
+
+    /** A score whose strokes are early and late; how much in ms goes to their ticks. */
+    private static Score hurried(Score score, Random random, Map<Long, Double> off) {
+        double ticksAMs = score.time().tempos().first() * Ticks.QUARTER / 60_000.0;
+        List<ScoreNote> notes = new ArrayList<>();
+        for (Onset o : score.onsets()) {
+            double ms =
+                    Math.max(
+                            -MOST_OFF_MS, Math.min(MOST_OFF_MS, SPREAD_MS * random.nextGaussian()));
+            long at = o.tied() ? o.at() : Math.max(0, o.at() + Math.round(ms * ticksAMs));
+            if (!o.tied()) {
+                off.put(o.at(), (at - o.at()) / ticksAMs);
+            }
+            for (ScoreNote x : o.notes()) {
+                long length = Math.max(1, Math.min(x.length(), score.length() - at));
+                notes.add(x.beginning(at).lasting(length));
+            }
+        }
+        return new Score(score.board(), score.time(), score.length(), notes, score.harmonies());
     }
 
     /** What can go wrong with a stroke of open strings. */

@@ -46,7 +46,7 @@ class NamesTest {
 
     /**
      * {@code parse(name(v))} gives the notes of v, for every voicing of every family in three
-     * tunings.
+     * tunings on three roots; of one tuning on one root in the short run.
      */
     @Test
     void everyNameParsesBackToItsNotes() {
@@ -57,7 +57,7 @@ class NamesTest {
         for (Tuning tuning : all ? tunings : tunings.subList(1, 2)) {
             Fretboard board = new Fretboard(Instrument.of(tuning), 0);
             for (Family family : Family.values()) {
-                for (int root : new int[] {1, 6, 10}) {
+                for (int root : all ? new int[] {1, 6, 10} : new int[] {6}) {
                     for (Candidate c :
                             new Catalogue().candidates(board, Hand.MEDIUM, family, root)) {
                         Voicing v = c.voicing();
@@ -71,7 +71,7 @@ class NamesTest {
                 }
             }
         }
-        assertThat(names).isGreaterThan(all ? 100_000 : 30_000);
+        assertThat(names).isGreaterThan(all ? 100_000 : 10_000);
     }
 
     /**

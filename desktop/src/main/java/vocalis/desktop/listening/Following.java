@@ -21,6 +21,7 @@ import vocalis.workbench.listening.Follower;
 import vocalis.workbench.listening.Listener;
 import vocalis.workbench.listening.Played;
 import vocalis.workbench.listening.StandIn;
+import vocalis.workbench.listening.Written;
 import vocalis.workbench.playing.Player;
 import vocalis.workbench.takes.TakeShelf;
 
@@ -50,6 +51,7 @@ public final class Following implements Ears {
     private List<Double> countedIn = List.of();
     private boolean bleeds;
     private Optional<Pass> last = Optional.empty();
+    private Optional<Written> written = Optional.empty();
 
     /** A pass with its sound, the piece that it is of, and what is told of it. */
     private record Pass(FollowedPass heard, Take take, String piece, String told) {}
@@ -145,6 +147,7 @@ public final class Following implements Ears {
         }
         Score score = asked.get();
         Ground ground = session.now().ground();
+        Written of = written(score, ground);
         int pass = ++number;
         double lasts = score.time().tempos().seconds(score.length());
         Optional<Listener> listener = source.listener();
@@ -192,8 +195,7 @@ public final class Following implements Ears {
                                     hand,
                                     session.catalogue(),
                                     Optional.of(ground.key()));
-                    FollowedPass told =
-                            Follower.once(score, take, begins, ground.a4Hz(), ear, pass);
+                    FollowedPass told = Follower.once(of, take, begins, ear, pass);
                     return Optional.of(new Pass(told, take, piece, what + saying.of(told)));
                 },
                 heard -> {
@@ -204,6 +206,16 @@ public final class Following implements Ears {
                         clean.accept(bleeds || clean(heard.get().heard()));
                     }
                 });
+    }
+
+    /** The same as for the pass before, so that its sound is made once. */
+    private Written written(Score score, Ground ground) {
+        if (written.isEmpty()
+                || !written.get().score().equals(score)
+                || !written.get().ground().equals(ground)) {
+            written = Optional.of(new Written(score, ground));
+        }
+        return written.get();
     }
 
     /** What follows the pass by a moment has to be heard too. */

@@ -68,7 +68,7 @@ class AudioOutputTest {
 
     /** Ten minutes of a loop that is given another voicing in every bar. */
     @Test
-    void tenMinutesOnAVirtualClockHaveNoUnderrun() {
+    void minutesOnAVirtualClockHaveNoUnderrun() {
         Engine engine = looping();
         long[] revoiced = {0};
         Clock virtual =
@@ -84,12 +84,13 @@ class AudioOutputTest {
                     }
                 };
         AudioOutput output = new AudioOutput(engine, NONE, virtual, 2048);
-        output.passSilentlyFor(600_000_000_000L);
+        long seconds = Boolean.getBoolean("vocalis.long") ? 600 : 120;
+        output.passSilentlyFor(seconds * 1_000_000_000L);
         assertThat(output.underruns()).isZero();
         assertThat(engine.telemetry().latest().frames())
-                .isBetween(48000L * 600, 48000L * 600 + 4096);
+                .isBetween(48000L * seconds, 48000L * seconds + 4096);
         assertThat(engine.telemetry().latest().playing()).isTrue();
-        assertThat(revoiced[0]).isGreaterThanOrEqualTo(299);
+        assertThat(revoiced[0]).isGreaterThanOrEqualTo(seconds / 2 - 1);
     }
 
     /** Standing still for longer than the buffer holds is one underrun; for less, it is none. */

@@ -78,7 +78,7 @@ class EngineTest {
         java.util.Arrays.fill(damp, Program.DAMP);
         b.add(QUARTER / 2, damp, 0, false, true);
         Program one = b.build();
-        for (int tempo = 61; tempo < 201; tempo += 2) {
+        for (int tempo = 61; tempo < 201; tempo += Boolean.getBoolean("vocalis.long") ? 2 : 7) {
             Engine engine = Measure.engine(AmpSettings.CLEAN);
             engine.publish(new Settings(Measure.bank(), AmpSettings.CLEAN, tempo, 1));
             engine.publish(one);

@@ -149,7 +149,8 @@ class ListenTest {
             pluck(x, 0.2 + 0.006 * s, hz(m + 0.2), 5e-5, 0.1);
         }
         Take take = new Take(x, RATE);
-        List<HeardStroke> strokes = StrokeReader.of(take, OnsetFinder.of(take), NOTES, 440, false);
+        List<StrokeReader.HeardStroke> strokes =
+                StrokeReader.of(take, OnsetFinder.of(take), NOTES, 440, false);
         assertThat(strokes).hasSize(1);
         HeardNotes notes = strokes.get(0).notes();
         assertThat(notes.midi()).containsExactlyElementsOf(midi.stream().sorted().toList());

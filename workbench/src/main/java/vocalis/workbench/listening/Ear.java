@@ -13,9 +13,9 @@ import vocalis.core.theory.Key;
 import vocalis.sound.listen.Changes;
 import vocalis.sound.listen.GripReader.Likely;
 import vocalis.sound.listen.HeardNotes;
-import vocalis.sound.listen.HeardStroke;
 import vocalis.sound.listen.OnsetFinder;
 import vocalis.sound.listen.StrokeReader;
+import vocalis.sound.listen.StrokeReader.HeardStroke;
 import vocalis.sound.listen.Take;
 
 /** Reads a take stroke by stroke, each with the shapes that it may be. */

@@ -11,8 +11,9 @@ import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
 import vocalis.sound.listen.Brightness;
+import vocalis.sound.listen.ChangeTrack;
 import vocalis.sound.listen.Changes;
-import vocalis.sound.listen.HeardStroke;
+import vocalis.sound.listen.StrokeReader.HeardStroke;
 import vocalis.sound.listen.Take;
 
 /**
@@ -44,6 +45,14 @@ public final class Follower {
 
     private static final double RINGS_SECONDS = 0.3;
 
+    /** What is like its rendering by so much is that stroke. */
+    private static final double LIKE = 0.25;
+
+    /** What is like its rendering by so much was played, though nothing was heard to begin. */
+    private static final double PLAYED = 0.5;
+
+    private final Written written;
+    private final ChangeTrack track;
     private final Score score;
     private final List<Onset> onsets;
     private final List<HeardStroke> heard;
@@ -53,9 +62,12 @@ public final class Follower {
     private final Brightness brightness;
     private final double round;
 
-    private Follower(Score score, Take take, double a4Hz, Ear ear) {
-        this.score = score;
-        onsets = score.onsets().stream().filter(o -> !o.tied()).toList();
+    private Follower(Written written, Take take, Ear ear) {
+        this.written = written;
+        score = written.score();
+        onsets = written.strokes();
+        double a4Hz = written.ground().a4Hz();
+        track = new ChangeTrack(take);
         faults = new StringFaults(score, a4Hz);
         ringing = Ringing.of(score);
         heard = ear.heard(take);
@@ -65,8 +77,8 @@ public final class Follower {
     }
 
     /** The passes of a take, which begins with the riff or with its first stroke. */
-    public static List<FollowedPass> of(Score score, Take take, double a4Hz, Ear ear) {
-        Follower f = new Follower(score, take, a4Hz, ear);
+    public static List<FollowedPass> of(Written written, Take take, Ear ear) {
+        Follower f = new Follower(written, take, ear);
         return f.onsets.isEmpty() || f.heard.isEmpty() ? List.of() : f.passes(take.seconds());
     }
 
@@ -76,8 +88,8 @@ public final class Follower {
      * @param begins when the score begins, in seconds of the take
      */
     public static FollowedPass once(
-            Score score, Take take, double begins, double a4Hz, Ear ear, int number) {
-        Follower f = new Follower(score, take, a4Hz, ear);
+            Written written, Take take, double begins, Ear ear, int number) {
+        Follower f = new Follower(written, take, ear);
         return f.pass(number - 1, begins, new boolean[f.heard.size()]);
     }
 
@@ -104,22 +116,32 @@ public final class Follower {
 
     private FollowedPass pass(int number, double begins, boolean[] used) {
         int n = onsets.size();
+        double behind = behind(begins);
         int[] taken = new int[n];
+        StringFaults.Read[] read = new StringFaults.Read[n];
+        for (int i = 0; i < n; i++) {
+            taken[i] = nearest(begins + behind + written.at(i), room(i), used);
+            if (taken[i] >= 0) {
+                used[taken[i]] = true;
+                read[i] = faults.of(onsets.get(i), heard.get(taken[i]).notes());
+            }
+        }
+        boolean clean = clean(read);
+        ChangeTrack.Fit[] fits = written.find(track, begins + behind, !clean);
         double[] late = new double[n];
         double[] cut = new double[n];
         int matched = 0;
         double[] all = new double[n];
         for (int i = 0; i < n; i++) {
-            double wanted = begins + score.time().tempos().seconds(onsets.get(i).at());
-            taken[i] = nearest(wanted, room(i), used);
+            double wanted = begins + written.at(i);
             cut[i] = taken[i] < 0 && onsets.get(i).muted() ? cut(i, wanted) : Double.NaN;
-            if (!Double.isNaN(cut[i])) {
-                late[i] = 1000 * (cut[i] - wanted);
-                all[matched++] = late[i];
-            }
-            if (taken[i] >= 0) {
-                used[taken[i]] = true;
-                late[i] = 1000 * (heard.get(taken[i]).seconds() - wanted);
+            boolean there = taken[i] >= 0 || !clean || fits[i].likeness() >= PLAYED;
+            double at =
+                    there && like(fits[i])
+                            ? fits[i].seconds()
+                            : taken[i] >= 0 ? heard.get(taken[i]).seconds() : cut[i];
+            late[i] = 1000 * (at - wanted);
+            if (!Double.isNaN(at)) {
                 all[matched++] = late[i];
             }
         }
@@ -130,21 +152,17 @@ public final class Follower {
         for (int i = 0; i < matched; i++) {
             spread += (all[i] - middle) * (all[i] - middle) / matched;
         }
-        StringFaults.Read[] read = new StringFaults.Read[n];
-        for (int i = 0; i < n; i++) {
-            read[i] = taken[i] < 0 ? null : faults.of(onsets.get(i), heard.get(taken[i]).notes());
-        }
-        boolean clean = clean(read);
         List<Played> strokes = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             if (taken[i] >= 0) {
                 List<Played.StringFault> strings = clean ? read[i].faults() : List.of();
                 double off = late[i] - middle;
                 strokes.add(judged(i, heard.get(taken[i]), strings, clean, late[i], off));
-            } else if (!Double.isNaN(cut[i])) {
-                strokes.add(played(i, late[i], inTime(late[i] - middle), List.of(), true));
+            } else if (!Double.isNaN(late[i])) {
+                boolean muted = !Double.isNaN(cut[i]) || onsets.get(i).muted();
+                strokes.add(played(i, late[i], inTime(late[i] - middle), List.of(), muted));
             } else if (clean && !hidden(i)) {
-                double wanted = begins + score.time().tempos().seconds(onsets.get(i).at());
+                double wanted = begins + written.at(i);
                 double again =
                         brightness.struckAgain(
                                 wanted + middle / 1000, Math.min(AGAIN_SECONDS, room(i)), AGAIN_DB);
@@ -199,23 +217,29 @@ public final class Follower {
                                         && s.to() >= at);
     }
 
-    /** How far from a stroke another may be heard for it: not past the middle to its neighbours. */
+    /** Whether a stroke is so like its rendering that its time is known. */
+    private static boolean like(ChangeTrack.Fit fit) {
+        return fit.likeness() >= LIKE;
+    }
+
     private double room(int i) {
-        double here = score.time().tempos().seconds(onsets.get(i).at());
-        double room = ANOTHER_MS / 1000;
-        if (i > 0) {
-            room =
-                    Math.min(
-                            room,
-                            (here - score.time().tempos().seconds(onsets.get(i - 1).at())) / 2);
+        return written.room(i, ANOTHER_MS / 1000);
+    }
+
+    /** How late strokes are in the middle, by those that were heard, in seconds. */
+    private double behind(double begins) {
+        double[] late = new double[onsets.size()];
+        int n = 0;
+        for (int i = 0; i < onsets.size(); i++) {
+            double wanted = begins + written.at(i);
+            int near = nearest(wanted, room(i), new boolean[heard.size()]);
+            if (near >= 0) {
+                late[n++] = heard.get(near).seconds() - wanted;
+            }
         }
-        if (i + 1 < onsets.size()) {
-            room =
-                    Math.min(
-                            room,
-                            (score.time().tempos().seconds(onsets.get(i + 1).at()) - here) / 2);
-        }
-        return room;
+        double[] sorted = Arrays.copyOf(late, n);
+        Arrays.sort(sorted);
+        return n == 0 ? 0 : sorted[n / 2];
     }
 
     private int nearest(double wanted, double room, boolean[] used) {

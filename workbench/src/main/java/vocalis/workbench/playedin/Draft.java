@@ -18,7 +18,7 @@ import vocalis.formats.sheet.Imported;
 import vocalis.formats.sheet.NoteDraft;
 import vocalis.formats.sheet.Sheet;
 import vocalis.sound.listen.GripReader.Likely;
-import vocalis.sound.listen.HeardStroke;
+import vocalis.sound.listen.StrokeReader.HeardStroke;
 import vocalis.workbench.listening.Ear;
 
 /** A take written down, with what the ear is not sure of and what it may be instead. */

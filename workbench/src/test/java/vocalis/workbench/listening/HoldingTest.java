@@ -82,7 +82,10 @@ class HoldingTest {
                 take, GROUND.board(), 440, Hand.MEDIUM, CATALOGUE, Optional.of(GROUND.key()));
     }
 
-    /** As they are and through a telephone; whatever else happens to the sound in the long run. */
+    /**
+     * As they are, and a third of them through a telephone; all of them and whatever else happens
+     * to the sound in the long run.
+     */
     @Test
     void everydayShapesAreNamed() {
         boolean all = Boolean.getBoolean("vocalis.long");
@@ -91,7 +94,10 @@ class HoldingTest {
             int classes = 0;
             int shapes = 0;
             List<String> wrong = new ArrayList<>();
-            for (String text : EVERYDAY) {
+            int step = all || how == Altered.AS_IT_IS ? 1 : 3;
+            int tried = EVERYDAY.size() / step;
+            for (int i = 0; i < EVERYDAY.size(); i += step) {
+                String text = EVERYDAY.get(i);
                 Shape shape = Shape.parse(text);
                 TreeSet<Integer> wanted = new TreeSet<>();
                 for (int s : shape.sounded()) {
@@ -110,9 +116,9 @@ class HoldingTest {
             }
             System.out.printf(
                     "%s: pitch classes of %d, shape among three of %d of %d; %s%n",
-                    how, classes, shapes, EVERYDAY.size(), wrong);
-            assertThat((double) classes / EVERYDAY.size()).as("%s", how).isGreaterThan(0.95);
-            assertThat((double) shapes / EVERYDAY.size()).as("%s", how).isGreaterThan(0.9);
+                    how, classes, shapes, tried, wrong);
+            assertThat((double) classes / tried).as("%s", how).isGreaterThan(0.95);
+            assertThat((double) shapes / tried).as("%s", how).isGreaterThan(0.9);
         }
     }
 
@@ -124,7 +130,7 @@ class HoldingTest {
     void publishedShapesAreNamed() throws IOException {
         List<Shape> all = published();
         Collections.shuffle(all, new Random(71));
-        List<Shape> some = all.subList(0, Boolean.getBoolean("vocalis.long") ? 200 : 20);
+        List<Shape> some = all.subList(0, Boolean.getBoolean("vocalis.long") ? 200 : 12);
         int first = 0;
         List<String> surelyWrong = new ArrayList<>();
         for (Shape shape : some) {

@@ -16,10 +16,9 @@ class StandInTest {
         Derived d = new Deriver(Takes.CATALOGUE).derive(Demo.pieces().get(1).riff(), Hand.MEDIUM);
         var ground = d.riff().ground();
         return Follower.once(
-                d.score(),
+                new Written(d.score(), ground),
                 StandIn.play(d.score(), ground, errors, seed),
                 0,
-                ground.a4Hz(),
                 Takes.ear(d.score(), ground),
                 1);
     }

@@ -23,7 +23,7 @@ public final class Takes {
         return samples(score, ground, Tone.CLEAN, times);
     }
 
-    private static double[] samples(Score score, Ground ground, Tone tone, int times) {
+    static double[] samples(Score score, Ground ground, Tone tone, int times) {
         Heard heard = new Heard(score, Optional.empty(), ground.withTone(tone), Mix.ALONE);
         float[] stereo = OfflineRender.of(heard, times, 0.7).samples();
         double[] x = new double[stereo.length / 2];

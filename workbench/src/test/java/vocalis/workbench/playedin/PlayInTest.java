@@ -40,12 +40,16 @@ class PlayInTest {
         return all;
     }
 
-    /** Notes within 30 ms: their harmonic mean of found and right is nine tenths and more. */
+    /**
+     * Notes of the demo's riffs (four in the short run) within 30 ms: the harmonic mean of found
+     * and right is nine tenths and more.
+     */
     @Test
     void demoRiffsComeBack() {
+        boolean all = Boolean.getBoolean("vocalis.long");
         double hits = 0;
-        double all = 0;
-        for (var piece : Demo.pieces()) {
+        double notes = 0;
+        for (var piece : Demo.pieces().subList(0, all ? Demo.pieces().size() : 4)) {
             Riff riff = piece.riff();
             Score score = new Deriver(Takes.CATALOGUE).derive(riff, Hand.MEDIUM).score();
             Draft draft =
@@ -63,7 +67,7 @@ class PlayInTest {
             assertThat(draft.sheet().keyed()).as("its key is the riff's").isTrue();
             guesses(draft);
             Set<At> wanted = written(score);
-            all += wanted.size() + draft.notes().size();
+            notes += wanted.size() + draft.notes().size();
             for (Draft.HeardNote n : draft.notes()) {
                 int midi = score.board().midi(n.string(), n.fret());
                 Optional<At> same =
@@ -75,8 +79,8 @@ class PlayInTest {
                 hits += same.isPresent() ? 2 : 0;
             }
         }
-        System.out.printf("demo riffs: F %.3f%n", hits / all);
-        assertThat(hits / all).isGreaterThan(0.9);
+        System.out.printf("demo riffs: F %.3f%n", hits / notes);
+        assertThat(hits / notes).isGreaterThan(0.9);
     }
 
     /** Each guess is told with what comes next; taking that changes this stroke and no other. */

@@ -43,8 +43,9 @@ class EarLoudnessTest {
         List<Double> apart = new ArrayList<>();
         Rig rig = Rigs.of(ground, Mix.ALONE).settings(ground, Mix.ALONE, 120, 1, 1).first();
         int left = 0;
+        int pairs = Boolean.getBoolean("vocalis.long") ? 8 : 3;
         for (EarKind kind : List.of(EarKind.FOURTH, EarKind.MOVED, EarKind.OPEN_STRING)) {
-            for (int i = 0; i < 8; i++) {
+            for (int i = 0; i < pairs; i++) {
                 Random random = new Random(17L * i + kind.ordinal());
                 Optional<EarQuestion> q = rounds.ask(kind, random.nextInt(12), random);
                 if (q.isPresent()) {
@@ -61,6 +62,6 @@ class EarLoudnessTest {
         System.out.printf(
                 "%d pairs, %d left out, at most %.2f LU apart%n",
                 apart.size(), left, apart.stream().mapToDouble(d -> d).max().orElseThrow());
-        assertThat(apart).hasSizeGreaterThan(14).allMatch(d -> d < 0.5);
+        assertThat(apart).hasSizeGreaterThan(2 * pairs - 2).allMatch(d -> d < 0.5);
     }
 }

@@ -1,0 +1,134 @@
+package vocalis.sound.listen;
+
+/**
+ * How the spectrum of a take changes, millisecond by millisecond. Where a stroke of a rendering
+ * lies in a take of the same music is where the changes around it fit best, as a picture slid over
+ * another: under gain too, where a chord that is struck again hardly gets louder or brighter but
+ * changes in the same way each time. Bands and lengths were set by hand on renders of our own.
+ */
+public final class ChangeTrack {
+
+    private static final double HOP_SECONDS = 0.001;
+    private static final double WINDOW_SECONDS = 0.0107;
+    private static final int BANDS = 30;
+    private static final double LOWEST_HZ = 80;
+    private static final double HIGHEST_HZ = 10_000;
+
+    /** What lies so far under the take's peak, as a share of it, counts as silence. */
+    private static final double SILENCE = 2e-5;
+
+    /** A change is taken over so many milliseconds to both sides. */
+    private static final int REACH = 8;
+
+    /** So many milliseconds before a stroke and after it are laid beside each other. */
+    private static final int BEFORE = 5;
+
+    private static final int AFTER = 60;
+
+    /** What speaks for where the stroke is looked for: this much of the likeness, so far away. */
+    private static final double NEARER = 0.05;
+
+    private static final double NEAR_MS = 30;
+
+    private final float[][] levels;
+
+    public ChangeTrack(Take take) {
+        levels = levels(take);
+    }
+
+    /**
+     * Where a stroke lies.
+     *
+     * @param seconds in the take
+     * @param likeness correlation of what changes there and in the rendering, up to 1; about 0
+     *     where they have nothing to do with each other
+     */
+    public record Fit(double seconds, double likeness) {}
+
+    /**
+     * The place in this take that is most like one of a rendering.
+     *
+     * @param there where the stroke is in the rendering, in seconds
+     * @param near where it is looked for, in seconds of this take
+     * @param room how far to both sides, in seconds
+     */
+    public Fit find(ChangeTrack rendering, double there, double near, double room) {
+        int from = ms(there);
+        int middle = ms(near);
+        int most = ms(room);
+        int best = 0;
+        double least = Double.NEGATIVE_INFINITY;
+        for (int k = -most; k <= most; k++) {
+            double off = k / NEAR_MS;
+            double likeness = likeness(rendering, middle + k, from) - NEARER * off * off;
+            if (likeness > least) {
+                least = likeness;
+                best = k;
+            }
+        }
+        double at = near + best * HOP_SECONDS;
+        return new Fit(at, likeness(rendering, middle + best, from));
+    }
+
+    private static int ms(double seconds) {
+        return (int) Math.round(seconds / HOP_SECONDS);
+    }
+
+    private double likeness(ChangeTrack rendering, int here, int there) {
+        double both = 0;
+        double mine = 1e-9;
+        double its = 1e-9;
+        for (int k = -BEFORE; k <= AFTER; k++) {
+            int a = here + k;
+            int b = there + k;
+            if (a < 0 || b < 0 || a >= levels.length || b >= rendering.levels.length) {
+                continue;
+            }
+            float[] left = before(a);
+            float[] right = after(a);
+            float[] otherLeft = rendering.before(b);
+            float[] otherRight = rendering.after(b);
+            for (int i = 0; i < BANDS; i++) {
+                float x = right[i] - left[i];
+                float y = otherRight[i] - otherLeft[i];
+                both += x * y;
+                mine += x * x;
+                its += y * y;
+            }
+        }
+        return both / Math.sqrt(mine * its);
+    }
+
+    private float[] before(int ms) {
+        return levels[Math.max(0, ms - REACH)];
+    }
+
+    private float[] after(int ms) {
+        return levels[Math.min(levels.length - 1, ms + REACH)];
+    }
+
+    /** Logarithm of the level of each band at each millisecond, in the middle of its window. */
+    private static float[][] levels(Take take) {
+        Windows windows = new Windows(take, Windows.size(WINDOW_SECONDS, take.rate()));
+        double[] magnitudes = new double[windows.bins()];
+        int[] edges = new int[BANDS + 1];
+        for (int b = 0; b <= BANDS; b++) {
+            double hz = LOWEST_HZ * Math.pow(HIGHEST_HZ / LOWEST_HZ, (double) b / BANDS);
+            edges[b] =
+                    Math.max(b == 0 ? 1 : edges[b - 1] + 1, (int) Math.round(hz / windows.hz(1)));
+        }
+        double silence = SILENCE * take.peak();
+        float[][] levels = new float[(int) (take.seconds() / HOP_SECONDS)][BANDS];
+        for (int i = 0; i < levels.length; i++) {
+            windows.magnitudes(take.frame(i * HOP_SECONDS) - windows.bins(), magnitudes);
+            for (int b = 0; b < BANDS; b++) {
+                double power = 0;
+                for (int k = edges[b]; k < Math.min(edges[b + 1], magnitudes.length); k++) {
+                    power += magnitudes[k] * magnitudes[k];
+                }
+                levels[i][b] = (float) Math.log(silence + Math.sqrt(power));
+            }
+        }
+        return levels;
+    }
+}

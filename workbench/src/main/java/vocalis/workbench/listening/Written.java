@@ -1,0 +1,166 @@
+package vocalis.workbench.listening;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import vocalis.core.mix.Mix;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.riff.Ground;
+import vocalis.core.riff.Tone;
+import vocalis.core.score.Onset;
+import vocalis.core.score.Score;
+import vocalis.core.score.ScoreNote;
+import vocalis.sound.listen.ChangeTrack;
+import vocalis.sound.listen.Take;
+import vocalis.workbench.playing.Heard;
+import vocalis.workbench.playing.OfflineRender;
+import vocalis.workbench.playing.Player;
+
+/**
+ * A riff as it is written and as it would sound, clean and driven, so that a take can be laid
+ * beside it. Renders what is asked for once.
+ */
+public final class Written {
+
+    /** What is so like its rendering is not rendered anew. */
+    private static final double SAME = 0.95;
+
+    /** From here on the tone of a take is known. */
+    private static final double SURE = 0.5;
+
+    /** What is hardly like its rendering is left where it is written. */
+    private static final double MOVED = 0.1;
+
+    private static final double TAIL_SECONDS = 0.7;
+    private static final double ROOM_SECONDS = 0.05;
+
+    /** So often a driven take is rendered anew with the strokes where they were found. */
+    private static final int AGAIN = 2;
+
+    private final Score score;
+    private final Ground ground;
+    private final List<Onset> strokes;
+    private final Map<Tone, ChangeTrack> tracks = new EnumMap<>(Tone.class);
+    private Optional<Tone> tone = Optional.empty();
+
+    /**
+     * @param score one guitar's, as long as a pass
+     */
+    public Written(Score score, Ground ground) {
+        this.score = score;
+        this.ground = ground;
+        strokes = score.onsets().stream().filter(o -> !o.tied()).toList();
+    }
+
+    public Score score() {
+        return score;
+    }
+
+    public Ground ground() {
+        return ground;
+    }
+
+    /** What is struck, by time. */
+    List<Onset> strokes() {
+        return strokes;
+    }
+
+    /** When a stroke is written, in seconds from the beginning. */
+    double at(int stroke) {
+        return score.time().tempos().seconds(strokes.get(stroke).at());
+    }
+
+    /** How far from a stroke another may be: not past the middle to its neighbours. */
+    double room(int stroke, double most) {
+        double room = most;
+        if (stroke > 0) {
+            room = Math.min(room, (at(stroke) - at(stroke - 1)) / 2);
+        }
+        if (stroke + 1 < strokes.size()) {
+            room = Math.min(room, (at(stroke + 1) - at(stroke)) / 2);
+        }
+        return room;
+    }
+
+    /**
+     * Where the strokes lie in a take; then once more beside a rendering with the strokes where
+     * they were found, so that what still rings below them is the same. Of a driven take also in
+     * which tone it is: the one most like it, which then stays.
+     *
+     * @param begins when the riff begins in the take, in seconds, give or take a twentieth
+     */
+    synchronized ChangeTrack.Fit[] find(ChangeTrack take, double begins, boolean driven) {
+        if (!driven) {
+            return found(take, begins, Tone.CLEAN, 1);
+        }
+        ChangeTrack.Fit[] best = {};
+        Tone liked = Tone.GAIN;
+        for (Tone t : tone.map(List::of).orElse(List.of(Tone.values()))) {
+            ChangeTrack.Fit[] fits = found(take, begins, t, AGAIN);
+            if (best.length == 0 || likeness(fits) > likeness(best)) {
+                best = fits;
+                liked = t;
+            }
+        }
+        tone = likeness(best) >= SURE ? Optional.of(liked) : Optional.empty();
+        return best;
+    }
+
+    /** The same in one tone, rendered anew so many times. */
+    private ChangeTrack.Fit[] found(ChangeTrack take, double begins, Tone in, int again) {
+        double[] there = new double[strokes.size()];
+        Arrays.setAll(there, this::at);
+        ChangeTrack track = tracks.computeIfAbsent(in, t -> track(score, t));
+        ChangeTrack.Fit[] fits = fits(take, track, there, begins);
+        for (int i = 0; i < again && likeness(fits) < SAME; i++) {
+            double[] moved = new double[there.length];
+            fits = fits(take, track(moved(fits, begins, moved), in), moved, begins);
+        }
+        return fits;
+    }
+
+    private ChangeTrack.Fit[] fits(
+            ChangeTrack take, ChangeTrack track, double[] there, double begins) {
+        ChangeTrack.Fit[] fits = new ChangeTrack.Fit[there.length];
+        for (int i = 0; i < fits.length; i++) {
+            fits[i] = take.find(track, there[i], begins + at(i), room(i, ROOM_SECONDS));
+        }
+        return fits;
+    }
+
+    private static double likeness(ChangeTrack.Fit[] fits) {
+        return Arrays.stream(fits).mapToDouble(ChangeTrack.Fit::likeness).average().orElse(0);
+    }
+
+    private ChangeTrack track(Score of, Tone tone) {
+        Heard heard = new Heard(of, Optional.empty(), ground.withTone(tone), Mix.ALONE);
+        float[] stereo = OfflineRender.of(heard, 1, TAIL_SECONDS).samples();
+        return new ChangeTrack(Take.ofStereo(stereo, Player.RATE));
+    }
+
+    /** The score with its strokes where they were found; where they then lie goes into the last. */
+    private Score moved(ChangeTrack.Fit[] fits, double begins, double[] there) {
+        double ticks = score.time().tempos().first() * Ticks.QUARTER / 60.0;
+        List<ScoreNote> notes = new ArrayList<>();
+        int i = -1;
+        for (Onset o : score.onsets()) {
+            long at = o.at();
+            if (!o.tied()) {
+                i++;
+                double off = fits[i].seconds() - begins - at(i);
+                boolean found = fits[i].likeness() >= MOVED;
+                at = found ? Math.max(0, at + Math.round(off * ticks)) : at;
+                at = Math.min(at, score.length() - 1);
+                there[i] = score.time().tempos().seconds(at);
+            }
+            for (ScoreNote n : o.notes()) {
+                long length = Math.max(1, Math.min(n.length(), score.length() - at));
+                notes.add(n.beginning(at).lasting(length));
+            }
+        }
+        return new Score(score.board(), score.time(), score.length(), notes, score.harmonies());
+    }
+}
