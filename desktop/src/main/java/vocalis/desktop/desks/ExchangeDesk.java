@@ -255,6 +255,7 @@ public final class ExchangeDesk implements WritesDown, AutoCloseable {
     public void writeDown(Callable<Take> source, Function<Take, Draft> write, Optional<Bars> bars) {
         AtomicReference<Take> take = new AtomicReference<>();
         String id = bars.isPresent() ? session.piece().id() : UUID.randomUUID().toString();
+        Waiting waiting = new Waiting(host, "Writing down what was heard");
         background.attempt(
                 "an import",
                 () -> {
@@ -262,15 +263,17 @@ public final class ExchangeDesk implements WritesDown, AutoCloseable {
                     return write.apply(take.get());
                 },
                 draft ->
-                        show(
-                                draft.sheet(),
-                                Optional.of(draft),
-                                bars,
-                                u -> {
-                                    taken(draft.sheet(), u, id, bars);
-                                    keep(id, take.get());
-                                }),
-                why -> refused("Nothing was written down", why));
+                        waiting.over(
+                                () ->
+                                        show(
+                                                draft.sheet(),
+                                                Optional.of(draft),
+                                                bars,
+                                                u -> {
+                                                    taken(draft.sheet(), u, id, bars);
+                                                    keep(id, take.get());
+                                                })),
+                why -> waiting.over(() -> refused("Nothing was written down", why)));
     }
 
     private void taken(Imported read, Unpicked u, String id, Optional<Bars> bars) {

@@ -4,11 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.MeterMap;
@@ -43,7 +45,6 @@ public final class PlayInSheet {
     private final ProgressBar progress = new ProgressBar(0);
     private final ComboBox<Integer> first;
     private final ComboBox<Integer> last;
-    private final GridPane grid = Choices.grid();
     private int bars = 4;
     private boolean own = true;
     private SheetHost.Sheet sheet;
@@ -80,7 +81,6 @@ public final class PlayInSheet {
     }
 
     private void open(SheetHost host) {
-        rows();
         begin.setId("play-in-begin");
         begin.getStyleClass().add("use-button");
         begin.setOnAction(e -> toggle());
@@ -96,16 +96,31 @@ public final class PlayInSheet {
                                         + " written down and shown beside what it is made of; the open riff"
                                         + " stays as it is until you say so."),
                         from.node(),
-                        grid,
+                        rows(),
                         begin,
                         progress,
                         state);
         sheet = from.open(host, "Play a riff in", body, WIDTH, clicks, this::toggle, this::tick);
     }
 
-    /** What is played in, and how long it is. */
-    private void rows() {
-        grid.getChildren().clear();
+    /** What is played in, and how much. */
+    private GridPane rows() {
+        ComboBox<Integer> many =
+                Choices.choice(
+                        "play-in-bars",
+                        BARS,
+                        bars,
+                        b -> b == 1 ? "1 bar" : b + " bars",
+                        b -> bars = b);
+        HBox much = new HBox(10, many);
+        much.setAlignment(Pos.CENTER_LEFT);
+        Label tempo = Choices.text("");
+        Runnable told =
+                () -> {
+                    String as = own ? ", as the open riff has it" : ", as these bars have it";
+                    tempo.setText(tempo() + ", " + meter().symbol() + as);
+                };
+        GridPane grid = Choices.grid();
         Choices.row(
                 grid,
                 "play in",
@@ -113,33 +128,21 @@ public final class PlayInSheet {
                         "play-in-what",
                         List.of(true, false),
                         own,
-                        o -> o ? "a riff of its own" : "only some bars of the open one",
+                        o -> o ? "a riff of its own" : "bars of this riff",
                         o -> {
-                            if (o != own) {
-                                own = o;
-                                rows();
+                            own = o;
+                            if (own) {
+                                much.getChildren().setAll(many);
+                            } else {
+                                much.getChildren().setAll(first, Choices.caption("to"), last);
                             }
+                            told.run();
                         }));
-        if (own) {
-            Choices.row(
-                    grid,
-                    "how long",
-                    Choices.choice(
-                            "play-in-bars",
-                            BARS,
-                            bars,
-                            b -> b == 1 ? "1 bar" : b + " bars",
-                            b -> bars = b));
-        } else {
-            Choices.row(grid, "which bars", first, Choices.caption("to"), last);
-        }
-        Riff riff = session.now();
-        String meter = riff.meters().meter(0).symbol();
-        String as = ", as the open riff has it";
-        Choices.row(
-                grid,
-                "tempo",
-                Choices.text(own ? riff.tempo() + ", " + meter + as : "as these bars have it"));
+        Choices.row(grid, "how much", much);
+        Choices.row(grid, "tempo", tempo);
+        first.valueProperty().addListener(o -> told.run());
+        told.run();
+        return grid;
     }
 
     /** The bars of the open riff that are played in; empty for a riff of its own. */

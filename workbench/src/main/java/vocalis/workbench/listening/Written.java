@@ -28,6 +28,9 @@ public final class Written {
     /** What is so like its rendering is not rendered anew. */
     private static final double SAME = 0.95;
 
+    /** What is so like its clean rendering is clean. */
+    private static final double CLEAN = 0.75;
+
     /** From here on the tone of a take is known. */
     private static final double SURE = 0.5;
 
@@ -93,11 +96,14 @@ public final class Written {
      * @param begins when the riff begins in the take, in seconds, give or take a twentieth
      */
     synchronized ChangeTrack.Fit[] find(ChangeTrack take, double begins, boolean driven) {
-        if (!driven) {
-            return found(take, begins, Tone.CLEAN, 1);
+        if (!driven && tone.isEmpty()) {
+            ChangeTrack.Fit[] clean = found(take, begins, Tone.CLEAN, 1);
+            if (likeness(clean) >= CLEAN) {
+                return clean;
+            }
         }
         ChangeTrack.Fit[] best = {};
-        Tone liked = Tone.GAIN;
+        Tone liked = Tone.CLEAN;
         for (Tone t : tone.map(List::of).orElse(List.of(Tone.values()))) {
             ChangeTrack.Fit[] fits = found(take, begins, t, AGAIN);
             if (best.length == 0 || likeness(fits) > likeness(best)) {
