@@ -135,7 +135,6 @@ final class TranscribeCommand implements Callable<Integer> {
         Exchange exchange = new Exchange(catalogue, hand.hand());
         Unpicked u = exchange.unpick(t.sheet(), ground);
         t.sheet().remarks().forEach(r -> err.println(take + ": " + r));
-        UnpickWords.cautions(t.sheet()).forEach(r -> err.println(take + ": " + r));
         err.println(take + ": " + UnpickWords.whole(u));
         SettledShapes resting = new SettledShapes(catalogue, hand.hand());
         String id = UUID.randomUUID().toString();

@@ -164,10 +164,10 @@ class StressTest extends WindowDriver {
     }
 
     /** Keys that the monkey presses; {@code benchmarks/monkey} lets it press many more. */
-    private static final int PRESSES = Boolean.getBoolean("vocalis.long") ? 600 : 200;
+    private static final int PRESSES = Boolean.getBoolean("vocalis.long") ? 600 : 120;
 
     /** Presses of V; at the 40 a second of a fast repeat, 24,000 are ten minutes. */
-    private static final int HELD = Boolean.getBoolean("vocalis.long") ? 400 : 150;
+    private static final int HELD = Boolean.getBoolean("vocalis.long") ? 400 : 100;
 
     /**
      * Whether the window plays through the machine's own sound server, which {@code

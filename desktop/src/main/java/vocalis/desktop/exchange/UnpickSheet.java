@@ -138,7 +138,9 @@ public final class UnpickSheet {
 
     private void remark() {
         List<String> told = new ArrayList<>(imported.remarks());
-        told.addAll(UnpickWords.cautions(imported));
+        if (draft.isEmpty()) {
+            told.addAll(UnpickWords.cautions(imported));
+        }
         remarks.setText(String.join(" ", told));
         remarks.setVisible(!told.isEmpty());
         remarks.setManaged(!told.isEmpty());
@@ -274,7 +276,8 @@ public final class UnpickSheet {
     private void row(int i, List<Button> buttons) {
         Derived.Chord c = unpicked.derived().chords().get(i);
         String name = unpicked.derived().score().harmonies().get(i).symbol();
-        int bar = unpicked.riff().meters().place(c.start()).bar();
+        int before = bars.map(WritesDown.Bars::first).orElse(0);
+        int bar = before + unpicked.riff().meters().place(c.start()).bar();
         String root = unpicked.riff().ground().key().say(c.root()).symbol();
         String on = name.startsWith(root) ? "" : " on " + root;
         Button b = new Button("bar " + bar + "  " + name + on);
@@ -290,7 +293,7 @@ public final class UnpickSheet {
         Label sure = Choices.caption(guesses.isEmpty() ? UnpickWords.of(how) : guessed(guesses));
         sure.setWrapText(true);
         if (!guesses.isEmpty()) {
-            sure.getStyleClass().add("warn");
+            sure.getStyleClass().add("warning");
         }
         rows.addRow(i, b, shape, sure);
         if (!guesses.isEmpty() && !guesses.get(0).next().equals(guesses.get(0).shape())) {

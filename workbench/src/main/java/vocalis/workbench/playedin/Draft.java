@@ -109,7 +109,10 @@ public final class Draft {
                     doubts.size()
                             + " of "
                             + reading.strokes().size()
-                            + " strokes are guesses of the ear: they are marked.");
+                            + (doubts.size() == 1
+                                    ? " strokes is a guess of the ear: it is marked."
+                                    : " strokes are guesses of the ear: they are marked.")
+                            + " Look the chords through.");
         }
         Sheet.Guitar guitar = new Sheet.Guitar("guitar", score);
         Sheet heard = new Sheet(reading.title(), reading.ground(), List.of(guitar));
