@@ -210,8 +210,12 @@ public final class ExchangeDesk implements WritesDown, AutoCloseable {
                 });
     }
 
-    /** Takes a tab from the clipboard apart. */
+    /** Takes a tab from the clipboard apart, after what was asked to be copied lies there. */
     public void pasteTab() {
+        background.ask("waiting for what is copied", () -> true, copied -> paste());
+    }
+
+    private void paste() {
         String text = Clipboard.getSystemClipboard().getString();
         if (text == null || text.isBlank()) {
             session.say("The clipboard holds no text.");
