@@ -132,7 +132,9 @@ class WriteWindowTest extends WindowDriver {
         double stringG = fx(() -> neckString(3));
         tap.clear();
         over(robot, at(neck, third, stringG)).press(MouseButton.PRIMARY);
-        WaitForAsyncUtils.waitForFxEvents();
+        await(
+                "the shape",
+                () -> fx(() -> model().shown().voicing().shape().text()).equals("0-0-0-3-x-x"));
         listen(0.9);
         // Over D A D the B flat of fret 3 makes a ♭13 over a bare fifth.
         assertThat(fx(() -> model().shown().voicing().shape().text())).isEqualTo("0-0-0-3-x-x");
