@@ -93,21 +93,14 @@ final class Passes {
     /** A score whose strokes are early and late; how much in ms goes to their ticks. */
     private static Score hurried(Score score, Random random, Map<Long, Double> off) {
         double ticksAMs = score.time().tempos().first() * Ticks.QUARTER / 60_000.0;
-        List<ScoreNote> notes = new ArrayList<>();
-        for (Onset o : score.onsets()) {
-            double ms =
-                    Math.max(
-                            -MOST_OFF_MS, Math.min(MOST_OFF_MS, SPREAD_MS * random.nextGaussian()));
-            long at = o.tied() ? o.at() : Math.max(0, o.at() + Math.round(ms * ticksAMs));
-            if (!o.tied()) {
-                off.put(o.at(), (at - o.at()) / ticksAMs);
-            }
-            for (ScoreNote x : o.notes()) {
-                long length = Math.max(1, Math.min(x.length(), score.length() - at));
-                notes.add(x.beginning(at).lasting(length));
-            }
-        }
-        return new Score(score.board(), score.time(), score.length(), notes, score.harmonies());
+        return score.moved(
+                o -> {
+                    double ms = SPREAD_MS * random.nextGaussian();
+                    ms = Math.max(-MOST_OFF_MS, Math.min(MOST_OFF_MS, ms));
+                    long at = Math.max(0, o.at() + Math.round(ms * ticksAMs));
+                    off.put(o.at(), (at - o.at()) / ticksAMs);
+                    return at;
+                });
     }
 
     /** What can go wrong with a stroke of open strings. */

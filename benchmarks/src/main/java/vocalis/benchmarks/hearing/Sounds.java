@@ -3,10 +3,8 @@ package vocalis.benchmarks.hearing;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import vocalis.core.derive.Derived;
 import vocalis.core.instrument.Shape;
-import vocalis.core.mix.Mix;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
 import vocalis.core.score.Dynamics;
@@ -14,7 +12,7 @@ import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.sound.listen.Take;
-import vocalis.workbench.playing.Heard;
+import vocalis.workbench.listening.StandIn;
 import vocalis.workbench.playing.OfflineRender;
 import vocalis.workbench.playing.Player;
 
@@ -24,7 +22,6 @@ final class Sounds {
     private static final int CLEAN_GUITAR = 27;
     private static final double BEGINS = 0.1;
     private static final double STRUM_SECONDS = 1.2;
-    private static final double TAIL_SECONDS = 0.7;
     private static final double PALM_SECONDS = 0.09;
 
     /** Notes of a strum follow one another so closely, in seconds. */
@@ -75,10 +72,7 @@ final class Sounds {
 
     Take take(Score score, Ground of) throws IOException {
         if (!recorded()) {
-            Ground ground = of.withTone(tone());
-            Heard heard = new Heard(score, Optional.empty(), ground, Mix.ALONE);
-            float[] stereo = OfflineRender.of(heard, 1, TAIL_SECONDS).samples();
-            return Take.ofStereo(stereo, Player.RATE);
+            return StandIn.sound(score, of.withTone(tone()));
         }
         List<Recorded.Note> notes = new ArrayList<>();
         for (Onset o : score.onsets()) {

@@ -2,6 +2,8 @@ package vocalis.core.edit;
 
 import java.util.ArrayList;
 import java.util.List;
+import vocalis.core.derive.Deriver;
+import vocalis.core.hands.Hand;
 import vocalis.core.pattern.Event;
 import vocalis.core.pattern.Pass;
 import vocalis.core.riff.Riff;
@@ -49,6 +51,13 @@ public final class Splice {
                         && events(riff, to, riff.length()).equals(events(in, to, in.length()))
                         && there.events().equals(Strokes.copy(in, from, to).events());
         return fits ? in : anew(riff, roots, from, to, there);
+    }
+
+    /** The same, the chords of both with the shapes that they have now. */
+    public static Riff keeping(
+            Deriver deriver, Hand hand, Riff riff, int first, int last, Riff other) {
+        Riff rested = deriver.settled(riff, hand);
+        return deriver.kept(of(rested, first, last, deriver.settled(other, hand)), hand);
     }
 
     private static Riff roots(Riff riff, long from, long to, Riff other) {

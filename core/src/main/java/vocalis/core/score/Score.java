@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
+import java.util.function.ToLongFunction;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.rhythm.TimeLine;
 
@@ -185,6 +186,24 @@ public final class Score {
             }
         }
         return low;
+    }
+
+    /**
+     * The same with its strokes at other ticks, as far as the score goes; tied ones stay.
+     *
+     * @param at where a stroke is to begin
+     */
+    public Score moved(ToLongFunction<Onset> at) {
+        List<ScoreNote> moved = new ArrayList<>();
+        for (Onset o : onsets) {
+            long asked = o.tied() ? o.at() : at.applyAsLong(o);
+            long begins = Math.max(0, Math.min(length - 1, asked));
+            for (ScoreNote n : o.notes()) {
+                long lasts = Math.max(1, Math.min(n.length(), length - begins));
+                moved.add(n.beginning(begins).lasting(lasts));
+            }
+        }
+        return new Score(board, time, length, moved, harmonies);
     }
 
     /** The same without a note: its bars and chords alone. */

@@ -9,7 +9,11 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import vocalis.core.choice.Catalogue;
+import vocalis.core.derive.Derived;
+import vocalis.core.derive.Deriver;
 import vocalis.core.edit.Splice;
+import vocalis.core.hands.Hand;
 import vocalis.core.pattern.Event;
 import vocalis.core.pattern.Pass;
 import vocalis.core.pattern.Touch;
@@ -17,6 +21,8 @@ import vocalis.core.theory.Key;
 
 /** Bars of one riff that become those of another. */
 class SpliceTest {
+
+    private static final Catalogue CATALOGUE = new Catalogue();
 
     /** What is struck from one tick until before another, cut at both, with what is done to it. */
     private static List<String> played(Riff riff, long from, long to) {
@@ -64,6 +70,27 @@ class SpliceTest {
         long until = Math.min(to - from, other.length());
         assertThat(played(in, from, from + until)).isEqualTo(played(other, 0, until));
         assertThat(played(in, from + until, to)).isEmpty();
+    }
+
+    /** Chords outside lie where they lay, though the hand's way through the whole is another. */
+    @Property(tries = 60)
+    void chordsOutsideKeepTheirShapes(@ForAll Random random) {
+        Riff riff = Riffs.random(random);
+        Riff other = Riffs.random(random).withGround(riff.ground());
+        int bar = random.nextInt(riff.bars());
+        Deriver deriver = new Deriver(CATALOGUE);
+        Riff in = Splice.keeping(deriver, Hand.MEDIUM, riff, bar, bar, other);
+        long from = riff.meters().start(bar);
+        long to = riff.meters().end(bar);
+        Derived before = deriver.derive(riff, Hand.MEDIUM);
+        Derived after = deriver.derive(in, Hand.MEDIUM);
+        for (Derived.Chord c : after.chords()) {
+            if (c.end() <= from || c.start() >= to) {
+                Derived.Chord was = before.chord(riff.chordAt(c.start()));
+                assertThat(c.candidate().voicing().shape())
+                        .isEqualTo(was.candidate().voicing().shape());
+            }
+        }
     }
 
     @Test

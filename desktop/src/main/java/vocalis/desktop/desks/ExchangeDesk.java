@@ -34,9 +34,12 @@ import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
+import vocalis.core.derive.Deriver;
 import vocalis.core.edit.Splice;
+import vocalis.core.hands.Hand;
 import vocalis.core.piece.Piece;
 import vocalis.core.rhythm.Meter;
+import vocalis.core.riff.Riff;
 import vocalis.core.unpick.Unpicked;
 import vocalis.desktop.exchange.ExportSheet;
 import vocalis.desktop.exchange.UnpickSheet;
@@ -281,15 +284,29 @@ public final class ExchangeDesk implements WritesDown, AutoCloseable {
     }
 
     private void taken(Imported read, Unpicked u, String id, Optional<Bars> bars) {
-        if (bars.isPresent()) {
-            Bars b = bars.get();
-            session.apply(
-                    Edits.riff(
-                            b.words() + " played in",
-                            r -> Splice.of(r, b.first(), b.last(), u.riff())));
-        } else {
-            files.takeUnsaved(Exchange.piece(read, u, id));
-        }
+        bars.ifPresentOrElse(
+                b -> putIn(u.riff(), b), () -> files.takeUnsaved(Exchange.piece(read, u, id)));
+    }
+
+    /**
+     * Puts what was played into bars of the guitar that is written; the other goes on as it was.
+     */
+    private void putIn(Riff played, Bars bars) {
+        Riff now = session.now();
+        Hand hand = session.hand();
+        Deriver deriver = new Deriver(session.catalogue());
+        background.attempt(
+                "putting bars in",
+                () -> {
+                    try {
+                        return Splice.keeping(
+                                deriver, hand, now, bars.first(), bars.last(), played);
+                    } catch (IllegalArgumentException e) {
+                        throw new FormatException(e.getMessage());
+                    }
+                },
+                in -> session.apply(Edits.vary(bars.words() + " played in", now, in)),
+                session::say);
     }
 
     private void keep(String id, Take take) {

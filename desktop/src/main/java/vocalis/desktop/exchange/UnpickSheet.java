@@ -296,7 +296,7 @@ public final class UnpickSheet {
             sure.getStyleClass().add("warning");
         }
         rows.addRow(i, b, shape, sure);
-        if (!guesses.isEmpty() && !guesses.get(0).next().equals(guesses.get(0).shape())) {
+        if (others(guesses)) {
             Button next = new Button("or " + guesses.get(0).next().text() + "  N");
             next.getStyleClass().add("quiet-button");
             next.setId("unpick-next-" + i);
@@ -322,6 +322,11 @@ public final class UnpickSheet {
                 .toList();
     }
 
+    /** Whether there is something else that they may be. */
+    private static boolean others(List<Draft.Doubt> guesses) {
+        return !guesses.isEmpty() && !guesses.get(0).next().equals(guesses.get(0).shape());
+    }
+
     private static String guessed(List<Draft.Doubt> guesses) {
         Draft.Doubt d = guesses.get(0);
         long share = Math.round(100 * d.likely().get(d.chosen()).share());
@@ -345,7 +350,7 @@ public final class UnpickSheet {
             case RIGHT -> otherRoot(index, 1);
             case N -> {
                 List<Draft.Doubt> guesses = guesses(unpicked.derived().chords().get(index));
-                if (!guesses.isEmpty()) {
+                if (others(guesses)) {
                     next(index, guesses);
                 }
             }

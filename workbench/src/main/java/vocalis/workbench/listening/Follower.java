@@ -127,7 +127,11 @@ public final class Follower {
             }
         }
         boolean clean = clean(read);
-        ChangeTrack.Fit[] fits = written.find(track, begins + behind, !clean);
+        ChangeTrack.Fit[] fits = new ChangeTrack.Fit[n];
+        Arrays.fill(fits, new ChangeTrack.Fit(begins, 0));
+        if (!heard.isEmpty()) {
+            fits = written.find(track, begins + behind, !clean);
+        }
         double[] late = new double[n];
         double[] cut = new double[n];
         int matched = 0;

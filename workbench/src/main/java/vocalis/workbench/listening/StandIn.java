@@ -24,7 +24,7 @@ import vocalis.workbench.playing.Player;
 public final class StandIn {
 
     /** What is left to ring at the end, in seconds. */
-    public static final double TAIL_SECONDS = 0.7;
+    private static final double TAIL_SECONDS = 0.7;
 
     private StandIn() {}
 
@@ -74,7 +74,12 @@ public final class StandIn {
         }
         Score played =
                 new Score(score.board(), score.time(), score.length(), notes, score.harmonies());
-        Heard heard = new Heard(played, Optional.empty(), ground.withTone(Tone.CLEAN), Mix.ALONE);
+        return sound(played, ground.withTone(Tone.CLEAN));
+    }
+
+    /** How a score sounds alone, in its ground's tone. */
+    public static Take sound(Score score, Ground ground) {
+        Heard heard = new Heard(score, Optional.empty(), ground, Mix.ALONE);
         return Take.ofStereo(OfflineRender.of(heard, 1, TAIL_SECONDS).samples(), Player.RATE);
     }
 }

@@ -1,23 +1,17 @@
 package vocalis.workbench.listening;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import vocalis.core.mix.Mix;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
-import vocalis.core.score.ScoreNote;
 import vocalis.sound.listen.ChangeTrack;
-import vocalis.sound.listen.Take;
-import vocalis.workbench.playing.Heard;
-import vocalis.workbench.playing.OfflineRender;
-import vocalis.workbench.playing.Player;
 
 /**
  * A riff as it is written and as it would sound, clean and driven, so that a take can be laid
@@ -28,16 +22,12 @@ public final class Written {
     /** What is so like its rendering is not rendered anew. */
     private static final double SAME = 0.95;
 
-    /** What is so like its clean rendering is clean. */
-    private static final double CLEAN = 0.75;
-
     /** From here on the tone of a take is known. */
     private static final double SURE = 0.5;
 
     /** What is hardly like its rendering is left where it is written. */
     private static final double MOVED = 0.1;
 
-    private static final double TAIL_SECONDS = 0.7;
     private static final double ROOM_SECONDS = 0.05;
 
     /** So often a driven take is rendered anew with the strokes where they were found. */
@@ -96,11 +86,8 @@ public final class Written {
      * @param begins when the riff begins in the take, in seconds, give or take a twentieth
      */
     synchronized ChangeTrack.Fit[] find(ChangeTrack take, double begins, boolean driven) {
-        if (!driven && tone.isEmpty()) {
-            ChangeTrack.Fit[] clean = found(take, begins, Tone.CLEAN, 1);
-            if (likeness(clean) >= CLEAN) {
-                return clean;
-            }
+        if (!driven) {
+            return found(take, begins, Tone.CLEAN, 1);
         }
         ChangeTrack.Fit[] best = {};
         Tone liked = Tone.CLEAN;
@@ -142,31 +129,21 @@ public final class Written {
     }
 
     private ChangeTrack track(Score of, Tone tone) {
-        Heard heard = new Heard(of, Optional.empty(), ground.withTone(tone), Mix.ALONE);
-        float[] stereo = OfflineRender.of(heard, 1, TAIL_SECONDS).samples();
-        return new ChangeTrack(Take.ofStereo(stereo, Player.RATE));
+        return new ChangeTrack(StandIn.sound(of, ground.withTone(tone)));
     }
 
     /** The score with its strokes where they were found; where they then lie goes into the last. */
     private Score moved(ChangeTrack.Fit[] fits, double begins, double[] there) {
         double ticks = score.time().tempos().first() * Ticks.QUARTER / 60.0;
-        List<ScoreNote> notes = new ArrayList<>();
-        int i = -1;
-        for (Onset o : score.onsets()) {
-            long at = o.at();
-            if (!o.tied()) {
-                i++;
-                double off = fits[i].seconds() - begins - at(i);
-                boolean found = fits[i].likeness() >= MOVED;
-                at = found ? Math.max(0, at + Math.round(off * ticks)) : at;
-                at = Math.min(at, score.length() - 1);
-                there[i] = score.time().tempos().seconds(at);
-            }
-            for (ScoreNote n : o.notes()) {
-                long length = Math.max(1, Math.min(n.length(), score.length() - at));
-                notes.add(n.beginning(at).lasting(length));
-            }
+        Map<Long, Long> to = new HashMap<>();
+        for (int i = 0; i < fits.length; i++) {
+            long at = strokes.get(i).at();
+            double off = fits[i].seconds() - begins - at(i);
+            boolean found = fits[i].likeness() >= MOVED;
+            long moved = found ? Math.max(0, at + Math.round(off * ticks)) : at;
+            to.put(at, Math.min(moved, score.length() - 1));
+            there[i] = score.time().tempos().seconds(to.get(at));
         }
-        return new Score(score.board(), score.time(), score.length(), notes, score.harmonies());
+        return score.moved(o -> to.get(o.at()));
     }
 }

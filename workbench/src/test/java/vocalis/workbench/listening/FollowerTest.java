@@ -158,19 +158,13 @@ class FollowerTest {
     /** A score whose strokes are early and late; how much in ms goes to their ticks. */
     private static Score hurried(Score score, Random random, Map<Long, Double> off) {
         double ticksAMs = score.time().tempos().first() * Ticks.QUARTER / 60_000.0;
-        List<ScoreNote> notes = new ArrayList<>();
-        for (Onset o : score.onsets()) {
-            double ms = Math.max(-35, Math.min(35, 14 * random.nextGaussian()));
-            long at = o.tied() ? o.at() : Math.max(0, o.at() + Math.round(ms * ticksAMs));
-            if (!o.tied()) {
-                off.put(o.at(), (at - o.at()) / ticksAMs);
-            }
-            for (ScoreNote n : o.notes()) {
-                long length = Math.max(1, Math.min(n.length(), score.length() - at));
-                notes.add(n.beginning(at).lasting(length));
-            }
-        }
-        return new Score(score.board(), score.time(), score.length(), notes, score.harmonies());
+        return score.moved(
+                o -> {
+                    double ms = Math.max(-35, Math.min(35, 14 * random.nextGaussian()));
+                    long at = Math.max(0, o.at() + Math.round(ms * ticksAMs));
+                    off.put(o.at(), (at - o.at()) / ticksAMs);
+                    return at;
+                });
     }
 
     /** What is played right under gain is not told as wrong: only its time is told. */
