@@ -135,7 +135,7 @@ final class TranscribeCommand implements Callable<Integer> {
         Exchange exchange = new Exchange(catalogue, hand.hand());
         Unpicked u = exchange.unpick(t.sheet(), ground);
         t.sheet().remarks().forEach(r -> err.println(take + ": " + r));
-        err.println(take + ": " + UnpickWords.whole(u));
+        err.println(take + ": " + UnpickWords.whole(u, t.certain(u)));
         SettledShapes resting = new SettledShapes(catalogue, hand.hand());
         String id = UUID.randomUUID().toString();
         Piece piece = resting.settled(Exchange.piece(t.sheet(), u, id));

@@ -251,7 +251,9 @@ public final class UnpickSheet {
         boolean first = unpicked == null;
         unpicked = (Unpicked) answer;
         take.setDisable(false);
-        String whole = UnpickWords.whole(unpicked);
+        String whole =
+                draft.map(d -> UnpickWords.whole(unpicked, d.certain(unpicked)))
+                        .orElseGet(() -> UnpickWords.whole(unpicked));
         said.setText(Character.toUpperCase(whole.charAt(0)) + whole.substring(1) + ".");
         boolean among = rows.getChildren().stream().anyMatch(Node::isFocused);
         rows.getChildren().clear();
@@ -262,8 +264,10 @@ public final class UnpickSheet {
         if (unpicked.lines() > 0) {
             Label lines =
                     Choices.caption(
-                            unpicked.lines()
-                                    + " notes stay lines, note for note, by their degree.");
+                            (unpicked.lines() == 1
+                                            ? "1 note stays a line"
+                                            : unpicked.lines() + " notes stay lines, note for note")
+                                    + ", by their degree.");
             rows.add(lines, 0, unpicked.chords().size(), 3, 1);
         }
         if (among && !buttons.isEmpty()) {
@@ -288,9 +292,15 @@ public final class UnpickSheet {
         b.addEventHandler(KeyEvent.KEY_PRESSED, e -> walk(e, index, buttons));
         b.setOnAction(e -> take.fire());
         Label shape = Choices.mono(c.candidate().voicing().shape().text());
+        b.setMinWidth(Region.USE_PREF_SIZE);
+        shape.setMinWidth(Region.USE_PREF_SIZE);
         Unpicked.Sure how = unpicked.chords().get(i).sure();
         List<Draft.Doubt> guesses = guesses(c);
-        Label sure = Choices.caption(guesses.isEmpty() ? UnpickWords.of(how) : guessed(guesses));
+        Label sure =
+                Choices.caption(
+                        guesses.isEmpty()
+                                ? UnpickWords.of(how)
+                                : guessed(guesses, doubts(c).size()));
         sure.setWrapText(true);
         if (!guesses.isEmpty()) {
             sure.getStyleClass().add("warning");
@@ -308,12 +318,13 @@ public final class UnpickSheet {
         buttons.add(b);
     }
 
+    private List<Draft.Doubt> doubts(Derived.Chord c) {
+        return draft.map(d -> d.doubts(c.start(), c.end())).orElse(List.of());
+    }
+
     /** The ear's guesses during a chord that are the same as the first of them. */
     private List<Draft.Doubt> guesses(Derived.Chord c) {
-        List<Draft.Doubt> all =
-                draft.map(Draft::doubts).orElse(List.of()).stream()
-                        .filter(d -> d.at() >= c.start() && d.at() < c.end())
-                        .toList();
+        List<Draft.Doubt> all = doubts(c);
         return all.stream()
                 .filter(
                         d ->
@@ -327,10 +338,13 @@ public final class UnpickSheet {
         return !guesses.isEmpty() && !guesses.get(0).next().equals(guesses.get(0).shape());
     }
 
-    private static String guessed(List<Draft.Doubt> guesses) {
+    private static String guessed(List<Draft.Doubt> guesses, int all) {
         Draft.Doubt d = guesses.get(0);
-        long share = Math.round(100 * d.likely().get(d.chosen()).share());
-        return "a guess of the ear: " + share + " of 100 for " + d.shape().text();
+        return (all == 1 ? "1 stroke guessed, " : all + " strokes guessed, the first ")
+                + d.shape().text()
+                + ", "
+                + Math.round(100 * d.likely().get(d.chosen()).share())
+                + " of 100";
     }
 
     /** Writes the ear's next best down instead. */

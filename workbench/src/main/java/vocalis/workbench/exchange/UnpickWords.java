@@ -25,9 +25,17 @@ public final class UnpickWords {
 
     /** The whole in a sentence or two. */
     public static String whole(Unpicked u) {
+        return whole(u, (int) u.chords().stream().filter(c -> c.sure().certain()).count());
+    }
+
+    /**
+     * The same where something else is known of how sure it is.
+     *
+     * @param certain how many chords are certain
+     */
+    public static String whole(Unpicked u, int certain) {
         int chords = u.chords().size();
         int figures = u.riff().pattern().figures().size();
-        long certain = u.chords().stream().filter(c -> c.sure().certain()).count();
         String said =
                 chords
                         + (chords == 1 ? " chord" : " chords")

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import vocalis.core.derive.Derived;
 import vocalis.core.instrument.Shape;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.MeterMap;
@@ -14,6 +15,7 @@ import vocalis.core.riff.Ground;
 import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Score;
+import vocalis.core.unpick.Unpicked;
 import vocalis.formats.sheet.Imported;
 import vocalis.formats.sheet.NoteDraft;
 import vocalis.formats.sheet.Sheet;
@@ -135,6 +137,22 @@ public final class Draft {
     /** Where the ear is not sure, by time. */
     public List<Doubt> doubts() {
         return List.copyOf(doubts);
+    }
+
+    /** Those from one tick until before another. */
+    public List<Doubt> doubts(long from, long to) {
+        return doubts.stream().filter(d -> d.at() >= from && d.at() < to).toList();
+    }
+
+    /** How many chords of what it is taken apart into are certain: the ear guesses none of them. */
+    public int certain(Unpicked u) {
+        int certain = 0;
+        for (int i = 0; i < u.chords().size(); i++) {
+            Derived.Chord c = u.derived().chords().get(i);
+            boolean heard = doubts(c.start(), c.end()).isEmpty();
+            certain += heard && u.chords().get(i).sure().certain() ? 1 : 0;
+        }
+        return certain;
     }
 
     /** The same with the next best shape for some guesses. */

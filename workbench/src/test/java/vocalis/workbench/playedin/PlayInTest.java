@@ -18,8 +18,12 @@ import vocalis.core.riff.Riff;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
+import vocalis.core.unpick.Unpicked;
+import vocalis.formats.FormatException;
 import vocalis.sound.listen.Take;
 import vocalis.workbench.demo.Demo;
+import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.exchange.UnpickWords;
 import vocalis.workbench.listening.Takes;
 
 /** Riffs written down from how they sound. */
@@ -45,7 +49,7 @@ class PlayInTest {
      * and right is nine tenths and more.
      */
     @Test
-    void demoRiffsComeBack() {
+    void demoRiffsComeBack() throws FormatException {
         boolean all = Boolean.getBoolean("vocalis.long");
         double hits = 0;
         double notes = 0;
@@ -66,6 +70,7 @@ class PlayInTest {
                                     "heard");
             assertThat(draft.sheet().keyed()).as("its key is the riff's").isTrue();
             guesses(draft);
+            certain(draft);
             Set<At> wanted = written(score);
             notes += wanted.size() + draft.notes().size();
             for (Draft.HeardNote n : draft.notes()) {
@@ -94,6 +99,19 @@ class PlayInTest {
                 assertThat(struck(next, d.at(), true)).isNotEqualTo(struck(draft, d.at(), true));
             }
         }
+    }
+
+    /** No chord in which a stroke is guessed is told as certain. */
+    private static void certain(Draft draft) throws FormatException {
+        Exchange exchange = new Exchange(Takes.CATALOGUE, Hand.MEDIUM);
+        Unpicked u = exchange.unpick(draft.sheet(), draft.sheet().sheet().ground());
+        long heard =
+                u.derived().chords().stream()
+                        .filter(c -> draft.doubts(c.start(), c.end()).isEmpty())
+                        .count();
+        assertThat((long) draft.certain(u)).isLessThanOrEqualTo(heard);
+        assertThat(UnpickWords.whole(u, draft.certain(u)))
+                .contains("(" + draft.certain(u) + " certain)");
     }
 
     /** What begins at a tick, or everywhere else. */
