@@ -173,6 +173,7 @@ class ArchitectureTest {
                 .resideInAnyPackage(
                         "vocalis.sound.dsp..",
                         "vocalis.sound.strings..",
+                        "vocalis.sound.noise..",
                         "vocalis.sound.amp..",
                         "vocalis.sound.band..",
                         "vocalis.sound.engine..",
@@ -353,6 +354,7 @@ class ArchitectureTest {
                 .resideInAnyPackage(
                         "vocalis.sound.dsp..",
                         "vocalis.sound.strings..",
+                        "vocalis.sound.noise..",
                         "vocalis.sound.amp..",
                         "vocalis.sound.band..",
                         "vocalis.sound.engine..")

@@ -17,23 +17,36 @@ import vocalis.formats.wav.WavReader;
 import vocalis.sound.listen.Take;
 
 /** Notes played by the recorded guitars of a sound font, through a general-purpose synthesiser. */
-final class Recorded {
+public final class Recorded {
 
     private static final String FONT = "/usr/share/sounds/sf2/FluidR3_GM.sf2";
     private static final int TICKS_A_SECOND = 1000;
     private static final double TAIL_SECONDS = 0.7;
+    private static final int KIT_CHANNEL = 9;
 
     /** A note of a MIDI number; loud from 1 to 127. */
-    record Note(double from, double to, int midi, int loud) {}
+    public record Note(double from, double to, int midi, int loud) {}
 
     private Recorded() {}
 
-    static Take of(List<Note> notes, int program) throws IOException {
+    /**
+     * @param program its place in General MIDI, counted from 0
+     */
+    public static Take of(List<Note> notes, int program) throws IOException {
+        return of(notes, program, 0);
+    }
+
+    /** A recorded kit's strokes, by their keys in General MIDI. */
+    public static Take kit(List<Note> strokes) throws IOException {
+        return of(strokes, 0, KIT_CHANNEL);
+    }
+
+    private static Take of(List<Note> notes, int program, int channel) throws IOException {
         Path dir = Files.createTempDirectory("hearing");
         Path midi = dir.resolve("in.mid");
         Path wav = dir.resolve("out.wav");
         try {
-            MidiSystem.write(sequence(notes, program), 0, midi.toFile());
+            MidiSystem.write(sequence(notes, program, channel), 0, midi.toFile());
         } catch (InvalidMidiDataException e) {
             throw new IOException(e);
         }
@@ -76,26 +89,26 @@ final class Recorded {
     }
 
     /** One track whose quarter is a second. */
-    private static Sequence sequence(List<Note> notes, int program)
+    private static Sequence sequence(List<Note> notes, int program, int channel)
             throws InvalidMidiDataException {
         Sequence all = new Sequence(Sequence.PPQ, TICKS_A_SECOND);
         Track track = all.createTrack();
         byte[] quarter = {0x0F, 0x42, 0x40};
         track.add(new MidiEvent(new MetaMessage(0x51, quarter, 3), 0));
-        track.add(event(ShortMessage.PROGRAM_CHANGE, program, 0, 0));
+        track.add(event(ShortMessage.PROGRAM_CHANGE, channel, program, 0, 0));
         double end = 0;
         for (Note n : notes) {
-            track.add(event(ShortMessage.NOTE_ON, n.midi(), n.loud(), n.from()));
-            track.add(event(ShortMessage.NOTE_OFF, n.midi(), 0, n.to()));
+            track.add(event(ShortMessage.NOTE_ON, channel, n.midi(), n.loud(), n.from()));
+            track.add(event(ShortMessage.NOTE_OFF, channel, n.midi(), 0, n.to()));
             end = Math.max(end, n.to());
         }
-        track.add(event(ShortMessage.NOTE_OFF, 0, 0, end + TAIL_SECONDS));
+        track.add(event(ShortMessage.NOTE_OFF, channel, 0, 0, end + TAIL_SECONDS));
         return all;
     }
 
-    private static MidiEvent event(int command, int first, int second, double seconds)
+    private static MidiEvent event(int command, int channel, int first, int second, double seconds)
             throws InvalidMidiDataException {
-        ShortMessage message = new ShortMessage(command, 0, first, second);
+        ShortMessage message = new ShortMessage(command, channel, first, second);
         return new MidiEvent(message, Math.round(seconds * TICKS_A_SECOND));
     }
 }

@@ -13,6 +13,7 @@ package vocalis.sound.amp;
  * @param trebleDb shelf above 2.2 kHz
  * @param presenceDb bell at 3.4 kHz
  * @param sag how much the supply gives way under a loud note, 0 to 0.5
+ * @param gives how far the supply dips under an attack before it recovers, 0 to 0.6
  * @param touch how much of a stroke's force is left after the stages have levelled it, as an
  *     exponent, 0 to 1
  * @param cabinet what it plays through
@@ -29,19 +30,59 @@ public record AmpSettings(
         double trebleDb,
         double presenceDb,
         double sag,
+        double gives,
         double touch,
         Cabinet cabinet,
         double level) {
 
     public static final AmpSettings CLEAN =
             new AmpSettings(
-                    "clean", 0.55, 0.5, 0.12, -200, 1, -2.5, 3.5, 3, 0.0, 0.0, Cabinet.USUAL, 2.1);
+                    "clean",
+                    0.55,
+                    0.5,
+                    0.12,
+                    -200,
+                    1,
+                    -2.5,
+                    3.5,
+                    3,
+                    0.0,
+                    0.0,
+                    0.0,
+                    Cabinet.USUAL,
+                    2.1);
     public static final AmpSettings EDGE =
             new AmpSettings(
-                    "edge", 5.5, 1.3, 0.30, -95, 0.5, 1, 1.5, 2, 0.2, 0.12, Cabinet.USUAL, 0.235);
+                    "edge",
+                    10,
+                    2.6,
+                    0.30,
+                    -95,
+                    0.5,
+                    1,
+                    1.5,
+                    2,
+                    0.2,
+                    0.45,
+                    0.4,
+                    Cabinet.USUAL,
+                    0.235);
     public static final AmpSettings GAIN =
             new AmpSettings(
-                    "gain", 34, 6, 0.35, -54, 2.5, -2, 1, 3, 0.16, 0.24, Cabinet.USUAL, 0.150);
+                    "gain",
+                    34,
+                    6,
+                    0.35,
+                    -48,
+                    2.5,
+                    -2,
+                    1,
+                    3,
+                    0.16,
+                    0.25,
+                    0.45,
+                    Cabinet.USUAL,
+                    0.150);
 
     public AmpSettings {
         if (!(drive > 0 && drive <= 1000) || !(second > 0 && second <= 1000)) {
@@ -84,6 +125,7 @@ public record AmpSettings(
                 trebleDb + steps[3] * PER_STEP[3],
                 presenceDb + steps[4] * PER_STEP[4],
                 sag,
+                gives,
                 touch,
                 cabinet,
                 level * linear(steps[5] * PER_STEP[5]));
@@ -102,6 +144,7 @@ public record AmpSettings(
                 trebleDb,
                 presenceDb,
                 sag,
+                gives,
                 touch,
                 cabinet,
                 Math.min(10, level * factor));
@@ -120,6 +163,7 @@ public record AmpSettings(
                 trebleDb,
                 presenceDb,
                 sag,
+                gives,
                 touch,
                 other,
                 level);

@@ -28,11 +28,6 @@ public final class Amplifier {
 
     private static final double SAG_SECONDS = 0.05;
 
-    /** How fast what the strings put in is followed, rising and falling. */
-    private static final double TOUCH_RISE_SECONDS = 0.002;
-
-    private static final double TOUCH_FALL_SECONDS = 0.12;
-
     /** What a usual stroke on three strings puts in at its peak. */
     private static final double USUAL_TOUCH = 0.55;
 
@@ -43,11 +38,21 @@ public final class Amplifier {
 
     private static final double ANSWER_HZ = 2800;
 
-    /** What the feedback around the power stage lets through of an attack before it settles. */
-    private static final double ATTACK = 0.6;
+    /**
+     * While the supply is down under an attack the feedback around the power stage has less to give
+     * to presence; both recover in about {@link #ATTACK_SECONDS} (set beside recorded guitars).
+     */
+    private static final double DULLS = 0.5;
 
-    private static final double ATTACK_BY_TOUCH = 3;
-    private static final double ATTACK_SECONDS = 0.012;
+    private static final double ATTACK_SECONDS = 0.014;
+
+    /**
+     * A stroke that has fallen further than this, as its inverse, is a stopped one: it is let go as
+     * it falls, where saturation would hold it up into the next (as players set a gate that follows
+     * the strings; common practice).
+     */
+    private static final double STOPPED = 3;
+
     private static final double GATE_HOLD_SECONDS = 0.012;
     private static final double GATE_OPENS_SECONDS = 0.0004;
     private static final double GATE_SHUTS_SECONDS = 0.009;
@@ -56,6 +61,7 @@ public final class Amplifier {
     private final Pickup pickup;
     private final double sagRate;
     private final double sag;
+    private final double gives;
     private final double level;
     private final boolean gated;
     private final BiquadChain before;
@@ -78,14 +84,12 @@ public final class Amplifier {
     private final double gateShuts;
     private final int gateHold;
     private final double touch;
-    private final double touchRise;
-    private final double touchFall;
+    private final Touch strokes;
     private final double answerPole;
     private double envelope;
     private double gate;
     private int held;
     private final double settling;
-    private double touched;
     private double settledTouch;
     private double lift = 1;
     private double answer;
@@ -102,6 +106,7 @@ public final class Amplifier {
         this.settings = settings;
         this.pickup = pickup;
         this.sag = settings.sag();
+        this.gives = settings.gives();
         this.level = settings.level();
         this.lift = level;
         this.gated = settings.gateDb() > -200;
@@ -133,8 +138,7 @@ public final class Amplifier {
         gateShuts = 1 - Math.exp(-1 / (GATE_SHUTS_SECONDS * sampleRate));
         gateHold = (int) (GATE_HOLD_SECONDS * sampleRate);
         touch = settings.touch();
-        touchRise = 1 - Math.exp(-1 / (TOUCH_RISE_SECONDS * sampleRate));
-        touchFall = 1 - Math.exp(-1 / (TOUCH_FALL_SECONDS * sampleRate));
+        strokes = new Touch(sampleRate);
         settling = ATTACK_SECONDS * sampleRate;
         answerPole = 1 - Math.exp(-2 * Math.PI * ANSWER_HZ / sampleRate);
         gate = settings.gateDb() <= -200 ? 1 : 0;
@@ -167,6 +171,7 @@ public final class Amplifier {
      */
     private void block(int n) {
         before.process(once, n);
+        strokes.follow(once, n);
         hold(n);
         up1.up(once, n, twice);
         if (hot) {
@@ -195,13 +200,20 @@ public final class Amplifier {
 
     private void deliver(int n) {
         // In silence it waits as for a usual stroke.
-        double force = touched < LEAST_TOUCH ? 1 : touched / USUAL_TOUCH;
+        double touched = strokes.level();
+        double struck = strokes.struck();
+        double force = struck < LEAST_TOUCH ? 1 : struck / USUAL_TOUCH;
         double wanted = Math.max(0.6, Math.min(1.5, Math.pow(force, touch)));
-        double lifted = level * wanted * (1 - sag * load);
         double answers = touch * ANSWER * Math.max(-0.9, Math.min(1.5, Math.log(force)));
         settledTouch += (1 - Math.exp(-n / settling)) * (touched - settledTouch);
         double attack = Math.min(1, Math.max(0, touched / (settledTouch + 1e-3) - 1));
-        answers += (ATTACK + ATTACK_BY_TOUCH * touch) * attack;
+        answers -= gives > 0 ? DULLS * attack : 0;
+        double lifted =
+                level
+                        * wanted
+                        * (1 - sag * load)
+                        * (1 - gives * attack)
+                        * (gives > 0 ? Math.min(1, STOPPED * strokes.left()) : 1);
         double step = (lifted - lift) / n;
         double answerStep = (answers - answer) / n;
         for (int i = 0; i < n; i++) {
@@ -218,22 +230,19 @@ public final class Amplifier {
      * moment, and shut softly.
      */
     private void hold(int n) {
-        double touchNow = touched;
         double env = envelope;
         double g = gate;
         int left = held;
         for (int i = 0; i < n; i++) {
             double x = once[i];
-            double loud = Math.abs(x);
-            touchNow += (loud > touchNow ? touchRise : touchFall) * (loud - touchNow);
             if (gated) {
+                double loud = Math.abs(x);
                 env = Math.max(loud, env * gateRelease);
                 left = env > gateOpen ? gateHold : env > gateShut ? left : Math.max(0, left - 1);
                 g += left > 0 ? gateOpens * (1 - g) : -gateShuts * g;
                 once[i] = x * g;
             }
         }
-        touched = touchNow;
         envelope = env;
         gate = g < 1e-9 ? 0 : g;
         held = left;

@@ -5,17 +5,29 @@ import vocalis.sound.dsp.Noise;
 
 /**
  * A simple kit and a click, synthesised: stand-ins for a drummer. Kick: a sine whose pitch falls
- * from 160 to 48 Hz. Snare: two sines and high-passed noise. Toms: sines that fall by a third. Hat:
- * noise above 7 kHz, short or open; a closed one chokes an open one. Crash: noise above 3.5 kHz.
- * Click: a short sine, a fifth higher on the one. All set by ear.
+ * from 160 to 48 Hz, a beater's click and the head's modes. Snare: a falling sine, modes, and wires
+ * that hiss with the head. Toms: sines that fall by a third, and modes. Hat: noise above 7 kHz,
+ * short or open; a closed one chokes an open one. Crash: noise above 3.5 kHz. Click: a short sine,
+ * a fifth higher on the one. All set by ear.
  *
  * <p>State: a phase and an envelope per piece; one thread; no allocation after construction.
  */
 public final class Kit {
 
-    private static final int PIECES = Piece.values().length;
+    private static final Piece[] PIECE = Piece.values();
+    private static final int PIECES = PIECE.length;
     private static final double[] SECONDS = {0.26, 0.19, 0.05, 0.36, 0.03, 0.035, 0.3, 0.38, 1.5};
     private static final double SILENT = 1e-5;
+
+    /**
+     * Levels of the heads' modes, of the beater's click and of the wires; beside a recorded kit.
+     */
+    private static final double KICK_HEAD = 0.27;
+
+    private static final double SNARE_HEAD = 0.38;
+    private static final double TOM_HEADS = 0.25;
+    private static final double BEATER = 0.5;
+    private static final double WIRES = 0.5;
 
     private final double sampleRate;
     private final double[] level = new double[PIECES];
@@ -27,6 +39,14 @@ public final class Kit {
     private double tomSweep;
     private double sweep;
     private double body;
+    private final Drum kickHead;
+    private final Drum snareHead;
+    private final Drum highHead;
+    private final Drum lowHead;
+    private final Biquad beater;
+    private double click;
+    private final double clickFall;
+    private final Biquad wires;
     private final Biquad snareNoise;
     private final Biquad hatNoise;
     private final Biquad crashNoise;
@@ -46,6 +66,13 @@ public final class Kit {
         }
         sweepFall = Math.exp(-1 / (0.028 * sampleRate));
         bodyFall = Math.exp(-1 / (0.05 * sampleRate));
+        kickHead = new Drum(sampleRate, 92, 0.16);
+        snareHead = new Drum(sampleRate, 188, 0.17);
+        highHead = new Drum(sampleRate, 128, 0.25);
+        lowHead = new Drum(sampleRate, 82, 0.3);
+        beater = Biquad.lowpass(sampleRate, 2600, 0.6);
+        clickFall = Math.exp(-6.9 / (0.02 * sampleRate));
+        wires = Biquad.lowpass(sampleRate, 2400, 0.6);
         snareNoise = Biquad.highpass(sampleRate, 1800, 0.7);
         hatNoise = Biquad.highpass(sampleRate, 7000, 0.8);
         crashNoise = Biquad.highpass(sampleRate, 3500, 0.7);
@@ -88,12 +115,28 @@ public final class Kit {
     private void sound(int piece, double velocity) {
         level[piece] = velocity;
         phase[piece] = 0;
+        head(piece, velocity);
         sweep = piece == Piece.KICK.ordinal() ? 1 : sweep;
         boolean tom = piece == Piece.TOM_HIGH.ordinal() || piece == Piece.TOM_LOW.ordinal();
         tomSweep = tom ? 1 : tomSweep;
         body = piece == Piece.SNARE.ordinal() ? 1 : body;
         if (piece == Piece.HAT.ordinal()) {
             level[Piece.OPEN_HAT.ordinal()] *= 0.05;
+        }
+    }
+
+    private void head(int piece, double velocity) {
+        switch (PIECE[piece]) {
+            case KICK -> {
+                kickHead.strike(velocity, chance);
+                click = velocity;
+            }
+            case SNARE -> snareHead.strike(velocity, chance);
+            case TOM_HIGH -> highHead.strike(velocity, chance);
+            case TOM_LOW -> lowHead.strike(velocity, chance);
+            default -> {
+                // Cymbals and clicks have no head.
+            }
         }
     }
 
@@ -114,6 +157,13 @@ public final class Kit {
         java.util.Arrays.fill(level, 0);
         java.util.Arrays.fill(wait, 0);
         waiting = 0;
+        click = 0;
+        kickHead.silence();
+        snareHead.silence();
+        highHead.silence();
+        lowHead.silence();
+        beater.reset();
+        wires.reset();
         snareNoise.reset();
         hatNoise.reset();
         crashNoise.reset();
@@ -132,10 +182,13 @@ public final class Kit {
         if (level[0] > SILENT) {
             sweep *= sweepFall;
             y += 0.95 * level[0] * sine(0, 48 + 112 * sweep);
+            click *= clickFall;
+            y += KICK_HEAD * kickHead.next() + BEATER * beater.next(click * noise);
         }
         if (level[1] > SILENT) {
             body *= bodyFall;
-            y += level[1] * (0.5 * body * sine(1, 188) + 0.42 * mid);
+            double hiss = 0.42 * mid + WIRES * wires.next(noise);
+            y += level[1] * (0.5 * body * sine(1, 188) + hiss) + SNARE_HEAD * snareHead.next();
         }
         y += 0.3 * hats * high;
         y += toms();
@@ -158,11 +211,15 @@ public final class Kit {
         tomSweep *= tomFall;
         if (level[Piece.TOM_HIGH.ordinal()] > SILENT) {
             double hz = 128 * (1 + 0.35 * tomSweep);
-            y += 0.7 * level[Piece.TOM_HIGH.ordinal()] * sine(Piece.TOM_HIGH.ordinal(), hz);
+            y +=
+                    0.7 * level[Piece.TOM_HIGH.ordinal()] * sine(Piece.TOM_HIGH.ordinal(), hz)
+                            + TOM_HEADS * highHead.next();
         }
         if (level[Piece.TOM_LOW.ordinal()] > SILENT) {
             double hz = 82 * (1 + 0.35 * tomSweep);
-            y += 0.8 * level[Piece.TOM_LOW.ordinal()] * sine(Piece.TOM_LOW.ordinal(), hz);
+            y +=
+                    0.8 * level[Piece.TOM_LOW.ordinal()] * sine(Piece.TOM_LOW.ordinal(), hz)
+                            + TOM_HEADS * lowHead.next();
         }
         return y;
     }

@@ -3,9 +3,10 @@ package vocalis.sound.engine;
 import java.util.Arrays;
 import vocalis.sound.amp.Amplifier;
 import vocalis.sound.dsp.Noise;
+import vocalis.sound.noise.HandNoise;
+import vocalis.sound.noise.Hum;
 import vocalis.sound.strings.Bridge;
 import vocalis.sound.strings.Damping;
-import vocalis.sound.strings.HandNoise;
 import vocalis.sound.strings.StringVoice;
 
 /**
@@ -28,13 +29,15 @@ final class PlayedGuitar {
     private static final double PULL_TAP = 0.85;
 
     /** Levels of what the hands do, and the spread of force, at most; set by ear. */
-    private static final double THUMP = 0.2;
+    private static final double THUMP = 0.4;
+
+    private static final double KNOCK = 0.6;
 
     private static final double PALM_LANDS = 0.05;
     private static final double FINGERS = 0.006;
     private static final double SQUEAK = 0.012;
     private static final double FEEDBACK = 60;
-    private static final double LEVEL_SPREAD = 0.04;
+    private static final double LEVEL_SPREAD = 0.075;
 
     private static final Program.Gesture[] GESTURES = Program.Gesture.values();
 
@@ -54,6 +57,9 @@ final class PlayedGuitar {
     private double right = 1;
     private double leftTarget = 1;
     private double rightTarget = 1;
+
+    private final Hum hum;
+    private boolean played;
 
     /** What the hands do beside the notes, and how freely they keep time and force. */
     private final HandNoise noise;
@@ -85,6 +91,7 @@ final class PlayedGuitar {
         this.mostLate = mostLate;
         chance = Noise.of(seed, 99);
         noise = new HandNoise(sampleRate, seed + 77);
+        hum = new Hum(sampleRate, seed + 78);
         this.amp = amp;
         strings = new StringVoice[mostStrings];
         stoppedAt = new int[mostStrings];
@@ -150,6 +157,7 @@ final class PlayedGuitar {
                 slideTo[s] = -1;
             }
         }
+        played |= reached > 0;
         hands(under, velocity, reached, ended, moved);
     }
 
@@ -161,7 +169,12 @@ final class PlayedGuitar {
     private void hands(int under, double velocity, int reached, int ended, int moved) {
         boolean palm = under != 0;
         if (palm && reached > 0) {
-            noise.thump(THUMP * StringVoice.force(velocity) * (under < 4 ? 1 : 0.6));
+            double force = StringVoice.force(velocity);
+            if (under == Damping.DEAD.ordinal()) {
+                noise.knock(KNOCK * force);
+            } else {
+                noise.thump(THUMP * force);
+            }
         }
         if (human == 0) {
             return;
@@ -295,6 +308,7 @@ final class PlayedGuitar {
     }
 
     void dampAll() {
+        played = false;
         for (StringVoice s : strings) {
             s.damp();
         }
@@ -302,6 +316,8 @@ final class PlayedGuitar {
     }
 
     void silence() {
+        played = false;
+        hum.silence();
         for (StringVoice s : strings) {
             s.reset();
         }
@@ -325,6 +341,11 @@ final class PlayedGuitar {
         boolean sounding = bridge.render(sum, returned, feedback, frames);
         if (noise.active()) {
             noise.add(sum, frames);
+            sounding = true;
+        }
+        boolean humming = human > 0 && (played || sounding);
+        if (humming || hum.active()) {
+            hum.add(sum, frames, humming);
             sounding = true;
         }
         restFrames =

@@ -16,6 +16,7 @@ public final class Plane {
     private final double[] line = new double[LINE];
     private final double[] ap = new double[StringPatch.ALLPASSES];
     private final double[] stretch = new double[Bridge.MOST + StringPatch.TAPS - 1];
+    private final double[] taps = new double[StringPatch.TAPS];
     private double loss;
 
     void clear() {
@@ -58,6 +59,31 @@ public final class Plane {
     /** The same for {@code n} frames, with all states in local variables. */
     void back(int read, double[] taps, double gain, double pole, double c, double[] out, int n) {
         interpolate(read, taps, out, n);
+        around(gain, pole, c, out, n);
+    }
+
+    /**
+     * The same while the loop's length changes from frame to frame.
+     *
+     * @param write frame that is written first
+     * @param delays length of the loop in each frame, in frames
+     */
+    void follow(
+            int write, double[] delays, double gain, double pole, double c, double[] out, int n) {
+        double[] t = taps;
+        for (int i = 0; i < n; i++) {
+            int whole = (int) delays[i] - 2;
+            StringPatch.lagrange(delays[i] - whole, t);
+            int read = write + i - whole;
+            double x = t[0] * at(read) + t[1] * at(read - 1) + t[2] * at(read - 2);
+            double y = t[3] * at(read - 3) + t[4] * at(read - 4) + t[5] * at(read - 5);
+            out[i] = x + y;
+        }
+        around(gain, pole, c, out, n);
+    }
+
+    /** The loss and the stiffness of one way around. */
+    private void around(double gain, double pole, double c, double[] out, int n) {
         double g = gain * (1 - pole);
         double a0 = ap[0];
         double a1 = ap[1];

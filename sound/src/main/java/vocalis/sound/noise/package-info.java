@@ -1,0 +1,2 @@
+/** What is heard beside the notes: hands on the strings, the mains, the first stage's hiss. */
+package vocalis.sound.noise;
