@@ -111,6 +111,7 @@ class ArchitectureTest {
         inOrder(
                 "vocalis.sound",
                 "dsp",
+                "noise",
                 "strings",
                 "amp",
                 "band",
