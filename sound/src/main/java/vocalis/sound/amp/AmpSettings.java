@@ -16,6 +16,8 @@ package vocalis.sound.amp;
  * @param gives how far the supply dips under an attack before it recovers, 0 to 0.6
  * @param touch how much of a stroke's force is left after the stages have levelled it, as an
  *     exponent, 0 to 1
+ * @param air how much of what the cabinet plays moves the strings where feedback is asked; 0 for
+ *     none
  * @param cabinet what it plays through
  * @param level gain after the cabinet, linear
  */
@@ -32,6 +34,7 @@ public record AmpSettings(
         double sag,
         double gives,
         double touch,
+        double air,
         Cabinet cabinet,
         double level) {
 
@@ -46,6 +49,7 @@ public record AmpSettings(
                     -2.5,
                     3.5,
                     3,
+                    0.0,
                     0.0,
                     0.0,
                     0.0,
@@ -65,8 +69,9 @@ public record AmpSettings(
                     0.2,
                     0.45,
                     0.4,
+                    0.06,
                     Cabinet.USUAL,
-                    0.235);
+                    0.123);
     public static final AmpSettings GAIN =
             new AmpSettings(
                     "gain",
@@ -81,8 +86,9 @@ public record AmpSettings(
                     0.16,
                     0.25,
                     0.45,
+                    0.3,
                     Cabinet.USUAL,
-                    0.150);
+                    0.114);
 
     public AmpSettings {
         if (!(drive > 0 && drive <= 1000) || !(second > 0 && second <= 1000)) {
@@ -127,6 +133,7 @@ public record AmpSettings(
                 sag,
                 gives,
                 touch,
+                air,
                 cabinet,
                 level * linear(steps[5] * PER_STEP[5]));
     }
@@ -146,6 +153,7 @@ public record AmpSettings(
                 sag,
                 gives,
                 touch,
+                air,
                 cabinet,
                 Math.min(10, level * factor));
     }
@@ -165,6 +173,7 @@ public record AmpSettings(
                 sag,
                 gives,
                 touch,
+                air,
                 other,
                 level);
     }

@@ -13,7 +13,7 @@ import vocalis.sound.dsp.Noise;
 final class Drum {
 
     /** Modes over the lowest, which the kit sounds itself with its falling pitch. */
-    private static final double[] RATIOS = {1.594, 2.136, 2.296, 2.653, 2.918, 3.156, 3.501, 4.060};
+    private static final double[] RATIOS = {1.593, 2.136, 2.295, 2.653, 2.917, 3.156, 3.500, 4.059};
 
     /** How much a mode's level varies from stroke to stroke, and the head's pitch. */
     private static final double PLACE = 0.35;

@@ -207,7 +207,7 @@ final class PlayedGuitar {
 
     /** How much of what the cabinet plays reaches the strings through the air; 0 for none. */
     void feedback(boolean asked) {
-        feedback = asked ? FEEDBACK * amp.settings().touch() : 0;
+        feedback = asked ? FEEDBACK * amp.settings().air() : 0;
     }
 
     private int strummed(int reached, double velocity) {

@@ -10,7 +10,7 @@ package vocalis.sound.strings;
  */
 final class Tension {
 
-    /** Cents of a usual stroke; an accent gives 4 to 5, as recorded notes do. */
+    /** Cents of a usual stroke; an accent gives 4 to 5 (from memory). */
     private static final double CENTS = 2.2;
 
     private static final double BY_FORCE = 1.1;
