@@ -1,10 +1,9 @@
 package vocalis.sound.gain;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import org.jtransforms.fft.DoubleFFT_1D;
-import org.jtransforms.utils.CommonUtils;
 
 /**
  * Lines of a sound: a Hann-windowed FFT, its local maxima, each refined by a parabola through the
@@ -13,23 +12,12 @@ import org.jtransforms.utils.CommonUtils;
  */
 public final class Spectrum {
 
-    static {
-        // One thread does each transform: the callers have threads of their own and may be
-        // interrupted.
-        CommonUtils.setThreadsBeginN_1D_FFT_2Threads(Long.MAX_VALUE);
-        CommonUtils.setThreadsBeginN_1D_FFT_4Threads(Long.MAX_VALUE);
-    }
-
     private Spectrum() {}
 
     /** Hann-windowed FFT: real and imaginary parts in turn, as JTransforms gives them. */
     public static double[] transform(double[] x, int from, int size) {
-        double[] buffer = new double[size];
-        for (int i = 0; i < size; i++) {
-            double w = 0.5 - 0.5 * Math.cos(2 * Math.PI * i / size);
-            buffer[i] = w * x[from + i];
-        }
-        new DoubleFFT_1D(size).realForward(buffer);
+        double[] buffer = Arrays.copyOfRange(x, from, from + size);
+        HannTransform.of(size).transform(buffer);
         return buffer;
     }
 
@@ -46,7 +34,9 @@ public final class Spectrum {
         double[] magnitude = new double[bins];
         double strongest = 0;
         for (int k = 1; k < bins; k++) {
-            magnitude[k] = 4 * Math.hypot(fft[2 * k], fft[2 * k + 1]) / size;
+            double re = fft[2 * k];
+            double im = fft[2 * k + 1];
+            magnitude[k] = 4 * Math.sqrt(re * re + im * im) / size;
             strongest = Math.max(strongest, magnitude[k]);
         }
         double floor = strongest * Math.pow(10, floorDb / 20);

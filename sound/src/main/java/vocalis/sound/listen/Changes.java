@@ -23,6 +23,9 @@ public final class Changes {
 
     private static final double SILENT = 1e-5;
 
+    private static final double[] SHARP = {1, 1.004, 1.01};
+    private static final int TURNS = 512;
+
     private final Take take;
     private final double a4Hz;
 
@@ -55,10 +58,12 @@ public final class Changes {
         double[] rises = new double[PARTIALS];
         int n = 0;
         double hz = hz(midi, cents);
+        double[] beforeIt = windowed(at - CLEAR_SECONDS - seconds, seconds);
+        double[] afterIt = windowed(at + CLEAR_SECONDS, seconds);
         for (int k = 1; k <= PARTIALS; k++) {
             if (!shared(k * hz, cents, others, SHARED / seconds)) {
-                double was = level(k * hz, at - CLEAR_SECONDS - seconds, seconds);
-                double is = level(k * hz, at + CLEAR_SECONDS, seconds);
+                double was = level(k * hz, beforeIt);
+                double is = level(k * hz, afterIt);
                 if (is > SILENT || was > SILENT) {
                     rises[n++] = 20 * Math.log10((is + SILENT / 10) / (was + SILENT / 10));
                 }
@@ -77,10 +82,12 @@ public final class Changes {
      */
     public boolean struckUnderPalm(int midi, double cents, double at) {
         double most = Double.NEGATIVE_INFINITY;
+        double[] beforeIt = windowed(at - 0.07, 0.06);
+        double[] afterIt = windowed(at + 0.015, 0.06);
         for (int k = 1; k <= 2; k++) {
             double hz = k * hz(midi, cents);
-            double was = level(hz, at - 0.07, 0.06) + 1e-9;
-            double is = level(hz, at + 0.015, 0.06) + 1e-9;
+            double was = level(hz, beforeIt) + 1e-9;
+            double is = level(hz, afterIt) + 1e-9;
             most = Math.max(most, 20 * Math.log10(is / was));
         }
         return most > -KEPT_DB;
@@ -101,24 +108,47 @@ public final class Changes {
         return false;
     }
 
-    /** Amplitude around a frequency in a stretch of so many seconds. */
-    private double level(double hz, double from, double seconds) {
-        int n = take.frame(seconds);
-        int first = take.frame(from);
+    /** Amplitude around a frequency in a stretch as {@link #windowed} gives it. */
+    private double level(double hz, double[] stretch) {
         double most = 0;
         // A stiff string's upper partials lie a little high.
-        for (double sharp : new double[] {1, 1.004, 1.01}) {
-            double step = 2 * Math.PI * hz * sharp / take.rate();
-            double re = 0;
-            double im = 0;
-            for (int i = 0; i < n; i++) {
-                double w = 0.5 - 0.5 * Math.cos(2 * Math.PI * i / n);
-                double x = w * take.at(first + i);
-                re += x * Math.cos(step * i);
-                im += x * Math.sin(step * i);
-            }
-            most = Math.max(most, 4 * Math.hypot(re, im) / n);
+        for (double sharp : SHARP) {
+            most = Math.max(most, amplitude(stretch, 2 * Math.PI * hz * sharp / take.rate()));
         }
         return most;
+    }
+
+    /** So many seconds from a time on under a Hann window. */
+    private double[] windowed(double from, double seconds) {
+        int n = take.frame(seconds);
+        double[] stretch = take.stretch(take.frame(from), n);
+        for (int i = 0; i < n; i++) {
+            stretch[i] *= 0.5 - 0.5 * Math.cos(2 * Math.PI * i / n);
+        }
+        return stretch;
+    }
+
+    /**
+     * Amplitude at a frequency in radians a frame: a pointer that turns by one step a frame, told
+     * anew every {@link #TURNS} frames so that its rounding does not grow.
+     */
+    private static double amplitude(double[] x, double step) {
+        double turnRe = Math.cos(step);
+        double turnIm = Math.sin(step);
+        double re = 0;
+        double im = 0;
+        for (int from = 0; from < x.length; from += TURNS) {
+            double c = Math.cos(step * from);
+            double s = Math.sin(step * from);
+            int to = Math.min(x.length, from + TURNS);
+            for (int i = from; i < to; i++) {
+                re += x[i] * c;
+                im += x[i] * s;
+                double next = c * turnRe - s * turnIm;
+                s = s * turnRe + c * turnIm;
+                c = next;
+            }
+        }
+        return 4 * Math.sqrt(re * re + im * im) / x.length;
     }
 }

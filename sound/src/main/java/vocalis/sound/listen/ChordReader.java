@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import vocalis.sound.gain.Line;
 
 /**
@@ -102,25 +103,25 @@ public final class ChordReader {
     }
 
     private HeardNotes notes(List<Line> lines, double cents) {
-        double[] heard = dictionary.spectrum(lines, cents);
+        Mixture heard = new Mixture(dictionary.spectrum(lines, cents));
         List<Integer> all = new ArrayList<>();
         for (int m = dictionary.low(); m <= dictionary.high(); m++) {
             if (own(m, lines, cents)) {
                 all.add(m);
             }
         }
-        List<Integer> kept = likeliest(all, weights(heard, all, ROUNDS));
+        List<Integer> kept = likeliest(all, heard.weights(all, ROUNDS));
         int least = 0;
         while (least >= 0 && kept.size() > 1) {
-            double[] now = weights(heard, kept, ROUNDS_OF_FEW);
-            double with = divergence(heard, kept, now);
+            double[] now = heard.weights(kept, ROUNDS_OF_FEW);
+            double with = heard.divergence(kept, now);
             least = -1;
             double leastLoss = NEEDED;
             for (int i = 0; i < kept.size(); i++) {
                 List<Integer> without = new ArrayList<>(kept);
                 without.remove(i);
-                double[] w = weights(heard, without, ROUNDS_OF_FEW);
-                double loss = divergence(heard, without, w) - with;
+                double[] w = heard.weights(without, ROUNDS_OF_FEW);
+                double loss = heard.divergence(without, w) - with;
                 if (loss < leastLoss) {
                     least = i;
                     leastLoss = loss;
@@ -130,37 +131,22 @@ public final class ChordReader {
                 kept.remove(least);
             }
         }
-        withOctaves(heard, kept);
-        double[] w = weights(heard, kept, ROUNDS);
+        kept.addAll(heard.octaves(kept));
+        double[] w = heard.weights(kept, ROUNDS);
         double strongest = Arrays.stream(w).max().orElse(0);
         for (int i = kept.size() - 1; i >= 0; i--) {
             if (w[i] < LEAST_SHARE * strongest) {
                 kept.remove(i);
             }
         }
-        w = weights(heard, kept, ROUNDS_OF_FEW);
+        w = heard.weights(kept, ROUNDS_OF_FEW);
         double sum = Arrays.stream(w).sum();
         List<HeardNotes.Note> notes = new ArrayList<>();
         for (int i = 0; i < kept.size(); i++) {
             notes.add(new HeardNotes.Note(kept.get(i), sum == 0 ? 0 : w[i] / sum));
         }
         notes.sort(Comparator.comparingInt(HeardNotes.Note::midi));
-        return new HeardNotes(notes, cents, divergence(heard, kept, w), lines);
-    }
-
-    /** Adds octaves whose fundamental is stronger than the notes below explain. */
-    private void withOctaves(double[] heard, List<Integer> kept) {
-        double[] sum = new double[heard.length];
-        sum(kept, weights(heard, kept, ROUNDS_OF_FEW), sum);
-        for (int m : List.copyOf(kept)) {
-            int up = m + 12;
-            if (up <= dictionary.high() && !kept.contains(up)) {
-                int bin = dictionary.bin(up);
-                if (around(heard, bin) > OCTAVE * around(sum, bin)) {
-                    kept.add(up);
-                }
-            }
-        }
+        return new HeardNotes(notes, cents, heard.divergence(kept, w), lines);
     }
 
     private static double around(double[] x, int bin) {
@@ -199,47 +185,124 @@ public final class ChordReader {
         return kept;
     }
 
-    /** Weights of some pitches that together come nearest to what is heard. */
-    private double[] weights(double[] heard, List<Integer> pitches, int rounds) {
-        double[] w = new double[pitches.size()];
-        Arrays.fill(w, 1.0 / Math.max(1, w.length));
-        double[] sum = new double[heard.length];
-        for (int round = 0; round < rounds; round++) {
-            sum(pitches, w, sum);
-            for (int b = 0; b < sum.length; b++) {
-                sum[b] = heard[b] / (sum[b] + 1e-9);
-            }
-            for (int i = 0; i < w.length; i++) {
-                double[] note = dictionary.note(pitches.get(i));
-                double better = 0;
-                for (int b = 0; b < heard.length; b++) {
-                    better += note[b] * sum[b];
-                }
-                w[i] *= better;
-            }
+    /**
+     * What is heard beside sums of notes. Where nothing is heard no weight is moved, so only the
+     * bins where something is are reckoned with.
+     */
+    private final class Mixture {
+
+        private final double[] heard;
+        private final double[] there;
+        private final double[][] notes;
+        private final double[] elsewhere;
+        private final int[] bins;
+        private final double[] sum;
+
+        Mixture(double[] heard) {
+            this.heard = heard;
+            bins = IntStream.range(0, heard.length).filter(b -> heard[b] > 0).toArray();
+            there = picked(heard);
+            sum = new double[bins.length];
+            notes = new double[dictionary.high() - dictionary.low() + 1][];
+            elsewhere = new double[notes.length];
         }
-        return w;
+
+        private double[] picked(double[] all) {
+            double[] some = new double[bins.length];
+            for (int i = 0; i < bins.length; i++) {
+                some[i] = all[bins[i]];
+            }
+            return some;
+        }
+
+        private double[] note(int midi) {
+            int at = midi - dictionary.low();
+            if (notes[at] == null) {
+                double[] all = dictionary.note(midi);
+                notes[at] = picked(all);
+                elsewhere[at] = Arrays.stream(all).sum() - Arrays.stream(notes[at]).sum();
+            }
+            return notes[at];
+        }
+
+        /** Weights of some pitches that together come nearest to what is heard. */
+        double[] weights(List<Integer> pitches, int rounds) {
+            double[] w = new double[pitches.size()];
+            Arrays.fill(w, 1.0 / Math.max(1, w.length));
+            double[][] parts = new double[w.length][];
+            for (int i = 0; i < w.length; i++) {
+                parts[i] = note(pitches.get(i));
+            }
+            for (int round = 0; round < rounds; round++) {
+                add(parts, w, sum);
+                for (int b = 0; b < sum.length; b++) {
+                    sum[b] = there[b] / (sum[b] + 1e-9);
+                }
+                for (int i = 0; i < w.length; i++) {
+                    w[i] *= product(parts[i], sum);
+                }
+            }
+            return w;
+        }
+
+        /** How far the sum of weighted notes is from what is heard (Kullback and Leibler). */
+        double divergence(List<Integer> pitches, double[] w) {
+            double[][] parts = new double[w.length][];
+            double d = 1e-5 * (heard.length - bins.length);
+            for (int i = 0; i < w.length; i++) {
+                parts[i] = note(pitches.get(i));
+                d += w[i] * elsewhere[pitches.get(i) - dictionary.low()];
+            }
+            add(parts, w, sum);
+            for (int b = 0; b < sum.length; b++) {
+                double s = sum[b] + 1e-5;
+                d += there[b] * Math.log(there[b] / s) - there[b] + s;
+            }
+            return d;
+        }
+
+        /** Octaves whose fundamental is stronger than the notes below explain. */
+        List<Integer> octaves(List<Integer> kept) {
+            double[][] parts = new double[kept.size()][];
+            for (int i = 0; i < parts.length; i++) {
+                parts[i] = dictionary.note(kept.get(i));
+            }
+            double[] all = new double[heard.length];
+            add(parts, weights(kept, ROUNDS_OF_FEW), all);
+            List<Integer> octaves = new ArrayList<>();
+            for (int m : kept) {
+                int up = m + 12;
+                if (up <= dictionary.high() && !kept.contains(up)) {
+                    int bin = dictionary.bin(up);
+                    if (around(heard, bin) > OCTAVE * around(all, bin)) {
+                        octaves.add(up);
+                    }
+                }
+            }
+            return octaves;
+        }
     }
 
-    private void sum(List<Integer> pitches, double[] w, double[] into) {
+    private static void add(double[][] parts, double[] w, double[] into) {
         Arrays.fill(into, 0);
         for (int i = 0; i < w.length; i++) {
-            double[] note = dictionary.note(pitches.get(i));
+            double[] note = parts[i];
+            double weight = w[i];
             for (int b = 0; b < into.length; b++) {
-                into[b] += w[i] * note[b];
+                into[b] += weight * note[b];
             }
         }
     }
 
-    /** How far the sum of weighted notes is from what is heard (Kullback and Leibler). */
-    private double divergence(double[] heard, List<Integer> pitches, double[] w) {
-        double[] sum = new double[heard.length];
-        sum(pitches, w, sum);
-        double d = 0;
-        for (int b = 0; b < heard.length; b++) {
-            double s = sum[b] + 1e-5;
-            d += heard[b] <= 0 ? s : heard[b] * Math.log(heard[b] / s) - heard[b] + s;
+    /** The sum of products, in two chains so that neither waits for the other. */
+    private static double product(double[] a, double[] b) {
+        double even = 0;
+        double odd = 0;
+        int i = 0;
+        for (; i + 1 < a.length; i += 2) {
+            even += a[i] * b[i];
+            odd += a[i + 1] * b[i + 1];
         }
-        return d;
+        return even + odd + (i < a.length ? a[i] * b[i] : 0);
     }
 }

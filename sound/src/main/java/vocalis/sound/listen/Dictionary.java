@@ -12,6 +12,9 @@ import vocalis.sound.gain.Spectrum;
  */
 public final class Dictionary {
 
+    /** What is looked at of a note. */
+    public static final double PLUCK_SECONDS = 0.4;
+
     private static final int LOWEST_MIDI = 30;
     private static final double HIGHEST_HZ = 5000;
     private static final double FLOOR_DB = -60;
@@ -29,17 +32,24 @@ public final class Dictionary {
     /**
      * From a note of each pitch.
      *
-     * @param pluck a take of a MIDI number, struck at its beginning, half a second at least
+     * @param pluck lines of a MIDI number struck alone, as {@link #lines(Take)} gives them
      */
-    public static Dictionary of(IntFunction<Take> pluck, double a4Hz, int low, int high) {
+    public static Dictionary of(IntFunction<List<Line>> pluck, double a4Hz, int low, int high) {
         Dictionary d = new Dictionary(a4Hz, low, high);
         for (int m = low; m <= high; m++) {
-            Take take = pluck.apply(m);
-            int size = Windows.size(ChordReader.WINDOW_SECONDS, take.rate());
-            List<Line> lines = lines(take, take.frame(ChordReader.SETTLED_SECONDS), size);
-            d.notes[m - low] = d.spectrum(lines, 0);
+            d.notes[m - low] = d.spectrum(pluck.apply(m), 0);
         }
         return d;
+    }
+
+    /**
+     * The lines of a note that is struck at a take's beginning.
+     *
+     * @param take at least {@link #PLUCK_SECONDS} long
+     */
+    public static List<Line> lines(Take take) {
+        int size = Windows.size(ChordReader.WINDOW_SECONDS, take.rate());
+        return lines(take, take.frame(ChordReader.SETTLED_SECONDS), size);
     }
 
     static List<Line> lines(Take take, int from, int size) {

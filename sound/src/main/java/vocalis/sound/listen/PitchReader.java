@@ -71,15 +71,12 @@ public final class PitchReader {
         int least = (int) (take.rate() / highest);
         int most = (int) Math.ceil(take.rate() / lowest) + 1;
         int window = take.frame(WINDOW_SECONDS);
+        double[] x = take.stretch(from, window + most + 2);
         double[] d = new double[most + 2];
         double sum = 0;
         d[0] = 1;
         for (int lag = 1; lag < d.length; lag++) {
-            double difference = 0;
-            for (int i = 0; i < window; i++) {
-                double x = take.at(from + i) - take.at(from + i + lag);
-                difference += x * x;
-            }
+            double difference = differs(x, lag, window);
             sum += difference;
             d[lag] = sum == 0 ? 1 : difference * lag / sum;
         }
@@ -103,6 +100,19 @@ public final class PitchReader {
         double bend = a - 2 * b + c;
         double off = bend == 0 ? 0 : 0.5 * (a - c) / bend;
         return Optional.of(new Period(best + off, Math.max(0, b)));
+    }
+
+    /** How far a stretch differs from itself so many frames later. */
+    private static double differs(double[] x, int lag, int window) {
+        double even = 0;
+        double odd = 0;
+        for (int i = 0; i + 1 < window; i += 2) {
+            double a = x[i] - x[i + lag];
+            double b = x[i + 1] - x[i + 1 + lag];
+            even += a * a;
+            odd += b * b;
+        }
+        return even + odd;
     }
 
     /** The fundamental by its phase; as it is where it is too weak to say. */

@@ -13,16 +13,16 @@ public final class StringSounds {
     private static final int LOWEST_MIDI = 28;
     private static final double HIGHEST_HZ = 6000;
 
-    private final BiFunction<Integer, Integer, Take> pluck;
+    private final BiFunction<Integer, Integer, List<Line>> pluck;
     private final PitchScale scale;
     private final double[][][] power;
 
     /**
-     * @param pluck a string, 0 for the lowest, and a fret, struck at the take's beginning and half
-     *     a second long at least
+     * @param pluck lines of a string, 0 for the lowest, struck alone at a fret, as {@link
+     *     Dictionary#lines(Take)} gives them
      */
     public StringSounds(
-            int strings, int frets, double a4Hz, BiFunction<Integer, Integer, Take> pluck) {
+            int strings, int frets, double a4Hz, BiFunction<Integer, Integer, List<Line>> pluck) {
         this.pluck = pluck;
         scale = new PitchScale(a4Hz, LOWEST_MIDI, HIGHEST_HZ);
         power = new double[strings][frets + 1][];
@@ -31,9 +31,7 @@ public final class StringSounds {
     synchronized double[] of(int string, int fret) {
         double[] p = power[string][fret];
         if (p == null) {
-            Take take = pluck.apply(string, fret);
-            int size = Windows.size(ChordReader.WINDOW_SECONDS, take.rate());
-            p = power(Dictionary.lines(take, take.frame(ChordReader.SETTLED_SECONDS), size), 0);
+            p = power(pluck.apply(string, fret), 0);
             power[string][fret] = p;
         }
         return p;

@@ -68,8 +68,10 @@ public final class Take {
     /** So many frames from one on. */
     double[] stretch(int from, int size) {
         double[] x = new double[size];
-        for (int i = 0; i < size; i++) {
-            x[i] = at(from + i);
+        int first = Math.max(0, from);
+        int end = Math.min(samples.length, from + size);
+        if (end > first) {
+            System.arraycopy(samples, first, x, first - from, end - first);
         }
         return x;
     }
@@ -82,8 +84,9 @@ public final class Take {
     /** Mean square of a stretch. */
     public double power(int from, int to) {
         double sum = 0;
-        for (int i = from; i < to; i++) {
-            sum += at(i) * at(i);
+        int end = Math.min(samples.length, to);
+        for (int i = Math.max(0, from); i < end; i++) {
+            sum += samples[i] * samples[i];
         }
         return sum / Math.max(1, to - from);
     }

@@ -1,12 +1,13 @@
 package vocalis.sound.listen;
 
-import vocalis.sound.gain.Spectrum;
+import vocalis.sound.gain.HannTransform;
 
 /** Magnitudes of stretches of a take under a Hann window. */
 final class Windows {
 
     private final Take take;
     private final int size;
+    private final HannTransform transform;
 
     /**
      * @param size frames, a power of two
@@ -14,6 +15,7 @@ final class Windows {
     Windows(Take take, int size) {
         this.take = take;
         this.size = size;
+        transform = HannTransform.of(size);
     }
 
     /** The nearest power of two to so many seconds. */
@@ -33,7 +35,9 @@ final class Windows {
     void magnitudes(int from, double[] into) {
         double[] fft = transform(from);
         for (int k = 1; k < size / 2; k++) {
-            into[k] = 4 * Math.hypot(fft[2 * k], fft[2 * k + 1]) / size;
+            double re = fft[2 * k];
+            double im = fft[2 * k + 1];
+            into[k] = 4 * Math.sqrt(re * re + im * im) / size;
         }
         into[0] = 0;
     }
@@ -45,6 +49,8 @@ final class Windows {
     }
 
     private double[] transform(int from) {
-        return Spectrum.transform(take.stretch(from, size), 0, size);
+        double[] stretch = take.stretch(from, size);
+        transform.transform(stretch);
+        return stretch;
     }
 }

@@ -53,7 +53,7 @@ class ListenTest {
                     m -> {
                         double[] x = silence(0.6);
                         pluck(x, 0, hz(m), 5e-5, 0.1);
-                        return new Take(x, RATE);
+                        return Dictionary.lines(new Take(x, RATE));
                     },
                     440,
                     40,

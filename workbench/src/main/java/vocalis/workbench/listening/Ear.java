@@ -10,6 +10,7 @@ import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.theory.Key;
+import vocalis.sound.gain.Line;
 import vocalis.sound.listen.Changes;
 import vocalis.sound.listen.GripReader.Likely;
 import vocalis.sound.listen.HeardNotes;
@@ -40,6 +41,11 @@ public final class Ear {
 
     /** So many strokes tell whether the low end lacks. */
     private static final int TRIED = 6;
+
+    /** Through a filter at 300 Hz a line down here is 9 to 20 dB weaker than it was. */
+    private static final double LOW_HZ = 180;
+
+    private static final double LOW_SHARE = 0.4;
 
     /** How sure a stroke is that was only heard by what it stopped. */
     private static final double HIDDEN_SHARE = 0.5;
@@ -102,8 +108,31 @@ public final class Ear {
     List<HeardStroke> heard(Take take) {
         List<Double> onsets = OnsetFinder.of(take);
         List<Double> some = onsets.subList(0, Math.min(TRIED, onsets.size()));
-        boolean thin = cost(take, some, true) < cost(take, some, false);
+        boolean thin = !full(take, some) && cost(take, some, true) < cost(take, some, false);
         return heard(take, onsets, thin);
+    }
+
+    /**
+     * Whether the low end is plainly there: most strokes have a strong line so low that a thin
+     * sound would have lost it.
+     */
+    private boolean full(Take take, List<Double> onsets) {
+        long low =
+                heard(take, onsets, false).stream()
+                        .filter(
+                                s ->
+                                        strongest(s, LOW_HZ)
+                                                > LOW_SHARE * strongest(s, Double.MAX_VALUE))
+                        .count();
+        return 2 * low > onsets.size();
+    }
+
+    private static double strongest(HeardStroke s, double below) {
+        return s.notes().lines().stream()
+                .filter(l -> l.hz() < below)
+                .mapToDouble(Line::amplitude)
+                .max()
+                .orElse(0);
     }
 
     private List<HeardStroke> heard(Take take, List<Double> onsets, boolean thin) {

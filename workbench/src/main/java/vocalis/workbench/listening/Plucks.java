@@ -1,6 +1,7 @@
 package vocalis.workbench.listening;
 
 import java.util.Arrays;
+import java.util.List;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.memory.Memory;
 import vocalis.core.mix.Mix;
@@ -9,6 +10,7 @@ import vocalis.core.riff.Tone;
 import vocalis.core.theory.Key;
 import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Sample;
+import vocalis.sound.gain.Line;
 import vocalis.sound.listen.Dictionary;
 import vocalis.sound.listen.StringSounds;
 import vocalis.sound.listen.Take;
@@ -18,8 +20,8 @@ import vocalis.workbench.playing.Player;
 /** Single notes of a neck as our own strings have them through a clean amplifier, remembered. */
 public final class Plucks {
 
-    private static final double SECONDS = 0.5;
     private static final int REMEMBERED = 4;
+    private static final int MOST_LINES = 1500;
     private static final int HIGHEST_FRET = 19;
 
     private record Asked(Fretboard board, double a4Hz) {}
@@ -27,6 +29,11 @@ public final class Plucks {
     private static final Memory<Asked, Dictionary> KNOWN = new Memory<>(REMEMBERED);
 
     private static final Memory<Asked, StringSounds> STRINGS = new Memory<>(REMEMBERED);
+
+    /** A string struck alone; strings that tunings have in common are rendered once. */
+    private record Struck(int string, int openMidi, int fret, double a4Hz) {}
+
+    private static final Memory<Struck, List<Line>> LINES = new Memory<>(MOST_LINES);
 
     private Plucks() {}
 
@@ -65,7 +72,7 @@ public final class Plucks {
     }
 
     /** A note on the highest string that has it within the first frets. */
-    private static Take pluck(Ground ground, int midi) {
+    private static List<Line> pluck(Ground ground, int midi) {
         Fretboard board = ground.board();
         for (int s = board.strings() - 1; s >= 0; s--) {
             int fret = midi - board.midi(s, 0);
@@ -76,18 +83,21 @@ public final class Plucks {
         throw new IllegalArgumentException(midi + " lies on no string");
     }
 
-    private static Take pluck(Ground ground, int string, int fret) {
+    private static List<Line> pluck(Ground ground, int string, int fret) {
+        return LINES.of(
+                new Struck(string, ground.board().midi(string, 0), fret, ground.a4Hz()),
+                s -> Dictionary.lines(rendered(ground, string, fret)));
+    }
+
+    private static Take rendered(Ground ground, int string, int fret) {
         int[] frets = new int[ground.board().strings()];
         Arrays.fill(frets, -1);
         frets[string] = fret;
         Engine engine = OfflineRender.engine(ground, Mix.ALONE, 120);
         engine.hear(new Sample(frets, new double[0], 1, new int[0]));
-        float[] stereo = new float[2 * (int) (SECONDS * Player.RATE)];
-        float[] block = new float[2 * 512];
-        for (int at = 0; at < stereo.length; at += block.length) {
-            engine.render(block, 512);
-            System.arraycopy(block, 0, stereo, at, Math.min(block.length, stereo.length - at));
-        }
+        int frames = (int) (Dictionary.PLUCK_SECONDS * Player.RATE);
+        float[] stereo = new float[2 * frames];
+        engine.render(stereo, frames);
         return Take.ofStereo(stereo, Player.RATE);
     }
 }

@@ -79,7 +79,22 @@ public final class StandIn {
 
     /** How a score sounds alone, in its ground's tone. */
     public static Take sound(Score score, Ground ground) {
-        Heard heard = new Heard(score, Optional.empty(), ground, Mix.ALONE);
+        Heard heard = alone(score, ground);
         return Take.ofStereo(OfflineRender.of(heard, 1, TAIL_SECONDS).samples(), Player.RATE);
+    }
+
+    /** The same at a gain that is known; sparing the rendering that finds it. */
+    static Take sound(Score score, Ground ground, double match) {
+        Heard heard = alone(score, ground);
+        return Take.ofStereo(OfflineRender.of(heard, match, TAIL_SECONDS).samples(), Player.RATE);
+    }
+
+    /** The gain at which a score is as loud as others. */
+    static double match(Score score, Ground ground) {
+        return OfflineRender.match(alone(score, ground));
+    }
+
+    private static Heard alone(Score score, Ground ground) {
+        return new Heard(score, Optional.empty(), ground, Mix.ALONE);
     }
 }

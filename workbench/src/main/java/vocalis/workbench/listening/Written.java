@@ -37,6 +37,7 @@ public final class Written {
     private final Ground ground;
     private final List<Onset> strokes;
     private final Map<Tone, ChangeTrack> tracks = new EnumMap<>(Tone.class);
+    private final Map<Tone, Double> matches = new EnumMap<>(Tone.class);
     private Optional<Tone> tone = Optional.empty();
 
     /**
@@ -129,7 +130,10 @@ public final class Written {
     }
 
     private ChangeTrack track(Score of, Tone tone) {
-        return new ChangeTrack(StandIn.sound(of, ground.withTone(tone)));
+        Ground in = ground.withTone(tone);
+        // Strokes that are moved leave it as loud as it was.
+        double match = matches.computeIfAbsent(tone, t -> StandIn.match(score, in));
+        return new ChangeTrack(StandIn.sound(of, in, match));
     }
 
     /** The score with its strokes where they were found; where they then lie goes into the last. */

@@ -11,7 +11,6 @@ import vocalis.core.riff.Ground;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
 import vocalis.sound.amp.AmpSettings;
-import vocalis.sound.engine.StringBank;
 import vocalis.sound.gain.GainAnalysis;
 import vocalis.sound.gain.GainReading;
 import vocalis.sound.strings.Guitar;
@@ -23,7 +22,6 @@ import vocalis.sound.strings.Guitar;
 public final class GainReadings {
 
     private static final int REMEMBERED = 1000;
-    private static final int BANKS = 4;
 
     /** A just major third over an equal-tempered one, and a minor third, in cents. */
     public static final double PURE_MAJOR = 1200 * Math.log(5 / 4.0) / Math.log(2) - 400;
@@ -43,7 +41,6 @@ public final class GainReadings {
             Shape shape, Object strings, List<Double> cents, AmpSettings amp, double a4Hz) {}
 
     private final Memory<Key, GainReading> known = new Memory<>(REMEMBERED);
-    private final Memory<Object, StringBank> banks = new Memory<>(BANKS);
 
     /** Cents per string that make thirds above a root pure; empty where there are none. */
     public static double[] pure(Voicing v, int root) {
@@ -82,9 +79,7 @@ public final class GainReadings {
                 new Key(shape, strings, listed(cents), amp, ground.a4Hz()),
                 k ->
                         GainAnalysis.of(
-                                banks.of(
-                                        strings,
-                                        s -> StringBank.of(openHz, frets, guitar, Gear.RATE)),
+                                Rigs.bank(openHz, frets, guitar),
                                 shape.toArray(),
                                 cents,
                                 amp,

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import vocalis.core.arrange.Stretch;
 import vocalis.core.memory.Memory;
@@ -18,6 +19,7 @@ import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
 import vocalis.core.score.Score;
 import vocalis.sound.amp.AmpSettings;
+import vocalis.sound.dsp.Limiter;
 import vocalis.sound.dsp.Loudness;
 import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Rig;
@@ -138,11 +140,8 @@ public final class Levels {
         Sample whole = new Sample(sample.frets(), sample.cents(), 1, new int[0]);
         return gainOf(
                 Double.POSITIVE_INFINITY,
-                (gain, volume) -> {
-                    Engine engine = engine(rig, 120, gain, volume);
-                    engine.hear(whole);
-                    return engine;
-                },
+                engine -> engine.hear(whole),
+                engine(rig, 120, 1, QUIET, 3),
                 SECONDS);
     }
 
@@ -191,17 +190,12 @@ public final class Levels {
         double loop = heard.score().time().tempos().seconds(heard.score().length());
         return gainOf(
                 MOST_OVER,
-                (gain, volume) -> {
-                    Engine engine = engine(rig, tempo(heard), gain, volume);
+                engine -> {
                     engine.publish(SoundEvents.program(first));
                     engine.play(0);
-                    return engine;
                 },
+                engine(rig, tempo(heard), 1, QUIET, 3),
                 Math.min(MOST_SECONDS, Math.max(SECONDS, loop)));
-    }
-
-    private static Engine engine(Rig rig, int tempo, double gain, double volume) {
-        return engine(rig, tempo, gain, volume, 3);
     }
 
     private static Engine engine(Rig rig, int tempo, double gain, double volume, long seed) {
@@ -209,21 +203,20 @@ public final class Levels {
         return new Engine(Gear.RATE, new Settings(alone, alone, tempo, 0, 0, 0, 0, volume), seed);
     }
 
-    /** An engine that is about to play what is measured. */
-    private interface Playing {
-        Engine at(double gain, double volume);
-    }
-
     /**
-     * Measured quietly first; where the limiter would work at the gain found, measured again with
-     * it at work, because what it takes away must be given back.
+     * Measured quietly; where the limiter would work at the gain found, what was rendered is put
+     * through one at that gain, because what it takes away must be given back. All gains lie behind
+     * the amplifier, so nothing has to be rendered again.
      *
      * @param mostOver how far peaks may lie over the ceiling, linear
+     * @param asked tells the engine what to play
      */
-    private static double gainOf(double mostOver, Playing playing, double seconds) {
+    private static double gainOf(
+            double mostOver, Consumer<Engine> asked, Engine engine, double seconds) {
         int frames = (int) (seconds * Gear.RATE);
         float[] stereo = new float[2 * frames];
-        playing.at(1, QUIET).render(stereo, frames);
+        asked.accept(engine);
+        engine.render(stereo, frames);
         double lkfs = Loudness.integrated(stereo, frames);
         if (lkfs == Loudness.NONE) {
             return 1;
@@ -238,7 +231,11 @@ public final class Levels {
         }
         double most = mostOver * Engine.CEILING * QUIET / peak;
         gain = Math.min(gain, most);
-        playing.at(gain, 1).render(stereo, frames);
+        float up = (float) (gain / QUIET);
+        for (int i = 0; i < stereo.length; i++) {
+            stereo[i] *= up;
+        }
+        new Limiter(Gear.RATE, Engine.CEILING).process(stereo, 0, frames);
         double taken = TARGET - Loudness.integrated(stereo, frames);
         double back = Math.max(-MOST_BACK_DB, Math.min(MOST_BACK_DB, taken));
         return bounded(Math.min(most, gain * Math.pow(10, back / 20)));

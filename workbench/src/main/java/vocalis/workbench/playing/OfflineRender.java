@@ -139,6 +139,25 @@ public final class OfflineRender {
         return new Fader(false, f.level());
     }
 
+    /** The linear gain that brings a riff's first guitar to the common loudness; renders it. */
+    public static double match(Heard heard) {
+        return new Levels().gain(Rigs.of(heard.ground(), heard.mix()), heard);
+    }
+
+    /**
+     * The first guitar alone, once through, at a gain that is known, in the ground's tone.
+     *
+     * @param match linear, see {@link #match}
+     */
+    public static OfflineRender of(Heard heard, double match, double tailSeconds) {
+        TempoMap tempos = heard.score().time().tempos();
+        Engine engine = engine(heard.ground(), heard.mix(), tempos.first(), match, Stem.FIRST);
+        engine.publish(program(heard, Stem.FIRST, Map.of()));
+        engine.play(0);
+        double seconds = tempos.seconds(heard.score().length());
+        return new OfflineRender(engine, Optional.empty(), seconds, tailSeconds);
+    }
+
     /** One shape, strummed once and left to ring, through a ground's tone. */
     public static OfflineRender of(Shape shape, Ground ground, double seconds) {
         Rigs rigs = Rigs.of(ground, Mix.ALONE);

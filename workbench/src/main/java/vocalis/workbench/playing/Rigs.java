@@ -1,6 +1,8 @@
 package vocalis.workbench.playing;
 
 import java.util.Arrays;
+import java.util.List;
+import vocalis.core.memory.Memory;
 import vocalis.core.mix.Controls;
 import vocalis.core.mix.Mix;
 import vocalis.core.riff.Ground;
@@ -13,8 +15,7 @@ import vocalis.sound.strings.Guitar;
 
 /**
  * The engine's settings for a ground: patches, amplifiers, places and levels. Immutable; banks of
- * patches are taken over from an earlier one where strings and guitar are the same, for they take
- * tens of milliseconds to make.
+ * patches are remembered, for they take tens of milliseconds to make.
  */
 public final class Rigs {
 
@@ -28,6 +29,11 @@ public final class Rigs {
     private static final double OTHERS_PICK = 1.22;
     private static final double OTHERS_HARDNESS = 0.08;
 
+    /** What decides how strings sound. */
+    private record Strings(List<Double> openHz, int frets, Guitar guitar) {}
+
+    private static final Memory<Strings, StringBank> BANKS = new Memory<>(8);
+
     private final double[] openHz;
     private final int frets;
     private final StringBank first;
@@ -40,11 +46,23 @@ public final class Rigs {
         this.second = second;
     }
 
+    /**
+     * The patches of a neck.
+     *
+     * @param openHz frequencies of the open strings over the capo in Hz, lowest first
+     */
+    static StringBank bank(double[] openHz, int frets, Guitar guitar) {
+        List<Double> open = Arrays.stream(openHz).boxed().toList();
+        return BANKS.of(
+                new Strings(open, frets, guitar),
+                s -> StringBank.of(openHz, frets, guitar, Gear.RATE));
+    }
+
     /** The banks of a ground. */
     static Rigs of(Ground ground, Mix mix) {
         double[] hz = Gear.openHz(ground);
         int frets = ground.board().frets();
-        StringBank one = StringBank.of(hz, frets, Gear.guitar(mix.controls(), ground), Gear.RATE);
+        StringBank one = bank(hz, frets, Gear.guitar(mix.controls(), ground));
         return new Rigs(hz, frets, one, other(hz, frets, mix, one, ground));
     }
 
@@ -75,7 +93,7 @@ public final class Rigs {
         for (int s = 0; s < own.length; s++) {
             own[s] = hz[s] * Math.pow(2, OTHERS_CENTS[s % OTHERS_CENTS.length] / 1200);
         }
-        return StringBank.of(own, frets, others(mix.secondControls(), ground), Gear.RATE);
+        return bank(own, frets, others(mix.secondControls(), ground));
     }
 
     private static Guitar others(Controls c, Ground ground) {
