@@ -134,7 +134,8 @@ class ArchitectureTest {
                 "exchange",
                 "listening",
                 "playedin",
-                "takes");
+                "takes",
+                "health");
     }
 
     /** None depends on one that stands after it; all that there are stand in the order. */

@@ -9,6 +9,7 @@ import vocalis.cli.options.FamilyConverter;
 import vocalis.cli.options.Standard;
 import vocalis.core.voicing.Family;
 import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.health.Version;
 
 /**
  * The command line. Exit 0; 1 where a check finds something; 2 for bad input with one line on
@@ -16,7 +17,7 @@ import vocalis.workbench.exchange.Exchange;
  */
 @Command(
         name = "vocalis",
-        version = "Vocalis 0.1.0",
+        versionProvider = Main.Numbered.class,
         mixinStandardHelpOptions = true,
         subcommands = {
             NameCommand.class,
@@ -33,6 +34,7 @@ import vocalis.workbench.exchange.Exchange;
             ListenCommand.class,
             TranscribeCommand.class,
             TuneCommand.class,
+            DoctorCommand.class,
             CommandLine.HelpCommand.class
         },
         description = "Write a riff and hear what each voicing does to it.",
@@ -86,6 +88,14 @@ public final class Main implements Runnable {
         return code;
     }
 
+    /** The version, as the build was given it. */
+    static final class Numbered implements CommandLine.IVersionProvider {
+        @Override
+        public String[] getVersion() {
+            return new String[] {"Vocalis " + Version.NUMBER};
+        }
+    }
+
     /** An example of each, which runs as it stands when the files that it names are there. */
     static final Map<String, String> EXAMPLES =
             Map.ofEntries(
@@ -102,7 +112,8 @@ public final class Main implements Runnable {
                     Map.entry("listen", "listen riff.vocalis.json take.wav --json"),
                     Map.entry("transcribe", "transcribe take.wav -o heard.vocalis.json"),
                     Map.entry("hold", "hold chord.wav --key Cm"),
-                    Map.entry("tune", "tune strings.wav --a4 442"));
+                    Map.entry("tune", "tune strings.wav --a4 442"),
+                    Map.entry("doctor", "doctor"));
 
     /** Defaults, exit codes and an example at the foot of a command's help. */
     private static void explain(String name, CommandLine command) {

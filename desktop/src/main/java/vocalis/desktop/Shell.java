@@ -15,6 +15,7 @@ import vocalis.desktop.desks.ExchangeDesk;
 import vocalis.desktop.desks.FileDesk;
 import vocalis.desktop.desks.Keeping;
 import vocalis.desktop.desks.Prompts;
+import vocalis.desktop.desks.Trouble;
 import vocalis.desktop.frame.Header;
 import vocalis.desktop.frame.Magnified;
 import vocalis.desktop.frame.Menus;
@@ -103,6 +104,7 @@ final class Shell {
     private final Header header;
     private final Menus menus;
     private final Subscription told;
+    private final Trouble trouble;
     private Theme theme;
     private final WindowBounds bounds;
 
@@ -191,6 +193,7 @@ final class Shell {
                         : Theme.DARK;
         theme.apply(scene);
         keyboard = listening();
+        trouble = new Trouble(host, session, keeping::safety, desk::save);
         told = Log.tell(text -> Background.HOME.execute(() -> session.say(text)));
         workspace.onChange(this::refresh);
         workspace.onChange(keeping::changed);
@@ -388,5 +391,6 @@ final class Shell {
         background.close();
         player.close();
         told.close();
+        trouble.close();
     }
 }

@@ -42,7 +42,7 @@ public final class VocalisApp extends Application {
         Places places = Places.ofPlatform();
         Log.to(places.log());
         Thread.setDefaultUncaughtExceptionHandler(
-                (t, e) -> Log.failed("working on " + t.getName(), e));
+                (t, e) -> Log.unexpected("working on " + t.getName(), e));
         Piece first = demo ? Demo.pieces().get(0) : Demo.blank();
         prepared =
                 CompletableFuture.supplyAsync(
@@ -61,7 +61,7 @@ public final class VocalisApp extends Application {
     @Override
     public void start(Stage stage) {
         Thread.currentThread()
-                .setUncaughtExceptionHandler((t, e) -> Log.failed("showing the window", e));
+                .setUncaughtExceptionHandler((t, e) -> Log.unexpected("showing the window", e));
         Theme.loadFonts();
         List<String> args = getParameters().getRaw();
         Shell shell = new Shell(stage, prepared.join(), Prompts.system());

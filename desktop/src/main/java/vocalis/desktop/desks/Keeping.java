@@ -49,6 +49,7 @@ public final class Keeping implements AutoCloseable {
     private final Library library;
     private final Background background = new Background("vocalis-library");
     private final Optional<Journal> journal;
+    private final Path folder;
     private String without = "";
 
     public Keeping(
@@ -64,7 +65,8 @@ public final class Keeping implements AutoCloseable {
         this.host = host;
         this.desk = desk;
         this.library = library;
-        this.journal = journal(data.resolve("journal"));
+        folder = data.resolve("journal");
+        this.journal = journal(folder);
     }
 
     private Optional<Journal> journal(Path folder) {
@@ -82,6 +84,17 @@ public final class Keeping implements AutoCloseable {
         journal.ifPresentOrElse(
                 j -> j.onTrouble(why -> Background.HOME.execute(() -> listener.accept(why))),
                 () -> listener.accept(Optional.of(without)));
+    }
+
+    /** Where unsaved work is kept, or that it is not, in a sentence. */
+    public String safety() {
+        return journal.flatMap(Journal::trouble)
+                .or(() -> journal.isPresent() ? Optional.empty() : Optional.of(without))
+                .map(why -> "What is not saved is not kept besides (" + why + "): save it now.")
+                .orElse(
+                        "What is not saved is kept in "
+                                + folder
+                                + " and offered at the next start.");
     }
 
     /** The folder of the logbook. */

@@ -20,7 +20,8 @@ public final class Ask {
     public record Answer(String id, String words, Runnable then) {}
 
     /** Asks with buttons; the first is the usual answer. Esc gives none of them. */
-    public static void question(SheetHost host, String title, String text, Answer... answers) {
+    public static SheetHost.Sheet question(
+            SheetHost host, String title, String text, Answer... answers) {
         HBox buttons = new HBox(10);
         buttons.setAlignment(Pos.CENTER_LEFT);
         VBox body = new VBox(16, Choices.text(text), buttons);
@@ -38,6 +39,7 @@ public final class Ask {
             buttons.getChildren().add(b);
         }
         sheet.focus(buttons.getChildren().get(0));
+        return sheet;
     }
 
     /** Says something that must be read. */

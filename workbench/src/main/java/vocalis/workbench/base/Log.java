@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.logging.FileHandler;
 import java.util.logging.Handler;
@@ -26,6 +27,7 @@ public final class Log {
     private static final System.Logger LOGGER = System.getLogger("vocalis");
     private static final Logger BACKEND = Logger.getLogger("vocalis");
     private static final List<Consumer<String>> TOLD = new CopyOnWriteArrayList<>();
+    private static final List<BiConsumer<String, Throwable>> CAUGHT = new CopyOnWriteArrayList<>();
 
     private Log() {}
 
@@ -73,6 +75,27 @@ public final class Log {
                                 "Something went wrong while "
                                         + where
                                         + "; your riff is as it was. The log says more."));
+    }
+
+    /** Tells somebody of every failure that nobody expected; on the thread where it happened. */
+    public static Subscription caught(BiConsumer<String, Throwable> listener) {
+        CAUGHT.add(listener);
+        return () -> CAUGHT.remove(listener);
+    }
+
+    /**
+     * Something failed that nobody expected: told to those who {@link #caught} it, or else in a
+     * line as {@link #failed} is.
+     *
+     * @param where what the program was doing, such as "showing the window"
+     */
+    public static void unexpected(String where, Throwable e) {
+        if (CAUGHT.isEmpty()) {
+            failed(where, e);
+            return;
+        }
+        LOGGER.log(Level.ERROR, "failed while " + where, e);
+        CAUGHT.forEach(l -> l.accept(where, e));
     }
 
     /** Something worth knowing later. */

@@ -226,6 +226,11 @@ public final class Journal implements AutoCloseable {
         }
     }
 
+    /** Why nothing is kept at the moment; empty where it is. */
+    public Optional<String> trouble() {
+        return trouble;
+    }
+
     /**
      * Hears why unsaved work cannot be kept, or that it is kept again; on the writing thread, and
      * at once what holds now.
