@@ -67,3 +67,12 @@ need_offscreen() {
   [ "$(uname -s)" = Linux ] || return 0
   has_library libpangoft2-1.0.so.0 || install_packages "the text layout library" libpangoft2-1.0-0
 }
+
+# The home folders of all JDKs here from 17, the oldest first.
+all_jdks() {
+  for home in "${JAVA_HOME:-/none}" /usr/lib/jvm/* /Library/Java/JavaVirtualMachines/*/Contents/Home; do
+    [ -x "$home/bin/javac" ] || continue
+    v=$(java_version "$home/bin/java")
+    [ "${v:-0}" -lt 17 ] || echo "$v $(readlink -f "$home")"
+  done | sort -n -u
+}

@@ -1,15 +1,6 @@
 # Sourced by ./verify: the program as somebody else has it, a clone in a folder named with a space and an
 # accent, without HOME, in the C locale, built by the newest JDK of this machine, opened on the newest and the oldest.
 
-# The home folders of all JDKs here from 17, the oldest first.
-all_jdks() {
-  for home in "${JAVA_HOME:-/none}" /usr/lib/jvm/* /Library/Java/JavaVirtualMachines/*/Contents/Home; do
-    [ -x "$home/bin/javac" ] || continue
-    v=$(java_version "$home/bin/java")
-    [ "${v:-0}" -lt 17 ] || echo "$v $(readlink -f "$home")"
-  done | sort -n -u
-}
-
 start_fails() { # what to do
   echo "verify: $1" >&2
   exit 1

@@ -342,9 +342,16 @@ final class Shell {
         theme.apply(scene);
     }
 
-    /** Opens a file; one that cannot be read leaves what is open as it is. */
+    /**
+     * Opens a riff's file, or reads any other that can be imported, as a desktop's "open with"
+     * hands them over; one that cannot be read leaves what is open as it is.
+     */
     void open(Path file) {
-        desk.open(file);
+        if (file.toString().endsWith(".json")) {
+            desk.open(file);
+        } else {
+            exchange.importFile(file);
+        }
     }
 
     /** The file that was open when the window was last closed. */

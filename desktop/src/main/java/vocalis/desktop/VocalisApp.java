@@ -6,6 +6,7 @@ import java.util.concurrent.CompletableFuture;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.image.Image;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import vocalis.core.choice.Catalogue;
@@ -33,6 +34,8 @@ public final class VocalisApp extends Application {
             pause.play();
         }
     }
+
+    private static final int[] ICONS = {16, 24, 32, 48, 64, 128, 256};
 
     private static CompletableFuture<Shell.Prepared> prepared;
 
@@ -67,6 +70,10 @@ public final class VocalisApp extends Application {
         Shell shell = new Shell(stage, prepared.join(), Prompts.system());
         if (args.contains("--light")) {
             shell.switchTheme();
+        }
+        for (int size : ICONS) {
+            String icon = "icons/" + size + ".png";
+            stage.getIcons().add(new Image(VocalisApp.class.getResourceAsStream(icon)));
         }
         stage.show();
         if (args.contains("--demo")) {

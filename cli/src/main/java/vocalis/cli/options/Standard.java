@@ -74,16 +74,17 @@ public final class Standard {
     }
 
     /**
-     * The charset of the terminal: the system property {@code vocalis.output} where the start
-     * script knows better than Java, else what Java says of standard output.
+     * The charset of the terminal: the system property {@code vocalis.output}, or the variable
+     * {@code VOCALIS_OUTPUT}, where what starts it knows better than Java; else what Java says of
+     * standard output.
      */
     public static Charset charset() {
         return Stream.of(
-                        "vocalis.output",
-                        "stdout.encoding",
-                        "sun.stdout.encoding",
-                        "native.encoding")
-                .map(System::getProperty)
+                        System.getProperty("vocalis.output"),
+                        System.getenv("VOCALIS_OUTPUT"),
+                        System.getProperty("stdout.encoding"),
+                        System.getProperty("sun.stdout.encoding"),
+                        System.getProperty("native.encoding"))
                 .filter(n -> n != null && Charset.isSupported(n))
                 .findFirst()
                 .map(Charset::forName)
