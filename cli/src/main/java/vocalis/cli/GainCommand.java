@@ -1,6 +1,5 @@
 package vocalis.cli;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
@@ -39,8 +38,6 @@ import vocalis.workbench.words.GainWords;
         description =
                 "Ghosts, roughness, mud and bite of a shape under a tone, against the plain power chord.")
 final class GainCommand implements Callable<Integer> {
-
-    private static final ObjectMapper MAPPER = new ObjectMapper();
 
     @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
 
@@ -89,7 +86,7 @@ final class GainCommand implements Callable<Integer> {
         double[] cents = pure ? GainReadings.pure(v, root) : new double[0];
         GainReadings.Against a = new GainReadings().of(v, root, ground, Controls.USUAL, cents);
         if (json.on()) {
-            out.println(MAPPER.writeValueAsString(json(v, root, a, key)));
+            out.println(JsonOption.mapper().writeValueAsString(json(v, root, a, key)));
         } else {
             words(out, v, a, key, cents);
         }
@@ -98,7 +95,7 @@ final class GainCommand implements Callable<Integer> {
     private ObjectNode json(Voicing v, int root, GainReadings.Against a, Optional<Key> key) {
         GainWords words = new GainWords(v, key);
         GainReading r = a.reading();
-        ObjectNode n = MAPPER.createObjectNode();
+        ObjectNode n = JsonOption.mapper().createObjectNode();
         n.put("shape", v.shape().text());
         n.put("name", ChordNamer.name(v, key).ascii());
         n.put("tone", tone.label());

@@ -1,6 +1,5 @@
 package vocalis.cli;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
@@ -28,7 +27,6 @@ import vocalis.workbench.listening.Holding;
                         + " likeliest first. Clean sound; one strum.")
 final class HoldCommand implements Callable<Integer> {
 
-    private static final ObjectMapper MAPPER = new ObjectMapper();
     private static final double A4_HZ = 440;
 
     @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
@@ -74,7 +72,7 @@ final class HoldCommand implements Callable<Integer> {
     }
 
     private String json(Holding held) throws Exception {
-        ObjectNode n = MAPPER.createObjectNode();
+        ObjectNode n = JsonOption.mapper().createObjectNode();
         ArrayNode midi = n.putArray("midi");
         held.midi(neck.board()).forEach(midi::add);
         ArrayNode classes = n.putArray("pitchClasses");
@@ -87,6 +85,6 @@ final class HoldCommand implements Callable<Integer> {
                     .put("share", Math.round(1000 * s.share()) / 1000.0);
         }
         n.put("words", held.words(neck.board(), keyed.key()));
-        return MAPPER.writeValueAsString(n);
+        return JsonOption.mapper().writeValueAsString(n);
     }
 }

@@ -1,6 +1,5 @@
 package vocalis.cli;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
@@ -37,8 +36,6 @@ import vocalis.workbench.listening.Written;
                         + " late, what was missing or too many, which string was not as written."
                         + " Clean sound; exit 1 when something is found.")
 final class ListenCommand implements Callable<Integer> {
-
-    private static final ObjectMapper MAPPER = new ObjectMapper();
 
     @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
 
@@ -79,7 +76,7 @@ final class ListenCommand implements Callable<Integer> {
     }
 
     private static String json(FollowedPass p, String words, Derived derived) throws Exception {
-        ObjectNode n = MAPPER.createObjectNode();
+        ObjectNode n = JsonOption.mapper().createObjectNode();
         n.put("pass", p.number()).put("bars", p.bars()).put("onOne", p.onOne());
         ArrayNode events = n.putArray("events");
         int strings = derived.riff().ground().board().strings();
@@ -98,6 +95,6 @@ final class ListenCommand implements Callable<Integer> {
             one.put("muted", e.muted());
         }
         n.put("words", words);
-        return MAPPER.writeValueAsString(n);
+        return JsonOption.mapper().writeValueAsString(n);
     }
 }

@@ -1,7 +1,9 @@
 package vocalis.cli;
 
 import java.io.PrintWriter;
+import java.util.Arrays;
 import java.util.Map;
+import java.util.Optional;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.UsageMessageSpec;
@@ -52,9 +54,27 @@ public final class Main implements Runnable {
         return run(null, args);
     }
 
+    /**
+     * Where one command is asked for by its name only that one is read in: reading in all of them
+     * takes longer than most of them need for their work.
+     */
+    @Command(name = "vocalis", versionProvider = Numbered.class, mixinStandardHelpOptions = true)
+    private static final class Alone {}
+
+    private static CommandLine line(String... args) {
+        Optional<Class<?>> asked =
+                Arrays.stream(Main.class.getAnnotation(Command.class).subcommands())
+                        .filter(c -> args.length > 0)
+                        .filter(c -> c.getAnnotation(Command.class).name().equals(args[0]))
+                        .filter(c -> c != CommandLine.HelpCommand.class)
+                        .findFirst();
+        return asked.map(c -> new CommandLine(new Alone()).addSubcommand(args[0], c))
+                .orElseGet(() -> new CommandLine(new Main()));
+    }
+
     /** The same with its standard output elsewhere; null for the process's own. */
     static int run(PrintWriter out, String... args) {
-        CommandLine line = new CommandLine(new Main()).setCaseInsensitiveEnumValuesAllowed(true);
+        CommandLine line = line(args).setCaseInsensitiveEnumValuesAllowed(true);
         line.registerConverter(Family.class, new FamilyConverter());
         line.registerConverter(Exchange.Target.class, new ExportCommand.TargetConverter());
         line.getSubcommands().forEach(Main::explain);

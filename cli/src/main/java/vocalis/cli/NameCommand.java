@@ -1,6 +1,5 @@
 package vocalis.cli;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.BufferedReader;
@@ -44,8 +43,6 @@ import vocalis.workbench.words.RootWords;
         mixinStandardHelpOptions = true,
         description = "Name shapes: readings, best first, and the heard root.")
 final class NameCommand implements Callable<Integer> {
-
-    private static final ObjectMapper MAPPER = new ObjectMapper();
 
     @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
 
@@ -104,10 +101,12 @@ final class NameCommand implements Callable<Integer> {
         } catch (IllegalArgumentException e) {
             good = false;
             answer =
-                    MAPPER.writeValueAsString(
-                            MAPPER.createObjectNode()
-                                    .put("shape", line)
-                                    .put("error", e.getMessage()));
+                    JsonOption.mapper()
+                            .writeValueAsString(
+                                    JsonOption.mapper()
+                                            .createObjectNode()
+                                            .put("shape", line)
+                                            .put("error", e.getMessage()));
         }
         out.println(answer);
         out.flush();
@@ -133,7 +132,7 @@ final class NameCommand implements Callable<Integer> {
         Voicing v = voicing(text);
         Optional<Key> key = keyed.key();
         HeardRoot heard = HeardRoot.of(v, key);
-        ObjectNode n = MAPPER.createObjectNode();
+        ObjectNode n = JsonOption.mapper().createObjectNode();
         n.put("shape", v.shape().text());
         ArrayNode notes = n.putArray("notes");
         ArrayNode midi = n.putArray("midi");
@@ -158,7 +157,7 @@ final class NameCommand implements Callable<Integer> {
         Hands.put(n, v, hand.hand());
         overPedal(v).ifPresent(p -> n.put("overPedal", p));
         readings(n, v, key);
-        return MAPPER.writeValueAsString(n);
+        return JsonOption.mapper().writeValueAsString(n);
     }
 
     private void readings(ObjectNode n, Voicing v, Optional<Key> key) {

@@ -1,6 +1,5 @@
 package vocalis.cli;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -45,7 +44,6 @@ import vocalis.workbench.playedin.PlayIn;
                         + " standard error.")
 final class TranscribeCommand implements Callable<Integer> {
 
-    private static final ObjectMapper MAPPER = new ObjectMapper();
     private static final double A4_HZ = 440;
 
     @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
@@ -114,14 +112,16 @@ final class TranscribeCommand implements Callable<Integer> {
         PrintWriter lines = spec.commandLine().getOut();
         for (Draft.HeardNote n : t.notes()) {
             lines.println(
-                    MAPPER.writeValueAsString(
-                            MAPPER.createObjectNode()
-                                    .put("string", neck.board().strings() - n.string())
-                                    .put("fret", n.fret())
-                                    .put("onsetSeconds", rounded(n.onsetSeconds()))
-                                    .put("seconds", rounded(n.seconds()))
-                                    .put("muted", n.muted())
-                                    .put("sure", rounded(n.sure()))));
+                    JsonOption.mapper()
+                            .writeValueAsString(
+                                    JsonOption.mapper()
+                                            .createObjectNode()
+                                            .put("string", neck.board().strings() - n.string())
+                                            .put("fret", n.fret())
+                                            .put("onsetSeconds", rounded(n.onsetSeconds()))
+                                            .put("seconds", rounded(n.seconds()))
+                                            .put("muted", n.muted())
+                                            .put("sure", rounded(n.sure()))));
         }
     }
 

@@ -3,6 +3,7 @@ package vocalis.desktop;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Executor;
+import javafx.scene.Group;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -114,6 +115,11 @@ final class Shell {
         player = prepared.player();
         background = prepared.background();
         preferences = prepared.preferences();
+        theme =
+                preferences.text("theme").filter("light"::equals).isPresent()
+                        ? Theme.LIGHT
+                        : Theme.DARK;
+        theme.base();
         used = CommandCounts.read(preferences.text("commands.used").orElse(""));
         Path data = prepared.places().data();
         models = new Models(workspace, player, background, new OwnShapes(data));
@@ -186,12 +192,10 @@ final class Shell {
         magnified = new Magnified(host);
         magnified.size(
                 preferences.number("text.size", Magnified.LEAST, Magnified.MOST, Magnified.LEAST));
-        scene = new Scene(magnified, 1280, 800);
-        theme =
-                preferences.text("theme").filter("light"::equals).isPresent()
-                        ? Theme.LIGHT
-                        : Theme.DARK;
+        // What is in a scene before its sheets is styled twice.
+        scene = new Scene(new Group(), 1280, 800);
         theme.apply(scene);
+        scene.setRoot(magnified);
         keyboard = listening();
         trouble = new Trouble(host, session, keeping::safety, desk::save);
         told = Log.tell(text -> Background.HOME.execute(() -> session.say(text)));

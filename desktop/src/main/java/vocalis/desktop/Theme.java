@@ -32,9 +32,17 @@ enum Theme {
         }
     }
 
+    /**
+     * Puts its base on every control of the program. To be done before the first control is made,
+     * which would else bring the toolkit's own.
+     */
+    void base() {
+        Application.setUserAgentStylesheet(resource("base-" + name + ".bss").toExternalForm());
+    }
+
     /** Puts the theme on a scene and on every control of the program. */
     void apply(Scene scene) {
-        Application.setUserAgentStylesheet(resource("base-" + name + ".bss").toExternalForm());
+        base();
         scene.getStylesheets()
                 .setAll(
                         resource("tokens-" + name + ".bss").toExternalForm(),

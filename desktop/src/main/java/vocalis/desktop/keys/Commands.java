@@ -3,8 +3,10 @@ package vocalis.desktop.keys;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
@@ -23,6 +25,7 @@ import vocalis.desktop.session.Place;
 public final class Commands {
 
     private final List<Command> all = new ArrayList<>();
+    private final Map<Combo, List<Command>> byKey = new HashMap<>();
 
     /** Collects what a command is; {@link #does} adds it. */
     public final class Builder {
@@ -127,7 +130,11 @@ public final class Commands {
                             repeats,
                             inSheets,
                             action);
-            all.forEach(c -> agree(c, one));
+            for (Combo key : keys) {
+                List<Command> have = byKey.computeIfAbsent(key, k -> new ArrayList<>());
+                have.forEach(c -> agree(c, one));
+                have.add(one);
+            }
             all.add(one);
         }
     }

@@ -32,7 +32,11 @@ import vocalis.workbench.base.SafeFiles;
 public final class Library {
 
     private static final String TRASH = ".trash";
-    private static final ObjectMapper MAPPER = new ObjectMapper();
+
+    /** Made when it is first needed, on the thread that reads: it takes a while. */
+    private static final class Json {
+        static final ObjectMapper MAPPER = new ObjectMapper();
+    }
 
     private final Path folder;
     private final Path index;
@@ -54,7 +58,7 @@ public final class Library {
     public List<LibraryEntry> remembered() {
         try {
             return Files.exists(index)
-                    ? MAPPER.readValue(
+                    ? Json.MAPPER.readValue(
                             Files.readAllBytes(index), new TypeReference<List<LibraryEntry>>() {})
                     : List.of();
         } catch (IOException e) {
@@ -98,7 +102,7 @@ public final class Library {
         found.sort(Comparator.comparingLong(LibraryEntry::modified).reversed());
         if (fresh > 0 || found.size() != known.size()) {
             Files.createDirectories(index.getParent());
-            SafeFiles.write(index, MAPPER.writeValueAsBytes(found));
+            SafeFiles.write(index, Json.MAPPER.writeValueAsBytes(found));
         }
         return found;
     }
@@ -134,7 +138,7 @@ public final class Library {
     private List<String> elsewhere() {
         try {
             return Files.exists(elsewhereFile())
-                    ? MAPPER.readValue(
+                    ? Json.MAPPER.readValue(
                             Files.readAllBytes(elsewhereFile()),
                             new TypeReference<List<String>>() {})
                     : List.of();
@@ -154,7 +158,7 @@ public final class Library {
         all.add(name);
         try {
             Files.createDirectories(index.getParent());
-            SafeFiles.write(elsewhereFile(), MAPPER.writeValueAsBytes(all));
+            SafeFiles.write(elsewhereFile(), Json.MAPPER.writeValueAsBytes(all));
         } catch (IOException e) {
             Log.note("the logbook does not show " + name + ": " + e.getMessage());
         }
@@ -182,7 +186,7 @@ public final class Library {
         Path file = index.resolveSibling("library-played.json");
         try {
             return Files.exists(file)
-                    ? MAPPER.readValue(
+                    ? Json.MAPPER.readValue(
                             Files.readAllBytes(file), new TypeReference<Map<String, Long>>() {})
                     : Map.of();
         } catch (IOException e) {
@@ -198,7 +202,8 @@ public final class Library {
         try {
             Files.createDirectories(index.getParent());
             SafeFiles.write(
-                    index.resolveSibling("library-played.json"), MAPPER.writeValueAsBytes(all));
+                    index.resolveSibling("library-played.json"),
+                    Json.MAPPER.writeValueAsBytes(all));
         } catch (IOException e) {
             Log.note("when a riff was played is not remembered: " + e.getMessage());
         }

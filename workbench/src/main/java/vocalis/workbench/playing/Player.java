@@ -73,7 +73,6 @@ public final class Player implements AutoCloseable {
                 new AudioOutput(
                         engine, opener, clock, BUFFER, e -> Log.failed("rendering sound", e));
         engine.publish(SoundEvents.program(first));
-        level(first, newest);
     }
 
     private static ExecutorService single(String name) {
@@ -109,9 +108,13 @@ public final class Player implements AutoCloseable {
         return measured;
     }
 
-    /** Starts sounding, or passing silently. */
-    public void start() {
+    /**
+     * Starts sounding, or passing silently. What it begins with is measured from here on: until
+     * then the window that is being built has the processor for itself.
+     */
+    public synchronized void start() {
         output.start();
+        level(heard, newest);
     }
 
     /**
