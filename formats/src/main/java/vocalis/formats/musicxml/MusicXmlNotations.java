@@ -16,7 +16,13 @@ final class MusicXmlNotations {
         this.x = x;
     }
 
-    void write(Fretboard board, Written.Head h, int staff) {
+    /**
+     * Writes them.
+     *
+     * @param leads whether it is the first of its chord, where signs stand for all of them: readers
+     *     take one accent and one direction of the pick a chord
+     */
+    void write(Fretboard board, Written.Head h, int staff, boolean leads) {
         ScoreNote n = h.note();
         x.open("notations");
         if (h.tiedFrom()) {
@@ -38,10 +44,10 @@ final class MusicXmlNotations {
             ornaments(n);
         }
         if (staff == 2) {
-            technical(board, h);
+            technical(board, h, leads);
         }
         boolean marked = n.dynamics() == Dynamics.ACCENT || n.manner() == Manner.STACCATO;
-        if (staff == 1 && h.first() && marked) {
+        if (staff == 1 && leads && h.first() && marked) {
             x.open("articulations");
             if (n.dynamics() == Dynamics.ACCENT) {
                 x.empty("accent");
@@ -72,10 +78,10 @@ final class MusicXmlNotations {
         }
     }
 
-    private void technical(Fretboard board, Written.Head h) {
+    private void technical(Fretboard board, Written.Head h, boolean leads) {
         ScoreNote n = h.note();
         x.open("technical");
-        if (h.first() && !n.tied()) {
+        if (leads && h.first() && !n.tied()) {
             x.empty(n.down() ? "down-bow" : "up-bow");
         }
         x.leaf("fret", h.fret()).leaf("string", board.instrument().tuning().number(n.string()));
@@ -120,6 +126,7 @@ final class MusicXmlNotations {
             x.leaf("mute", "palm");
         }
         other("vocalis-manner", n.manner().name());
+        other("vocalis-dynamics", n.dynamics().name());
         other("vocalis-rings", n.rings());
         if (n.tied()) {
             other("vocalis-tied", "own");

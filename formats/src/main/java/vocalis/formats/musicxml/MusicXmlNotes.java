@@ -10,7 +10,6 @@ import java.util.Optional;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.rhythm.Ticks;
-import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Technique;
 import vocalis.formats.FormatException;
@@ -122,6 +121,10 @@ final class MusicXmlNotes {
         if (e.find("notehead").filter(h -> h.text().equals("x")).isPresent()) {
             d.manner = Manner.DEAD;
         }
+        if (n.palm()) {
+            d.manner = Manner.PALM;
+        }
+        n.leader().all("notations").forEach(x -> ofChord(d, x));
         for (XmlElement notations : e.all("notations")) {
             notations(d, notations);
         }
@@ -166,6 +169,18 @@ final class MusicXmlNotes {
         }
     }
 
+    /** Signs that stand once for all notes of a chord. */
+    private static void ofChord(NoteDraft d, XmlElement notations) {
+        for (XmlElement a : notations.all("articulations")) {
+            if (a.has("staccato") || a.has("staccatissimo")) {
+                d.manner = Manner.STACCATO;
+            }
+        }
+        for (XmlElement t : notations.all("technical")) {
+            d.down = t.has("down-bow") || !t.has("up-bow") && d.down;
+        }
+    }
+
     private void notations(NoteDraft d, XmlElement notations) {
         if (notations.all("tied").stream().anyMatch(t -> t.is("type", "let-ring"))) {
             d.manner = Manner.LET_RING;
@@ -184,23 +199,13 @@ final class MusicXmlNotes {
                                             0,
                                             0));
         }
-        for (XmlElement a : notations.all("articulations")) {
-            if (a.has("staccato") || a.has("staccatissimo")) {
-                d.manner = Manner.STACCATO;
-            }
-        }
         for (XmlElement t : notations.all("technical")) {
             technical(d, t);
-        }
-        if (d.dynamics == Dynamics.PLAIN
-                && notations.all("articulations").stream().anyMatch(a -> a.has("accent"))) {
-            d.dynamics = Dynamics.ACCENT;
         }
     }
 
     private static void technical(NoteDraft d, XmlElement t) {
         d.plucked |= t.has("pluck");
-        d.down = t.has("down-bow") || !t.has("up-bow") && d.down;
         long at = 0;
         for (XmlElement e : t.children()) {
             switch (e.name()) {

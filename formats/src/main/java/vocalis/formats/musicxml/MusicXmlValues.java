@@ -1,5 +1,7 @@
 package vocalis.formats.musicxml;
 
+import java.util.Arrays;
+import java.util.Optional;
 import vocalis.core.score.Dynamics;
 import vocalis.core.theory.Spelling;
 import vocalis.formats.FormatException;
@@ -9,11 +11,22 @@ final class MusicXmlValues {
 
     private MusicXmlValues() {}
 
-    static Dynamics dynamics(XmlElement e) {
-        boolean accent =
-                e.find("notations", "articulations")
-                        .filter(a -> a.has("accent") || a.has("strong-accent"))
-                        .isPresent();
+    /**
+     * How loud a note is.
+     *
+     * @param leader the first note of its chord, where an accent stands for all of them
+     */
+    static Dynamics dynamics(XmlElement e, XmlElement leader) {
+        Optional<Dynamics> exact =
+                e.all("play").stream()
+                        .flatMap(p -> p.all("other-play").stream())
+                        .filter(o -> o.is("type", "vocalis-dynamics"))
+                        .flatMap(o -> named(o.text()).stream())
+                        .findFirst();
+        if (exact.isPresent()) {
+            return exact.get();
+        }
+        boolean accent = accented(e) || accented(leader);
         String loud = e.attribute("dynamics").orElse("");
         if (accent) {
             return Dynamics.ACCENT;
@@ -23,11 +36,26 @@ final class MusicXmlValues {
         }
         if (loud.matches("\\d{1,4}(\\.\\d{1,6})?")) {
             double level = Double.parseDouble(loud);
-            return level < 50
-                    ? Dynamics.GHOST
-                    : level < 80 ? Dynamics.SOFT : level < 115 ? Dynamics.PLAIN : Dynamics.ACCENT;
+            // A staff that is not to sound says nothing of how hard its notes are struck.
+            return level == 0
+                    ? Dynamics.PLAIN
+                    : level < 50
+                            ? Dynamics.GHOST
+                            : level < 80
+                                    ? Dynamics.SOFT
+                                    : level < 115 ? Dynamics.PLAIN : Dynamics.ACCENT;
         }
         return Dynamics.PLAIN;
+    }
+
+    private static boolean accented(XmlElement e) {
+        return e.find("notations", "articulations")
+                .filter(a -> a.has("accent") || a.has("strong-accent"))
+                .isPresent();
+    }
+
+    private static Optional<Dynamics> named(String name) {
+        return Arrays.stream(Dynamics.values()).filter(d -> d.name().equals(name)).findFirst();
     }
 
     static Spelling spelling(XmlElement e, String step, String alter) throws FormatException {

@@ -38,6 +38,7 @@ final class MusicXmlWriter {
     private final MusicXmlNotations notations = new MusicXmlNotations(x);
     private final Sheet sheet;
     private final Key key;
+    private MusicXmlPalms palms;
 
     MusicXmlWriter(Sheet sheet) {
         this.sheet = sheet;
@@ -56,6 +57,7 @@ final class MusicXmlWriter {
         x.close();
         for (int i = 0; i < sheet.guitars().size(); i++) {
             x.open("part", "id", "P" + (i + 1));
+            palms = new MusicXmlPalms(x, sheet.guitars().get(i).score());
             part(sheet.guitars().get(i).score());
             x.close();
         }
@@ -200,8 +202,14 @@ final class MusicXmlWriter {
                 value(i.value());
                 x.leaf("staff", staff).close();
             } else {
+                if (staff == 2) {
+                    palms.before(i);
+                }
                 for (int h = 0; h < i.heads().size(); h++) {
                     note(score.board(), i, h, voice, staff);
+                }
+                if (staff == 2) {
+                    palms.after(i);
                 }
             }
         }
@@ -272,7 +280,8 @@ final class MusicXmlWriter {
     private void note(Fretboard board, Written.Item item, int index, int voice, int staff) {
         Written.Head h = item.heads().get(index);
         ScoreNote n = h.note();
-        x.open("note", "dynamics", loudness(n.dynamics()));
+        // The tab says the same once more: it is to be seen and not to be heard.
+        x.open("note", "dynamics", staff == 2 ? "0" : loudness(n.dynamics()));
         if (index > 0) {
             x.empty("chord");
         }
@@ -295,7 +304,7 @@ final class MusicXmlWriter {
             x.leaf("notehead", "normal", "parentheses", "yes");
         }
         x.leaf("staff", staff);
-        notations.write(board, h, staff);
+        notations.write(board, h, staff, index == 0);
         if (staff == 2) {
             notations.play(h);
         }

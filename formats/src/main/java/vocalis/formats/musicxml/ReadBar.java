@@ -16,4 +16,11 @@ final class ReadBar {
     boolean begins;
     int rounds;
     List<Integer> endings = List.of();
+
+    /** Where strokes lie under the palm: from the first tick to before the second. */
+    final List<long[]> palms = new ArrayList<>();
+
+    boolean underPalm(long at) {
+        return palms.stream().anyMatch(p -> at >= p[0] && at < p[1]);
+    }
 }

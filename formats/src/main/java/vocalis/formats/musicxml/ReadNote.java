@@ -6,22 +6,32 @@ import vocalis.core.score.Dynamics;
  * A note as it stands, its time in the whole part.
  *
  * @param element where it was read
+ * @param leader the first note of its chord, itself where it is alone: signs stand once a chord
+ * @param palm whether words over it say so
  * @param string number from the highest, 0 where there is none
  */
 record ReadNote(
         XmlElement element,
+        XmlElement leader,
         int midi,
         int string,
         int fret,
         long at,
         long length,
         boolean tieStop,
-        Dynamics dynamics) {
+        Dynamics dynamics,
+        boolean palm) {
     boolean onTab() {
         return string > 0;
     }
 
     ReadNote moved(long by) {
-        return new ReadNote(element, midi, string, fret, at + by, length, tieStop, dynamics);
+        return new ReadNote(
+                element, leader, midi, string, fret, at + by, length, tieStop, dynamics, palm);
+    }
+
+    ReadNote underPalm(boolean under) {
+        return new ReadNote(
+                element, leader, midi, string, fret, at, length, tieStop, dynamics, under);
     }
 }

@@ -14,6 +14,8 @@ import javax.xml.validation.Schema;
 import javax.xml.validation.SchemaFactory;
 import javax.xml.validation.Validator;
 import org.junit.jupiter.api.Test;
+import vocalis.core.score.Dynamics;
+import vocalis.core.score.Manner;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
@@ -146,6 +148,96 @@ class MusicXmlTest extends SheetFormatContract {
                 .containsExactly(new Technique(Technique.Kind.HAMMER, 7, 20160, 0));
         assertThat(hammered.length()).isEqualTo(40320);
         assertThat(s.notes().get(1).length()).isEqualTo(60480);
+    }
+
+    /**
+     * Readers take one accent and one direction of the pick for a chord, and draw palm mutes of
+     * words and dashes: each row of muted strokes is one pair of ends.
+     */
+    @Test
+    void signsStandOnceForAChord() throws FormatException {
+        int palms = 0;
+        for (int seed = 0; seed < 200; seed++) {
+            XmlElement root = XmlElement.read(MusicXml.PLAIN.write(Sheets.random(seed)));
+            for (XmlElement part : root.all("part")) {
+                for (XmlElement m : part.all("measure")) {
+                    for (XmlElement n : m.all("note")) {
+                        boolean tab = n.get("staff").text().equals("2");
+                        assertThat(n.is("dynamics", "0")).isEqualTo(tab && !n.has("rest"));
+                        if (n.has("chord")) {
+                            assertThat(n.has("notations", "articulations")).isFalse();
+                            assertThat(n.has("notations", "technical", "down-bow")).isFalse();
+                            assertThat(n.has("notations", "technical", "up-bow")).isFalse();
+                        }
+                    }
+                }
+                String xml = part.toString();
+                palms += count(part, "words");
+                assertThat(dashes(part, "start")).as(xml).isEqualTo(dashes(part, "stop"));
+            }
+        }
+        assertThat(palms).isGreaterThan(100);
+    }
+
+    private static int count(XmlElement part, String type) {
+        int n = 0;
+        for (XmlElement m : part.all("measure")) {
+            for (XmlElement d : m.all("direction")) {
+                n += (int) d.all("direction-type").stream().filter(t -> t.has(type)).count();
+            }
+        }
+        return n;
+    }
+
+    private static int dashes(XmlElement part, String type) {
+        int n = 0;
+        for (XmlElement m : part.all("measure")) {
+            for (XmlElement d : m.all("direction")) {
+                for (XmlElement t : d.all("direction-type")) {
+                    n += t.find("dashes").filter(x -> x.is("type", type)).isPresent() ? 1 : 0;
+                }
+            }
+        }
+        return n;
+    }
+
+    /** As others write it: an accent on the first note, "P.M." with dashes over two strokes. */
+    @Test
+    void signsOfOthersHoldForTheWholeChord() throws FormatException {
+        String head =
+                "<attributes><divisions>2</divisions><time><beats>4</beats><beat-type>4</beat-type>"
+                        + "</time></attributes>";
+        String starts =
+                "<direction><direction-type><words>P.M.</words></direction-type><direction-type>"
+                        + "<dashes type=\"start\"/></direction-type></direction>";
+        String stops =
+                "<direction><direction-type><dashes type=\"stop\"/></direction-type></direction>";
+        String accent = "<notations><articulations><accent/></articulations></notations>";
+        Score s =
+                read(
+                        "<measure number=\"1\">"
+                                + head
+                                + note(6, 5, 2, accent, "<up-bow/>")
+                                + note(5, 7, 2, "", "").replace("<note>", "<note><chord/>")
+                                + starts
+                                + note(6, 5, 2, "", "")
+                                + note(6, 3, 2, "", "")
+                                + stops
+                                + note(6, 0, 2, "", "")
+                                + "</measure>");
+        assertThat(s.notes())
+                .extracting(ScoreNote::dynamics)
+                .containsExactly(
+                        Dynamics.ACCENT,
+                        Dynamics.ACCENT,
+                        Dynamics.PLAIN,
+                        Dynamics.PLAIN,
+                        Dynamics.PLAIN);
+        assertThat(s.notes())
+                .extracting(ScoreNote::manner)
+                .containsExactly(
+                        Manner.PLAIN, Manner.PLAIN, Manner.PALM, Manner.PALM, Manner.PLAIN);
+        assertThat(s.notes().subList(0, 2)).noneMatch(ScoreNote::down);
     }
 
     /** A repeated bar with two endings: one, first ending, one, second ending. */

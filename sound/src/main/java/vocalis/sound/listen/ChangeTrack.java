@@ -4,36 +4,57 @@ package vocalis.sound.listen;
  * How the spectrum of a take changes, millisecond by millisecond. Where a stroke of a rendering
  * lies in a take of the same music is where the changes around it fit best, as a picture slid over
  * another: under gain too, where a chord that is struck again hardly gets louder or brighter but
- * changes in the same way each time. Bands and lengths were set by hand on renders of our own.
+ * changes in the same way each time. Bands and lengths were chosen among some on renders of our
+ * own.
  */
 public final class ChangeTrack {
 
     private static final double HOP_SECONDS = 0.001;
-    private static final double WINDOW_SECONDS = 0.0107;
-    private static final int BANDS = 30;
     private static final double LOWEST_HZ = 80;
     private static final double HIGHEST_HZ = 10_000;
 
     /** What lies so far under the take's peak, as a share of it, counts as silence. */
     private static final double SILENCE = 2e-5;
 
-    /** A change is taken over so many milliseconds to both sides. */
-    private static final int REACH = 8;
-
-    /** So many milliseconds before a stroke and after it are laid beside each other. */
+    /** So many milliseconds before a stroke are laid beside each other too. */
     private static final int BEFORE = 5;
-
-    private static final int AFTER = 60;
 
     /** What speaks for where the stroke is looked for: this much of the likeness, so far away. */
     private static final double NEARER = 0.05;
 
     private static final double NEAR_MS = 30;
 
+    /** How finely changes are looked at. */
+    public enum Grain {
+        /** Plucked strings begin at once. */
+        CLEAN(0.0107, 30, 8, 60),
+
+        /** A driven amplifier opens slowly, and what a stroke changes is spread over its lines. */
+        DRIVEN(0.0427, 60, 12, 140);
+
+        private final double windowSeconds;
+        private final int bands;
+
+        /** A change is taken over so many milliseconds to both sides. */
+        private final int reach;
+
+        /** So many milliseconds after a stroke are laid beside each other. */
+        private final int after;
+
+        Grain(double windowSeconds, int bands, int reach, int after) {
+            this.windowSeconds = windowSeconds;
+            this.bands = bands;
+            this.reach = reach;
+            this.after = after;
+        }
+    }
+
+    private final Grain grain;
     private final float[][] levels;
 
-    public ChangeTrack(Take take) {
-        levels = levels(take);
+    public ChangeTrack(Take take, Grain grain) {
+        this.grain = grain;
+        levels = levels(take, grain);
     }
 
     /**
@@ -48,6 +69,7 @@ public final class ChangeTrack {
     /**
      * The place in this take that is most like one of a rendering.
      *
+     * @param rendering of the same grain
      * @param there where the stroke is in the rendering, in seconds
      * @param near where it is looked for, in seconds of this take
      * @param room how far to both sides, in seconds
@@ -78,7 +100,7 @@ public final class ChangeTrack {
         double both = 0;
         double mine = 1e-9;
         double its = 1e-9;
-        for (int k = -BEFORE; k <= AFTER; k++) {
+        for (int k = -BEFORE; k <= grain.after; k++) {
             int a = here + k;
             int b = there + k;
             if (a < 0 || b < 0 || a >= levels.length || b >= rendering.levels.length) {
@@ -88,7 +110,7 @@ public final class ChangeTrack {
             float[] right = after(a);
             float[] otherLeft = rendering.before(b);
             float[] otherRight = rendering.after(b);
-            for (int i = 0; i < BANDS; i++) {
+            for (int i = 0; i < grain.bands; i++) {
                 float x = right[i] - left[i];
                 float y = otherRight[i] - otherLeft[i];
                 both += x * y;
@@ -100,28 +122,29 @@ public final class ChangeTrack {
     }
 
     private float[] before(int ms) {
-        return levels[Math.max(0, ms - REACH)];
+        return levels[Math.max(0, ms - grain.reach)];
     }
 
     private float[] after(int ms) {
-        return levels[Math.min(levels.length - 1, ms + REACH)];
+        return levels[Math.min(levels.length - 1, ms + grain.reach)];
     }
 
     /** Logarithm of the level of each band at each millisecond, in the middle of its window. */
-    private static float[][] levels(Take take) {
-        Windows windows = new Windows(take, Windows.size(WINDOW_SECONDS, take.rate()));
+    private static float[][] levels(Take take, Grain grain) {
+        int bands = grain.bands;
+        Windows windows = new Windows(take, Windows.size(grain.windowSeconds, take.rate()));
         double[] magnitudes = new double[windows.bins()];
-        int[] edges = new int[BANDS + 1];
-        for (int b = 0; b <= BANDS; b++) {
-            double hz = LOWEST_HZ * Math.pow(HIGHEST_HZ / LOWEST_HZ, (double) b / BANDS);
+        int[] edges = new int[bands + 1];
+        for (int b = 0; b <= bands; b++) {
+            double hz = LOWEST_HZ * Math.pow(HIGHEST_HZ / LOWEST_HZ, (double) b / bands);
             edges[b] =
                     Math.max(b == 0 ? 1 : edges[b - 1] + 1, (int) Math.round(hz / windows.hz(1)));
         }
         double silence = SILENCE * take.peak();
-        float[][] levels = new float[(int) (take.seconds() / HOP_SECONDS)][BANDS];
+        float[][] levels = new float[(int) (take.seconds() / HOP_SECONDS)][bands];
         for (int i = 0; i < levels.length; i++) {
             windows.magnitudes(take.frame(i * HOP_SECONDS) - windows.bins(), magnitudes);
-            for (int b = 0; b < BANDS; b++) {
+            for (int b = 0; b < bands; b++) {
                 double power = 0;
                 for (int k = edges[b]; k < Math.min(edges[b + 1], magnitudes.length); k++) {
                     power += magnitudes[k] * magnitudes[k];

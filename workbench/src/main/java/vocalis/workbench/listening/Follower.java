@@ -3,7 +3,9 @@ package vocalis.workbench.listening;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Ringing;
@@ -12,6 +14,7 @@ import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
 import vocalis.sound.listen.Brightness;
 import vocalis.sound.listen.ChangeTrack;
+import vocalis.sound.listen.ChangeTrack.Grain;
 import vocalis.sound.listen.Changes;
 import vocalis.sound.listen.StrokeReader.HeardStroke;
 import vocalis.sound.listen.Take;
@@ -52,7 +55,8 @@ public final class Follower {
     private static final double PLAYED = 0.5;
 
     private final Written written;
-    private final ChangeTrack track;
+    private final Take take;
+    private final Map<Grain, ChangeTrack> tracks = new EnumMap<>(Grain.class);
     private final Score score;
     private final List<Onset> onsets;
     private final List<HeardStroke> heard;
@@ -67,7 +71,7 @@ public final class Follower {
         score = written.score();
         onsets = written.strokes();
         double a4Hz = written.ground().a4Hz();
-        track = new ChangeTrack(take);
+        this.take = take;
         faults = new StringFaults(score, a4Hz);
         ringing = Ringing.of(score);
         heard = ear.heard(take);
@@ -130,7 +134,9 @@ public final class Follower {
         ChangeTrack.Fit[] fits = new ChangeTrack.Fit[n];
         Arrays.fill(fits, new ChangeTrack.Fit(begins, 0));
         if (!heard.isEmpty()) {
-            fits = written.find(track, begins + behind, !clean);
+            Grain grain = clean ? Grain.CLEAN : Grain.DRIVEN;
+            ChangeTrack track = tracks.computeIfAbsent(grain, g -> new ChangeTrack(take, g));
+            fits = written.find(track, begins + behind, grain);
         }
         double[] late = new double[n];
         double[] cut = new double[n];

@@ -12,6 +12,7 @@ import vocalis.core.riff.Tone;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.sound.listen.ChangeTrack;
+import vocalis.sound.listen.ChangeTrack.Grain;
 
 /**
  * A riff as it is written and as it would sound, clean and driven, so that a take can be laid
@@ -33,10 +34,12 @@ public final class Written {
     /** So often a driven take is rendered anew with the strokes where they were found. */
     private static final int AGAIN = 2;
 
+    private record Grained(Tone tone, Grain grain) {}
+
     private final Score score;
     private final Ground ground;
     private final List<Onset> strokes;
-    private final Map<Tone, ChangeTrack> tracks = new EnumMap<>(Tone.class);
+    private final Map<Grained, ChangeTrack> tracks = new HashMap<>();
     private final Map<Tone, Double> matches = new EnumMap<>(Tone.class);
     private Optional<Tone> tone = Optional.empty();
 
@@ -86,14 +89,14 @@ public final class Written {
      *
      * @param begins when the riff begins in the take, in seconds, give or take a twentieth
      */
-    synchronized ChangeTrack.Fit[] find(ChangeTrack take, double begins, boolean driven) {
-        if (!driven) {
-            return found(take, begins, Tone.CLEAN, 1);
+    synchronized ChangeTrack.Fit[] find(ChangeTrack take, double begins, Grain grain) {
+        if (grain == Grain.CLEAN) {
+            return found(take, begins, new Grained(Tone.CLEAN, grain), 1);
         }
         ChangeTrack.Fit[] best = {};
         Tone liked = Tone.CLEAN;
         for (Tone t : tone.map(List::of).orElse(List.of(Tone.values()))) {
-            ChangeTrack.Fit[] fits = found(take, begins, t, AGAIN);
+            ChangeTrack.Fit[] fits = found(take, begins, new Grained(t, grain), AGAIN);
             if (best.length == 0 || likeness(fits) > likeness(best)) {
                 best = fits;
                 liked = t;
@@ -104,7 +107,7 @@ public final class Written {
     }
 
     /** The same in one tone, rendered anew so many times. */
-    private ChangeTrack.Fit[] found(ChangeTrack take, double begins, Tone in, int again) {
+    private ChangeTrack.Fit[] found(ChangeTrack take, double begins, Grained in, int again) {
         double[] there = new double[strokes.size()];
         Arrays.setAll(there, this::at);
         ChangeTrack track = tracks.computeIfAbsent(in, t -> track(score, t));
@@ -129,11 +132,12 @@ public final class Written {
         return Arrays.stream(fits).mapToDouble(ChangeTrack.Fit::likeness).average().orElse(0);
     }
 
-    private ChangeTrack track(Score of, Tone tone) {
+    private ChangeTrack track(Score of, Grained asked) {
+        Tone tone = asked.tone();
         Ground in = ground.withTone(tone);
         // Strokes that are moved leave it as loud as it was.
         double match = matches.computeIfAbsent(tone, t -> StandIn.match(score, in));
-        return new ChangeTrack(StandIn.sound(of, in, match));
+        return new ChangeTrack(StandIn.sound(of, in, match), asked.grain());
     }
 
     /** The score with its strokes where they were found; where they then lie goes into the last. */
