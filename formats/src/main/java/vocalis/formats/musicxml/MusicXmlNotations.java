@@ -44,7 +44,10 @@ final class MusicXmlNotations {
             ornaments(n);
         }
         if (staff == 2) {
-            technical(board, h, leads);
+            technical(board, h);
+        } else if (leads && h.first() && !n.tied()) {
+            // Over the notes: readers know no signs of the pick on a tab.
+            x.open("technical").empty(n.down() ? "down-bow" : "up-bow").close();
         }
         boolean marked = n.dynamics() == Dynamics.ACCENT || n.manner() == Manner.STACCATO;
         if (staff == 1 && leads && h.first() && marked) {
@@ -78,12 +81,9 @@ final class MusicXmlNotations {
         }
     }
 
-    private void technical(Fretboard board, Written.Head h, boolean leads) {
+    private void technical(Fretboard board, Written.Head h) {
         ScoreNote n = h.note();
         x.open("technical");
-        if (leads && h.first() && !n.tied()) {
-            x.empty(n.down() ? "down-bow" : "up-bow");
-        }
         x.leaf("fret", h.fret()).leaf("string", board.instrument().tuning().number(n.string()));
         h.arriving().ifPresent(t -> legato(t, "stop", n));
         h.leaving().ifPresent(t -> legato(t, "start", n));
@@ -99,9 +99,6 @@ final class MusicXmlNotations {
             }
             if (n.plucked()) {
                 x.leaf("pluck", "i");
-            }
-            if (n.manner().palm()) {
-                x.leaf("other-technical", n.manner().words());
             }
         }
         x.close();
@@ -128,6 +125,7 @@ final class MusicXmlNotations {
         other("vocalis-manner", n.manner().name());
         other("vocalis-dynamics", n.dynamics().name());
         other("vocalis-rings", n.rings());
+        other("vocalis-down", n.down());
         if (n.tied()) {
             other("vocalis-tied", "own");
         }

@@ -151,6 +151,7 @@ final class MusicXmlNotes {
             switch (o.attribute("type").orElse("")) {
                 case "vocalis-manner" -> d.manner = Manner.valueOf(o.text());
                 case "vocalis-rings" -> d.rings = o.text().equals("true");
+                case "vocalis-down" -> d.down = o.text().equals("true");
                 case "vocalis-technique" -> {
                     String[] t = o.text().split(" ");
                     d.techniques.add(
