@@ -116,12 +116,14 @@ public final class OutputSheet {
             return where + late + ".";
         }
         long dry = output.underruns();
-        return where
-                + late
-                + (dry == 0
-                        ? "; the buffer never ran empty."
-                        : "; the buffer ran empty "
-                                + dry
-                                + (dry == 1 ? " time." : " times: take a larger one."));
+        String ran =
+                switch ((int) Math.min(2, dry)) {
+                    case 0 -> "; the buffer never ran empty.";
+                    case 1 -> "; the buffer ran empty once.";
+                    default -> "; the buffer ran empty " + dry + " times";
+                };
+        boolean grown = output.heldFrames() > output.bufferFrames();
+        String so = dry < 2 ? "" : grown ? ", so it holds more for now." : ".";
+        return where + late + ran + so;
     }
 }

@@ -1,6 +1,7 @@
 package vocalis.desktop.write;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -62,6 +63,7 @@ public final class Transport extends HBox {
     private boolean following;
     private boolean wasPlaying;
     private int lit = -1;
+    private int heldFrames;
     private double level;
     private long quiet;
     private final AnimationTimer timer =
@@ -248,6 +250,17 @@ public final class Transport extends HBox {
 
     private String sinkWords() {
         AudioOutput output = session.player().output();
+        int held = output.heldFrames();
+        if (held != heldFrames && heldFrames != 0) {
+            session.say(
+                    String.format(
+                            Locale.ROOT,
+                            held > output.bufferFrames()
+                                    ? "The sound ran empty: it is made %.0f ms ahead for now."
+                                    : "The sound is made %.0f ms ahead, as chosen.",
+                            1000 * output.latencySeconds()));
+        }
+        heldFrames = held;
         return switch (output.sink()) {
             case DEVICE -> output.muted() ? "muted: Ctrl M" : "output";
             case SILENT -> "playing silently";

@@ -15,7 +15,9 @@ import vocalis.sound.engine.Source;
  * #RETRY_NANOS}, on a thread of its own. A thread stuck in a device is left behind: it holds an old
  * turn and never renders again. An exception while rendering is told to the listener, the engine
  * silenced, and the thread goes on. After a change of device the output is muted until the player
- * asks for it, for another device may be far louder.
+ * asks for it, for another device may be far louder. A buffer that runs empty again and again, as
+ * on a busy machine, is opened anew twice as large; once nothing sounds and it has held for a while
+ * it becomes what was chosen again, so that what is auditioned is quick.
  */
 public final class AudioOutput implements AutoCloseable {
 
@@ -29,6 +31,18 @@ public final class AudioOutput implements AutoCloseable {
     private static final long OPEN_MILLIS = 1500;
 
     private static final long WATCH_MILLIS = 100;
+
+    /** A buffer that runs empty so often within so long grows, up to so many frames. */
+    private static final int SOON_DRY = 3;
+
+    private static final long SOON_NANOS = 10_000_000_000L;
+    private static final int MOST_FRAMES = 16_384;
+
+    /** It shrinks once it has held for so long, and nothing has sounded for so long. */
+    private static final long HELD_NANOS = 30_000_000_000L;
+
+    private static final long QUIET_NANOS = 2_000_000_000L;
+    private static final float QUIET = 1e-5f;
 
     /** Frames handed over at a time. */
     public static final int BLOCK = 512;
@@ -63,6 +77,15 @@ public final class AudioOutput implements AutoCloseable {
     private volatile boolean playedBefore;
     private volatile long failures;
 
+    /** How many times as large as chosen the buffer is; by the output thread alone. */
+    private volatile int growth = 1;
+
+    private boolean resized;
+    private int dry;
+    private long firstDry;
+    private long lastDry;
+    private long lastLoud;
+
     private long paceStart;
     private long paceFrames;
 
@@ -95,6 +118,7 @@ public final class AudioOutput implements AutoCloseable {
     /** Goes over to another device or buffer, muted; what plays goes on. */
     public void use(OutputLine.Opener opener, int bufferFrames) {
         muted = true;
+        growth = 1;
         choice = new Choice(opener, bufferFrames);
     }
 
@@ -107,9 +131,18 @@ public final class AudioOutput implements AutoCloseable {
         muted = on;
     }
 
-    /** Frames that the device may hold. */
+    /** Frames that the device may hold, as chosen. */
     public int bufferFrames() {
         return choice.bufferFrames();
+    }
+
+    /** Frames that it holds for now: more where it ran empty. */
+    public int heldFrames() {
+        return frames(choice);
+    }
+
+    private int frames(Choice of) {
+        return of.bufferFrames() * growth;
     }
 
     /** How often rendering threw. */
@@ -153,7 +186,7 @@ public final class AudioOutput implements AutoCloseable {
      * Longest time from a key press to the device, in seconds: what its buffer and one block hold.
      */
     public double latencySeconds() {
-        return (choice.bufferFrames() + BLOCK) / engine.sampleRate();
+        return (heldFrames() + BLOCK) / engine.sampleRate();
     }
 
     @Override
@@ -203,9 +236,12 @@ public final class AudioOutput implements AutoCloseable {
                 waits = true;
                 continue;
             }
-            muted = muted || playedBefore;
+            if (!resized) {
+                muted = muted || playedBefore;
+                underruns = 0;
+            }
+            resized = false;
             playedBefore = true;
-            underruns = 0;
             sink = Sink.DEVICE;
             inUse = line;
             pushTo(line, now, mine);
@@ -218,7 +254,7 @@ public final class AudioOutput implements AutoCloseable {
 
     /** A line, or null: then the sink says why. The stand-in plays while a device is slow. */
     private OutputLine tryOpen(Choice wanted, long mine) {
-        Opening opening = new Opening(wanted.opener(), engine.sampleRate(), wanted.bufferFrames());
+        Opening opening = new Opening(wanted.opener(), engine.sampleRate(), frames(wanted));
         try {
             OutputLine line = opening.within(sink == Sink.STARTING ? OPEN_MILLIS : 200);
             if (line != null) {
@@ -258,8 +294,10 @@ public final class AudioOutput implements AutoCloseable {
         double perNano = engine.sampleRate() * 1e-9;
         double held = 0;
         boolean filled = false;
+        int frames = frames(wanted);
         long left = clock.nanos();
-        while (mine(mine) && choice == wanted) {
+        lastLoud = left;
+        while (mine(mine) && choice == wanted && !resized) {
             render(floats);
             if (muted) {
                 Arrays.fill(bytes, (byte) 0);
@@ -269,7 +307,7 @@ public final class AudioOutput implements AutoCloseable {
             long before = clock.nanos();
             held -= (before - left) * perNano;
             if (filled && held < 0) {
-                underruns = underruns + 1;
+                ranDry(before, frames);
                 held = 0;
             }
             writes = writes + 1;
@@ -285,15 +323,48 @@ public final class AudioOutput implements AutoCloseable {
             // A write that had to wait left the buffer full, whatever the device's own clock says.
             double wait = (left - before) * perNano;
             boolean waited = wait > BLOCK / 2.0;
-            if (filled && wait > wanted.bufferFrames() + BLOCK) {
-                underruns = underruns + 1;
+            if (filled && wait > frames + BLOCK) {
+                ranDry(left, frames);
             }
             filled |= waited;
-            held =
-                    waited
-                            ? wanted.bufferFrames()
-                            : Math.min(wanted.bufferFrames(), held + BLOCK - wait);
+            held = waited ? frames : Math.min(frames, held + BLOCK - wait);
+            if (growth > 1) {
+                calm(floats, left);
+            }
         }
+    }
+
+    /** Counts that the buffer was empty, and has it opened larger where that comes too often. */
+    private void ranDry(long now, int frames) {
+        underruns = underruns + 1;
+        lastDry = now;
+        if (dry == 0 || now - firstDry > SOON_NANOS) {
+            dry = 0;
+            firstDry = now;
+        }
+        dry++;
+        if (dry >= SOON_DRY && 2 * frames <= MOST_FRAMES) {
+            resize(2 * growth);
+        }
+    }
+
+    /** Has a buffer that grew opened as chosen again, where nobody hears it. */
+    private void calm(float[] floats, long now) {
+        for (float x : floats) {
+            if (Math.abs(x) > QUIET) {
+                lastLoud = now;
+                return;
+            }
+        }
+        if (now - lastDry > HELD_NANOS && now - lastLoud > QUIET_NANOS) {
+            resize(1);
+        }
+    }
+
+    private void resize(int times) {
+        growth = times;
+        dry = 0;
+        resized = true;
     }
 
     /** Renders at the pace of the clock until a moment, or another device is chosen. */

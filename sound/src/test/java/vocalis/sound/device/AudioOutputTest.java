@@ -225,6 +225,69 @@ class AudioOutputTest {
         }
     }
 
+    /**
+     * Three times empty within seconds: twice the buffer, unmuted; half a minute of silence without
+     * another: as chosen. A single stall changes nothing (see above).
+     */
+    @Test
+    void aBufferThatRunsEmptyGrowsAndShrinksAgain() {
+        Engine engine = looping();
+        AtomicLong time = new AtomicLong();
+        AtomicLong writes = new AtomicLong();
+        AtomicLong stall = new AtomicLong();
+        List<Integer> opened = new CopyOnWriteArrayList<>();
+        Clock virtual =
+                new Clock() {
+                    @Override
+                    public long nanos() {
+                        return time.get();
+                    }
+
+                    @Override
+                    public void sleep(long nanos) {
+                        time.addAndGet(nanos);
+                    }
+                };
+        OutputLine.Opener busy =
+                (rate, frames) -> {
+                    opened.add(frames);
+                    return new OutputLine() {
+                        @Override
+                        public int write(byte[] bytes, int count) {
+                            // Full, it takes a block when one has been played.
+                            time.addAndGet((long) (512 / 48000.0 * 1e9) + stall.getAndSet(0));
+                            writes.incrementAndGet();
+                            return count;
+                        }
+
+                        @Override
+                        public void close() {
+                            // Nothing is held.
+                        }
+                    };
+                };
+        try (AudioOutput output = new AudioOutput(engine, busy, virtual, 2048)) {
+            output.start();
+            for (int i = 1; i <= 3; i++) {
+                long seen = writes.get();
+                await(() -> writes.get() > seen + 20);
+                assertThat(opened).containsExactly(2048);
+                stall.set(200_000_000);
+                int times = i;
+                await(() -> output.underruns() == times);
+            }
+            await(() -> opened.size() == 2);
+            assertThat(opened).containsExactly(2048, 4096);
+            assertThat(output.muted()).isFalse();
+            assertThat(output.bufferFrames()).isEqualTo(2048);
+            assertThat(output.heldFrames()).isEqualTo(4096);
+            engine.stop();
+            await(() -> opened.size() == 3);
+            assertThat(opened).containsExactly(2048, 4096, 2048);
+            assertThat(output.heldFrames()).isEqualTo(2048);
+        }
+    }
+
     /** Another device or buffer takes over muted; what plays goes on, and sounds when asked to. */
     @Test
     void anotherDeviceTakesOverMuted() {
