@@ -43,7 +43,10 @@ import vocalis.workbench.playing.Songs;
  */
 public final class Soak {
 
-    private static final int BUFFER = 8192;
+    /** Frames; SOAK_BUFFER in the environment names others. */
+    private static final int BUFFER =
+            Integer.parseInt(System.getenv().getOrDefault("SOAK_BUFFER", "8192"));
+
     private static final double WARM_UP_SECONDS = 3;
 
     /** Left out at the end of the recording, where the loop has stopped already. */
@@ -155,12 +158,14 @@ public final class Soak {
         }
         long dry = output.underruns() - dryBefore;
         long allocated = threads.getThreadAllocatedBytes(id) - allocatedBefore;
+        int held = output.heldFrames();
         player.stop();
         player.close();
         // The JDK's own line allocates a little for each write; the engine's share is tested alone.
         System.out.printf(
-                "%.0f s, re-voiced %d times: the buffer ran empty %d times, %d bytes a block in the line%n",
-                seconds, bars, dry, allocated * 512 / (long) (seconds * Player.RATE));
+                "%.0f s, re-voiced %d times: the buffer of %d frames ran empty %d times and held %d in"
+                        + " the end, %d bytes a block in the line%n",
+                seconds, bars, BUFFER, dry, held, allocated * 512 / (long) (seconds * Player.RATE));
         return loose() || dry == 0;
     }
 

@@ -2,11 +2,14 @@ package vocalis.desktop.build;
 
 import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
+import java.io.ByteArrayOutputStream;
+import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.Arrays;
 import javafx.css.Stylesheet;
 
 /**
@@ -32,9 +35,36 @@ public final class StyleCompiler {
         try (InputStream in = PrimerDark.class.getResourceAsStream(resource)) {
             Files.copy(in, css, StandardCopyOption.REPLACE_EXISTING);
             convert(css, binary);
+            Files.write(binary, elsewhere(Files.readAllBytes(binary), css));
         } finally {
             Files.delete(css);
         }
+    }
+
+    /**
+     * The binary form holds where its source lay, as a string with its length before it: a file
+     * that is gone, of another name each time. The same sources are to make the same bytes.
+     */
+    private static byte[] elsewhere(byte[] binary, Path css) throws IOException {
+        byte[] was = string(css.toUri().toURL().toString());
+        byte[] is = string("file:/base.css");
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        for (int i = 0; i < binary.length; ) {
+            int end = Math.min(binary.length, i + was.length);
+            if (Arrays.equals(binary, i, end, was, 0, was.length)) {
+                out.writeBytes(is);
+                i += was.length;
+            } else {
+                out.write(binary[i++]);
+            }
+        }
+        return out.toByteArray();
+    }
+
+    private static byte[] string(String text) throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        new DataOutputStream(bytes).writeUTF(text);
+        return bytes.toByteArray();
     }
 
     private static void convert(Path css, Path binary) throws IOException {
