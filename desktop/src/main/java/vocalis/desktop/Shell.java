@@ -36,10 +36,8 @@ import vocalis.desktop.view.SheetHost;
 import vocalis.desktop.writing.WritePlace;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.OutputLine;
-import vocalis.workbench.base.Log;
 import vocalis.workbench.base.Places;
 import vocalis.workbench.base.Preferences;
-import vocalis.workbench.base.Subscription;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.document.Workspace;
@@ -104,7 +102,6 @@ final class Shell {
     private final Keeping keeping;
     private final Header header;
     private final Menus menus;
-    private final Subscription told;
     private final Trouble trouble;
     private Theme theme;
     private final WindowBounds bounds;
@@ -115,10 +112,7 @@ final class Shell {
         player = prepared.player();
         background = prepared.background();
         preferences = prepared.preferences();
-        theme =
-                preferences.text("theme").filter("light"::equals).isPresent()
-                        ? Theme.LIGHT
-                        : Theme.DARK;
+        theme = Theme.of(preferences);
         theme.base();
         used = CommandCounts.read(preferences.text("commands.used").orElse(""));
         Path data = prepared.places().data();
@@ -198,7 +192,6 @@ final class Shell {
         scene.setRoot(magnified);
         keyboard = listening();
         trouble = new Trouble(host, session, keeping::safety, desk::save);
-        told = Log.tell(text -> Background.HOME.execute(() -> session.say(text)));
         workspace.onChange(this::refresh);
         workspace.onChange(keeping::changed);
         refresh();
@@ -401,7 +394,6 @@ final class Shell {
         keeping.close();
         background.close();
         player.close();
-        told.close();
         trouble.close();
     }
 }

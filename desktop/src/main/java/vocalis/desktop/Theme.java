@@ -6,6 +6,7 @@ import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import vocalis.formats.pdf.Fonts;
+import vocalis.workbench.base.Preferences;
 
 /**
  * Dark and light: a base theme of AtlantaFX, a sheet of tokens, and the components that use tokens
@@ -23,6 +24,11 @@ enum Theme {
 
     Theme(String name) {
         this.name = name;
+    }
+
+    /** The one that was chosen last. */
+    static Theme of(Preferences preferences) {
+        return preferences.text("theme").filter("light"::equals).isPresent() ? LIGHT : DARK;
     }
 
     /** Loads the fonts that ship with the program. */

@@ -16,8 +16,9 @@ import vocalis.workbench.base.Subscription;
 import vocalis.workbench.health.TroubleReport;
 
 /**
- * Shows what nobody expected to fail: what happened, that the riff is safe and where, and a report
- * to send. The same failure is shown once; after that it is said in the line below.
+ * Says what fails in the line below, and shows what nobody expected to: what happened, that the
+ * riff is safe and where, and a report to send. The same failure is shown once; after that it is
+ * said in the line below.
  */
 public final class Trouble implements AutoCloseable {
 
@@ -27,6 +28,7 @@ public final class Trouble implements AutoCloseable {
     private final Runnable save;
     private final Set<String> shown = new HashSet<>();
     private final Subscription caught;
+    private final Subscription told;
     private boolean open;
 
     /**
@@ -38,6 +40,7 @@ public final class Trouble implements AutoCloseable {
         this.session = session;
         this.safety = safety;
         this.save = save;
+        told = Log.tell(text -> Background.HOME.execute(() -> session.say(text)));
         caught = Log.caught((where, e) -> Background.HOME.execute(() -> show(where, e)));
     }
 
@@ -85,5 +88,6 @@ public final class Trouble implements AutoCloseable {
     @Override
     public void close() {
         caught.close();
+        told.close();
     }
 }

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.regex.Pattern;
 import vocalis.core.pattern.Limits;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.TempoMap;
@@ -21,13 +20,6 @@ import vocalis.formats.FormatException;
 final class MusicXmlPart {
 
     private static final int MOST_ROUNDS = 32;
-
-    private static final long NOT_UNDER_PALM = -1;
-
-    /** How other programs write it over their notes. */
-    private static final Pattern PALM =
-            Pattern.compile(
-                    "\\s*(p\\.? ?m\\.?|palm mut(e|ed|ing))[\\s.-]*", Pattern.CASE_INSENSITIVE);
 
     private final Set<String> remarks;
     private final List<ReadBar> written = new ArrayList<>();
@@ -48,7 +40,7 @@ final class MusicXmlPart {
     private long length;
     private List<Integer> ending = List.of();
     private XmlElement leader;
-    private long palmFrom = NOT_UNDER_PALM;
+    private final PalmRows palms = new PalmRows();
 
     MusicXmlPart(XmlElement part, Set<String> remarks) throws FormatException {
         this.remarks = remarks;
@@ -112,7 +104,7 @@ final class MusicXmlPart {
         bar.implicit = measure.is("implicit", "yes");
         long at = 0;
         long last = 0;
-        palmFrom = palmFrom < 0 ? palmFrom : 0;
+        palms.barBegins();
         for (XmlElement e : measure.children()) {
             switch (e.name()) {
                 case "attributes" -> attributes(e);
@@ -140,10 +132,7 @@ final class MusicXmlPart {
             }
             bar.length = Math.max(bar.length, at);
         }
-        if (palmFrom >= 0) {
-            bar.palms.add(new long[] {palmFrom, Long.MAX_VALUE});
-        }
-        bar.notes.replaceAll(n -> n.underPalm(bar.underPalm(n.at())));
+        palms.barEnds(bar);
         bar.meter = meter;
         bar.endings = bar.endings.isEmpty() ? ending : bar.endings;
         if (bar.length > meter.barTicks()) {
@@ -213,7 +202,7 @@ final class MusicXmlPart {
 
     private void direction(XmlElement e, long at, ReadBar bar) throws FormatException {
         long offset = offset(e);
-        palm(e, at + offset, bar);
+        palms.read(e, at + offset, bar);
         for (XmlElement s : e.all("sound")) {
             sound(s, at + offset, bar);
         }
@@ -228,30 +217,6 @@ final class MusicXmlPart {
                     && minute.get().text().matches("\\d{1,4}(\\.\\d+)?")) {
                 tempo(Double.parseDouble(minute.get().text()), at + offset, bar);
             }
-        }
-    }
-
-    /** "P.M." over one stroke, or with dashes over some. */
-    private void palm(XmlElement e, long at, ReadBar bar) {
-        boolean words = false;
-        boolean starts = false;
-        boolean stops = false;
-        for (XmlElement t : e.all("direction-type")) {
-            words |= t.find("words").filter(w -> PALM.matcher(w.text()).matches()).isPresent();
-            for (XmlElement line : t.children()) {
-                boolean dashes = line.name().equals("dashes") || line.name().equals("bracket");
-                starts |= dashes && line.is("type", "start");
-                stops |= dashes && line.is("type", "stop");
-            }
-        }
-        if (stops && palmFrom >= 0) {
-            bar.palms.add(new long[] {palmFrom, at});
-            palmFrom = NOT_UNDER_PALM;
-        }
-        if (words && starts) {
-            palmFrom = at;
-        } else if (words) {
-            bar.palms.add(new long[] {at, at + 1});
         }
     }
 
@@ -345,19 +310,7 @@ final class MusicXmlPart {
                 }
             }
         }
-        boolean stop = e.all("tie").stream().anyMatch(t -> t.is("type", "stop"));
-        bar.notes.add(
-                new ReadNote(
-                        e,
-                        leader,
-                        midi,
-                        string,
-                        fret,
-                        at,
-                        lasts,
-                        stop,
-                        MusicXmlValues.dynamics(e, leader),
-                        false));
+        bar.notes.add(ReadNote.of(e, leader, midi, string, fret, at, lasts));
     }
 
     /** Lays the bars in the order in which they are played. */

@@ -21,6 +21,23 @@ record ReadNote(
         boolean tieStop,
         Dynamics dynamics,
         boolean palm) {
+    /** A note with what stands about it. */
+    static ReadNote of(
+            XmlElement e, XmlElement leader, int midi, int string, int fret, long at, long length) {
+        boolean stop = e.all("tie").stream().anyMatch(t -> t.is("type", "stop"));
+        return new ReadNote(
+                e,
+                leader,
+                midi,
+                string,
+                fret,
+                at,
+                length,
+                stop,
+                MusicXmlValues.dynamics(e, leader),
+                false);
+    }
+
     boolean onTab() {
         return string > 0;
     }

@@ -32,18 +32,6 @@ public final class AudioOutput implements AutoCloseable {
 
     private static final long WATCH_MILLIS = 100;
 
-    /** A buffer that runs empty so often within so long grows, up to so many frames. */
-    private static final int SOON_DRY = 3;
-
-    private static final long SOON_NANOS = 10_000_000_000L;
-    private static final int MOST_FRAMES = 16_384;
-
-    /** It shrinks once it has held for so long, and nothing has sounded for so long. */
-    private static final long HELD_NANOS = 30_000_000_000L;
-
-    private static final long QUIET_NANOS = 2_000_000_000L;
-    private static final float QUIET = 1e-5f;
-
     /** Frames handed over at a time. */
     public static final int BLOCK = 512;
 
@@ -77,14 +65,7 @@ public final class AudioOutput implements AutoCloseable {
     private volatile boolean playedBefore;
     private volatile long failures;
 
-    /** How many times as large as chosen the buffer is; by the output thread alone. */
-    private volatile int growth = 1;
-
-    private boolean resized;
-    private int dry;
-    private long firstDry;
-    private long lastDry;
-    private long lastLoud;
+    private final Headroom headroom = new Headroom();
 
     private long paceStart;
     private long paceFrames;
@@ -118,7 +99,7 @@ public final class AudioOutput implements AutoCloseable {
     /** Goes over to another device or buffer, muted; what plays goes on. */
     public void use(OutputLine.Opener opener, int bufferFrames) {
         muted = true;
-        growth = 1;
+        headroom.asChosen();
         choice = new Choice(opener, bufferFrames);
     }
 
@@ -142,7 +123,7 @@ public final class AudioOutput implements AutoCloseable {
     }
 
     private int frames(Choice of) {
-        return of.bufferFrames() * growth;
+        return of.bufferFrames() * headroom.times();
     }
 
     /** How often rendering threw. */
@@ -236,11 +217,10 @@ public final class AudioOutput implements AutoCloseable {
                 waits = true;
                 continue;
             }
-            if (!resized) {
+            if (!headroom.opened()) {
                 muted = muted || playedBefore;
                 underruns = 0;
             }
-            resized = false;
             playedBefore = true;
             sink = Sink.DEVICE;
             inUse = line;
@@ -296,8 +276,7 @@ public final class AudioOutput implements AutoCloseable {
         boolean filled = false;
         int frames = frames(wanted);
         long left = clock.nanos();
-        lastLoud = left;
-        while (mine(mine) && choice == wanted && !resized) {
+        while (mine(mine) && choice == wanted && !headroom.other()) {
             render(floats);
             if (muted) {
                 Arrays.fill(bytes, (byte) 0);
@@ -307,7 +286,8 @@ public final class AudioOutput implements AutoCloseable {
             long before = clock.nanos();
             held -= (before - left) * perNano;
             if (filled && held < 0) {
-                ranDry(before, frames);
+                underruns = underruns + 1;
+                headroom.ranDry(before, frames);
                 held = 0;
             }
             writes = writes + 1;
@@ -324,47 +304,13 @@ public final class AudioOutput implements AutoCloseable {
             double wait = (left - before) * perNano;
             boolean waited = wait > BLOCK / 2.0;
             if (filled && wait > frames + BLOCK) {
-                ranDry(left, frames);
+                underruns = underruns + 1;
+                headroom.ranDry(left, frames);
             }
             filled |= waited;
             held = waited ? frames : Math.min(frames, held + BLOCK - wait);
-            if (growth > 1) {
-                calm(floats, left);
-            }
+            headroom.played(floats, left);
         }
-    }
-
-    /** Counts that the buffer was empty, and has it opened larger where that comes too often. */
-    private void ranDry(long now, int frames) {
-        underruns = underruns + 1;
-        lastDry = now;
-        if (dry == 0 || now - firstDry > SOON_NANOS) {
-            dry = 0;
-            firstDry = now;
-        }
-        dry++;
-        if (dry >= SOON_DRY && 2 * frames <= MOST_FRAMES) {
-            resize(2 * growth);
-        }
-    }
-
-    /** Has a buffer that grew opened as chosen again, where nobody hears it. */
-    private void calm(float[] floats, long now) {
-        for (float x : floats) {
-            if (Math.abs(x) > QUIET) {
-                lastLoud = now;
-                return;
-            }
-        }
-        if (now - lastDry > HELD_NANOS && now - lastLoud > QUIET_NANOS) {
-            resize(1);
-        }
-    }
-
-    private void resize(int times) {
-        growth = times;
-        dry = 0;
-        resized = true;
     }
 
     /** Renders at the pace of the clock until a moment, or another device is chosen. */

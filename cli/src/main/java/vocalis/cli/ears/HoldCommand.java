@@ -1,4 +1,4 @@
-package vocalis.cli;
+package vocalis.cli.ears;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -25,7 +25,7 @@ import vocalis.workbench.listening.Holding;
         description =
                 "What is held in a recording of a strum: its notes, and the shapes that have them,"
                         + " likeliest first. Clean sound; one strum.")
-final class HoldCommand implements Callable<Integer> {
+public final class HoldCommand implements Callable<Integer> {
 
     private static final double A4_HZ = 440;
 

@@ -1,4 +1,4 @@
-package vocalis.cli;
+package vocalis.cli.ears;
 
 import java.io.PrintWriter;
 import java.nio.file.Files;
@@ -42,7 +42,7 @@ import vocalis.workbench.playedin.PlayIn;
                 "Write down what is played in a recording: strokes on a grid, taken apart into"
                         + " shapes, figures and lines. Clean sound; what was assumed goes to"
                         + " standard error.")
-final class TranscribeCommand implements Callable<Integer> {
+public final class TranscribeCommand implements Callable<Integer> {
 
     private static final double A4_HZ = 440;
 

@@ -1,4 +1,4 @@
-package vocalis.cli;
+package vocalis.cli.ears;
 
 import java.io.PrintWriter;
 import java.nio.file.Path;
@@ -21,7 +21,7 @@ import vocalis.workbench.listening.Tuner;
         description =
                 "How far strings plucked one after another are from their tuning, in cents: each"
                         + " stroke beside the nearest open string.")
-final class TuneCommand implements Callable<Integer> {
+public final class TuneCommand implements Callable<Integer> {
 
     private static final double LOWEST_A4 = 430;
     private static final double HIGHEST_A4 = 450;

@@ -1,4 +1,4 @@
-package vocalis.cli;
+package vocalis.cli.ears;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -35,7 +35,7 @@ import vocalis.workbench.listening.Written;
                 "Hold a recording against the riff that it is of, pass by pass: what came early or"
                         + " late, what was missing or too many, which string was not as written."
                         + " Clean sound; exit 1 when something is found.")
-final class ListenCommand implements Callable<Integer> {
+public final class ListenCommand implements Callable<Integer> {
 
     @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
 
