@@ -1,6 +1,8 @@
 package vocalis.sound;
 
 import java.util.Arrays;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jtransforms.fft.DoubleFFT_1D;
 import vocalis.sound.amp.AmpSettings;
 import vocalis.sound.engine.Engine;
@@ -66,14 +68,27 @@ public final class Measure {
         return magnitude;
     }
 
+    /** By size: a window and a transform take longer to make than to use. */
+    private static final Map<Integer, DoubleFFT_1D> TRANSFORMS = new ConcurrentHashMap<>();
+
+    private static final Map<Integer, double[]> HANN = new ConcurrentHashMap<>();
+
     private static double[] windowed(double[] x, int from, int size) {
+        double[] window = HANN.computeIfAbsent(size, Measure::hann);
         double[] buffer = new double[size];
         for (int i = 0; i < size; i++) {
-            double w = 0.5 - 0.5 * Math.cos(2 * Math.PI * i / size);
-            buffer[i] = w * x[from + i];
+            buffer[i] = window[i] * x[from + i];
         }
-        new DoubleFFT_1D(size).realForward(buffer);
+        TRANSFORMS.computeIfAbsent(size, DoubleFFT_1D::new).realForward(buffer);
         return buffer;
+    }
+
+    private static double[] hann(int size) {
+        double[] window = new double[size];
+        for (int i = 0; i < size; i++) {
+            window[i] = 0.5 - 0.5 * Math.cos(2 * Math.PI * i / size);
+        }
+        return window;
     }
 
     /**

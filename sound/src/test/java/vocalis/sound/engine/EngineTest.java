@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import com.sun.management.ThreadMXBean;
 import java.lang.management.ManagementFactory;
 import java.util.concurrent.atomic.AtomicLong;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Isolated;
 import vocalis.sound.Measure;
@@ -223,6 +224,7 @@ class EngineTest {
      * voicings.
      */
     @Test
+    @Tag("counted")
     void warmedBlocksAllocateNothing() throws InterruptedException {
         Engine engine = Measure.engine(AmpSettings.GAIN);
         Program[] families = {eighths(A5), eighths(FOURTH), toned()};
@@ -366,6 +368,7 @@ class EngineTest {
 
     /** Two parts on two sides, bass, kit and gestures together: nothing is allocated either. */
     @Test
+    @Tag("counted")
     void theWholeBandAllocatesNothing() {
         ProgramBuilder b = new ProgramBuilder(4 * QUARTER, QUARTER, 6);
         for (int i = 0; i < 8; i++) {
