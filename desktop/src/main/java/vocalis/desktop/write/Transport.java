@@ -63,7 +63,7 @@ public final class Transport extends HBox {
     private boolean following;
     private boolean wasPlaying;
     private int lit = -1;
-    private int heldFrames;
+    private boolean grown;
     private double level;
     private long quiet;
     private final AnimationTimer timer =
@@ -191,6 +191,7 @@ public final class Transport extends HBox {
         }
         set(position, playing ? where(r.tick()) : bars());
         set(sink, sinkWords());
+        sayHeld();
         level = Math.max(r.peak(), level * FALL);
         showLevel();
         double tick = whereabouts.screen().ofSong() ? r.tick() : clipped(r.tick());
@@ -248,19 +249,24 @@ public final class Transport extends HBox {
         return (p.bar() == 0 ? "pickup" : "bar " + p.bar()) + "  beat " + p.beat();
     }
 
-    private String sinkWords() {
+    /** Says when the buffer grew because it ran empty, and when it is as chosen again. */
+    private void sayHeld() {
         AudioOutput output = session.player().output();
-        int held = output.heldFrames();
-        if (held != heldFrames && heldFrames != 0) {
+        boolean now = output.heldFrames() > output.bufferFrames();
+        if (now != grown) {
+            grown = now;
             session.say(
                     String.format(
                             Locale.ROOT,
-                            held > output.bufferFrames()
+                            now
                                     ? "The sound ran empty: it is made %.0f ms ahead for now."
                                     : "The sound is made %.0f ms ahead, as chosen.",
                             1000 * output.latencySeconds()));
         }
-        heldFrames = held;
+    }
+
+    private String sinkWords() {
+        AudioOutput output = session.player().output();
         return switch (output.sink()) {
             case DEVICE -> output.muted() ? "muted: Ctrl M" : "output";
             case SILENT -> "playing silently";

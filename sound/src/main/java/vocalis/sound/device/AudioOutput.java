@@ -30,6 +30,9 @@ public final class AudioOutput implements AutoCloseable {
     /** How long the output waits for a device to open before it goes on without. */
     private static final long OPEN_MILLIS = 1500;
 
+    /** How long it waits for one to close that is opened again in another size. */
+    private static final long CLOSE_MILLIS = 300;
+
     private static final long WATCH_MILLIS = 100;
 
     /** Frames handed over at a time. */
@@ -227,8 +230,20 @@ public final class AudioOutput implements AutoCloseable {
             pushTo(line, now, mine);
             if (turn == mine) {
                 inUse = null;
-                Opening.close(line);
+                Thread closing = Opening.close(line);
+                if (headroom.other()) {
+                    await(closing);
+                }
             }
+        }
+    }
+
+    /** A device that serves one at a time has to be let go before it is opened in another size. */
+    private static void await(Thread closing) {
+        try {
+            closing.join(CLOSE_MILLIS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
         }
     }
 

@@ -67,9 +67,10 @@ final class Opening {
     }
 
     /** Closes a line elsewhere: closing can block. */
-    static void close(OutputLine line) {
+    static Thread close(OutputLine line) {
         Thread closer = new Thread(line::close, "vocalis-sound-closer");
         closer.setDaemon(true);
         closer.start();
+        return closer;
     }
 }

@@ -1,25 +1,23 @@
 package vocalis.workbench.health;
 
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.util.List;
-import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 
 /**
  * What a player may send to somebody who can mend it: version, Java, system, and where the program
- * was, without the names of folders and files, which are the player's own.
+ * was. What an exception says in words may name a file, a folder or a riff, with or without a path,
+ * so only those speak whose words the machine itself makes of the code.
  */
 public final class TroubleReport {
 
-    /** Something that begins like a path, and the rest of its line: names may have spaces. */
-    private static final Pattern PATH =
-            Pattern.compile("(?<=^|[\\s\"'(=:])(?:file:|~)?(?:[A-Za-z]:[\\\\/]|\\\\\\\\|/|~).*");
+    /** Their words name classes, variables and numbers. */
+    private static final List<Class<? extends Throwable>> OF_THE_CODE =
+            List.of(
+                    NullPointerException.class,
+                    ClassCastException.class,
+                    ArithmeticException.class,
+                    ArrayIndexOutOfBoundsException.class);
 
-    private static final String HIDDEN = "(a path)";
-
-    /** A line of a stack trace names classes alone. */
-    private static final Pattern FRAME = Pattern.compile("\\s*(?:at |\\.\\.\\. \\d).*");
+    private static final int MOST_CAUSES = 10;
 
     private TroubleReport() {}
 
@@ -29,32 +27,25 @@ public final class TroubleReport {
      * @param where what the program was doing, such as "showing the window"
      */
     public static String of(String where, Throwable e) {
-        StringWriter trace = new StringWriter();
-        e.printStackTrace(new PrintWriter(trace));
-        String body =
-                trace.toString()
-                        .lines()
-                        .map(TroubleReport::cleared)
-                        .collect(Collectors.joining("\n"));
-        return String.join(
-                        "\n",
-                        List.of(
-                                "Vocalis " + Version.NUMBER + " failed while " + where,
-                                "Java "
-                                        + System.getProperty("java.version")
-                                        + " ("
-                                        + System.getProperty("java.vendor")
-                                        + "), "
-                                        + System.getProperty("os.name")
-                                        + " "
-                                        + System.getProperty("os.version")
-                                        + " "
-                                        + System.getProperty("os.arch"),
-                                body))
-                + "\n";
-    }
-
-    private static String cleared(String line) {
-        return FRAME.matcher(line).matches() ? line : PATH.matcher(line).replaceAll(HIDDEN);
+        StringBuilder out = new StringBuilder();
+        out.append(String.format("Vocalis %s failed while %s%n", Version.NUMBER, where));
+        out.append(
+                String.format(
+                        "Java %s (%s), %s %s %s%n",
+                        System.getProperty("java.version"),
+                        System.getProperty("java.vendor"),
+                        System.getProperty("os.name"),
+                        System.getProperty("os.version"),
+                        System.getProperty("os.arch")));
+        Throwable t = e;
+        for (int n = 0; t != null && n < MOST_CAUSES; n++, t = t.getCause()) {
+            out.append(n == 0 ? "" : "Caused by: ").append(t.getClass().getName());
+            boolean speaks = OF_THE_CODE.contains(t.getClass()) && t.getMessage() != null;
+            out.append(speaks ? ": " + t.getMessage() : "").append('\n');
+            for (StackTraceElement frame : t.getStackTrace()) {
+                out.append("\tat ").append(frame).append('\n');
+            }
+        }
+        return out.toString();
     }
 }

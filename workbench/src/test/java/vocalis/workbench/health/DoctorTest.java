@@ -112,8 +112,11 @@ class DoctorTest {
                 .doesNotContain("Secret", "My Band", folder.toString());
         assertThat(TroubleReport.of("x", new IOException("C:\\Users\\Mia\\Riffs\\a b.json")))
                 .doesNotContain("Mia", "a b");
-        assertThat(TroubleReport.of("x", new IOException("~/My Riffs/a b.json (denied)")))
-                .doesNotContain("Riffs");
+        // A name without a path is the player's own too.
+        assertThat(TroubleReport.of("x", new IOException("Secret Riff was not saved")))
+                .doesNotContain("Secret");
+        assertThat(TroubleReport.of("x", new ArithmeticException("/ by zero")))
+                .contains("/ by zero");
     }
 
     @Test
