@@ -173,7 +173,7 @@ final class TabBars {
                 meter = Meter.parse(w.text());
             } catch (IllegalArgumentException e) {
                 throw TabToken.wrong(
-                        s.lines().get(0), w.column(), "\"" + w.text() + "\" above is no meter");
+                        w.line(), w.column(), "\"" + w.text() + "\" is no meter such as 7/8");
             }
         }
         if (s.has(TabWriter.VALUE)) {
@@ -192,7 +192,7 @@ final class TabBars {
     /** A bar over which its values stand. */
     private void written(TabSystem s, int from, int to, TreeMap<Integer, TabMoment> moments)
             throws FormatException {
-        TabSystem.Line top = s.lines().get(0);
+        int line = s.lineOf(TabWriter.VALUE);
         long start = at;
         List<TabSystem.Word> words = s.row(TabWriter.VALUE, from, to);
         List<Integer> columns = new ArrayList<>();
@@ -201,18 +201,16 @@ final class TabBars {
             Optional<Long> ticks = Values.ticks(w.text());
             if (ticks.isEmpty() || ticks.get() > Limits.LONGEST_FIGURE) {
                 throw TabToken.wrong(
-                        top,
+                        w.line(),
                         w.column(),
-                        "the value \""
-                                + w.text()
-                                + "\" above is none; one is written like e or q.");
+                        "\"" + w.text() + "\" is no value of a note; one is written like e or q.");
             }
             columns.add(w.column());
             int until = i + 1 < words.size() ? words.get(i + 1).column() : to;
             around(s, w.column(), until);
             for (TabMoment m : moments.subMap(w.column(), until).values()) {
                 if (m.column() != w.column()) {
-                    throw TabToken.wrong(top, m.column(), "no value stands over these notes");
+                    throw TabToken.wrong(line, m.column(), "no value stands over the notes below");
                 }
                 notes(s, m, ticks.get(), true);
             }
@@ -220,21 +218,21 @@ final class TabBars {
         }
         for (TabMoment m : moments.values()) {
             if (!columns.contains(m.column())) {
-                throw TabToken.wrong(top, m.column(), "no value stands over these notes");
+                throw TabToken.wrong(line, m.column(), "no value stands over the notes below");
             }
         }
-        close(top, from, start);
+        close(line, words.isEmpty() ? from : words.get(0).column(), start);
     }
 
     /** A bar's values come to its meter. */
-    private void close(TabSystem.Line top, int from, long start) throws FormatException {
+    private void close(int line, int column, long start) throws FormatException {
         long length = at - start;
         boolean first = meters.isEmpty() && start == 0 && pickup > 0;
         if (length != (first ? pickup : meter.barTicks())) {
             throw TabToken.wrong(
-                    top,
-                    from,
-                    "the values above this bar come to "
+                    line,
+                    column,
+                    "the values of this bar come to "
                             + Math.round(1000.0 * length / Ticks.QUARTER) / 1000.0
                             + " quarters, but "
                             + meter.symbol()

@@ -135,7 +135,7 @@ final class TabReader {
                 } else if (last != null && i - lastLine <= NEAR) {
                     last.below(i + 1, t);
                 }
-                heading(t, guitars.isEmpty());
+                heading(i + 1, t, guitars.isEmpty());
                 i++;
                 continue;
             }
@@ -211,7 +211,7 @@ final class TabReader {
                 n + " lines of strings without a break; leave a blank line between systems");
     }
 
-    private void heading(String line, boolean first) {
+    private void heading(int number, String line, boolean first) {
         String lower = line.strip().toLowerCase(Locale.ROOT);
         try {
             if (lower.startsWith("tuning:") || lower.startsWith("tuning ")) {
@@ -251,7 +251,7 @@ final class TabReader {
                 && !lower.contains(":")
                 && !lower.matches("[\\[(].*|[\\s|]*p\\.?m\\.?[\\s\\-.|pm]*")
                 && guitar(line).isEmpty()
-                && TabSystem.chords(line).isEmpty()) {
+                && TabSystem.chords(number, line).isEmpty()) {
             title = line.strip();
         }
     }

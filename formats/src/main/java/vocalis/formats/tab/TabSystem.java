@@ -2,6 +2,7 @@ package vocalis.formats.tab;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -43,10 +44,11 @@ final class TabSystem {
     record Line(int number, String label, String text, int from) {}
 
     /** A word of a row and the column that it begins in. */
-    record Word(int column, String text) {}
+    record Word(int line, int column, String text) {}
 
     private final List<Line> lines;
     private final Map<String, List<Word>> rows = new LinkedHashMap<>();
+    private final Map<String, Integer> rowLines = new HashMap<>();
     private final List<Integer> bars = new ArrayList<>();
     private final List<Word> bare = new ArrayList<>();
     private int palmLine;
@@ -137,6 +139,11 @@ final class TabSystem {
         return rows.containsKey(row);
     }
 
+    /** The line of the text in which a row stands. */
+    int lineOf(String row) {
+        return rowLines.getOrDefault(row, lines.get(0).number());
+    }
+
     List<Word> row(String row) {
         return rows.getOrDefault(row, List.of());
     }
@@ -163,23 +170,24 @@ final class TabSystem {
             Matcher m = Pattern.compile("\\S+").matcher(text);
             m.find();
             while (m.find()) {
-                words.add(new Word(m.start(), m.group()));
+                words.add(new Word(number, m.start(), m.group()));
             }
             rows.put(head, words);
+            rowLines.put(head, number);
         } else if (text.toUpperCase(Locale.ROOT).matches("[\\s|]*P\\.?M\\.?[\\s\\-.|PM]*")) {
             palm = text;
             palmLine = number;
         } else if (TIMES_ALONE.matcher(text).matches()) {
             Matcher m = TIMES_ALONE.matcher(text);
             times = m.matches() && times == 0 ? number(m, 1) : times;
-        } else if (known == ABOVE && !chords(text).isEmpty()) {
+        } else if (known == ABOVE && !chords(number, text).isEmpty()) {
             bare.clear();
-            bare.addAll(chords(text));
+            bare.addAll(chords(number, text));
         }
     }
 
     /** The chords of a row that holds nothing else, by column; empty where it holds more. */
-    static List<Word> chords(String text) {
+    static List<Word> chords(int number, String text) {
         List<Word> words = new ArrayList<>();
         Matcher m = Pattern.compile("\\S+").matcher(text);
         while (m.find()) {
@@ -191,7 +199,7 @@ final class TabSystem {
                 } catch (IllegalArgumentException e) {
                     return List.of();
                 }
-                words.add(new Word(m.start(), w));
+                words.add(new Word(number, m.start(), w));
             }
         }
         return words;

@@ -202,7 +202,11 @@ record TabToken(
     }
 
     static FormatException wrong(TabSystem.Line line, int column, String what) {
-        return new FormatException(
-                "line " + line.number() + ", column " + (column + 1) + ": " + what);
+        return wrong(line.number(), column, what);
+    }
+
+    /** What is wrong at a line of the text, counted from 1, and a column, counted from 0. */
+    static FormatException wrong(int line, int column, String what) {
+        return new FormatException("line " + line + ", column " + (column + 1) + ": " + what);
     }
 }

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import vocalis.core.rhythm.Meter;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.score.Dynamics;
@@ -416,6 +418,31 @@ class HandwrittenTabTest {
         assertThatThrownBy(() -> read(whole.replace("A|-7---7", "A|-7------7")))
                 .isInstanceOf(FormatException.class)
                 .hasMessageContaining("line 5, ");
+    }
+
+    /** What is wrong over the strings is told at its own line, not at the string under it. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            quoteCharacter = '"',
+            value = {
+                "meter   7/9;value    q    q;line 1, column 9: '7/9'",
+                "meter   2/4;value    q    y;line 2, column 15: 'y'",
+                "meter   2/4;value    q    e;line 2, column 10: the values of this bar",
+                "meter   2/4;value    h;line 2, column 15: no value",
+            })
+    void whatStandsOverTheStringsIsToldAtItsLine(String meter, String value, String told) {
+        String tab =
+                """
+                e      |-----------|
+                B      |-----------|
+                G      |-----------|
+                D      |-----------|
+                A      |-2----4----|
+                E      |-----------|
+                """;
+        assertThatThrownBy(() -> read(meter + "\n" + value + "\n" + tab))
+                .hasMessageContaining(told.replace('\'', '"'));
     }
 
     @Test
