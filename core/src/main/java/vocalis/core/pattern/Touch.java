@@ -255,14 +255,17 @@ public sealed interface Touch {
      * A pinch harmonic: the thumb touches the string behind the pick, and a partial sounds in place
      * of the note.
      *
-     * @param partial which one, 2 to 4
+     * @param partial which one, 2 to {@link #HIGHEST}: where the thumb lies
      */
     record Pinch(Anchor anchor, int partial) implements Touch {
+        /** The highest partial that a thumb leaves. */
+        public static final int HIGHEST = 8;
+
         public Pinch {
             Objects.requireNonNull(anchor, "anchor");
-            if (partial < 2 || partial > 4) {
+            if (partial < 2 || partial > HIGHEST) {
                 throw new IllegalArgumentException(
-                        "a pinch harmonic sounds partial 2 to 4, not " + partial);
+                        "a pinch harmonic sounds partial 2 to 8, not " + partial);
             }
         }
 

@@ -285,7 +285,7 @@ final class PatternWriter {
                             ? Optional.of(new Touch.Tremolo(a, t.to()))
                             : Optional.empty();
             case PINCH ->
-                    t.to() >= 2 && t.to() <= 4
+                    t.to() >= 2 && t.to() <= Touch.Pinch.HIGHEST
                             ? Optional.of(new Touch.Pinch(a, t.to()))
                             : Optional.empty();
             case HAMMER, PULL, SLIDE, RELEASE -> Optional.empty();

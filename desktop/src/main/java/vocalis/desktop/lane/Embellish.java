@@ -21,6 +21,17 @@ final class Embellish {
     private static final int WIDE_CENTS = 90;
     private static final double SLOW_HZ = 3.8;
 
+    /** How far over the note partials 2 to 8 lie. */
+    private static final List<String> PINCHED =
+            List.of(
+                    "an octave up",
+                    "an octave and a fifth up",
+                    "two octaves up",
+                    "two octaves and a third up",
+                    "two octaves and a fifth up",
+                    "two octaves and a flat seventh up",
+                    "three octaves up");
+
     private Embellish() {}
 
     /**
@@ -149,11 +160,16 @@ final class Embellish {
     }
 
     private static Menu picked(TouchEdits touches) {
-        Menu picked = new Menu("Tremolo, pinch");
+        Menu picked = new Menu("Tremolo, pinch harmonic");
         add(picked.getItems(), "Tremolo in sixteenths", () -> touches.tremolo(4));
         add(picked.getItems(), "Tremolo in thirty-seconds", () -> touches.tremolo(8));
-        add(picked.getItems(), "Pinch harmonic, an octave up", () -> touches.pinch(2));
-        add(picked.getItems(), "Pinch harmonic, two octaves up", () -> touches.pinch(4));
+        for (int k = 0; k < PINCHED.size(); k++) {
+            int partial = k + 2;
+            add(
+                    picked.getItems(),
+                    "Pinch harmonic, " + PINCHED.get(k),
+                    () -> touches.pinch(partial));
+        }
         return picked;
     }
 

@@ -154,7 +154,12 @@ final class TouchCodec {
                                             Json.one(f.get("dynamics"), Dynamics.values())));
             case "tremolo" ->
                     f.build(() -> new Touch.Tremolo(anchor, f.get("strokes").integer(2, 16)));
-            case "pinch" -> f.build(() -> new Touch.Pinch(anchor, f.get("partial").integer(2, 4)));
+            case "pinch" ->
+                    f.build(
+                            () ->
+                                    new Touch.Pinch(
+                                            anchor,
+                                            f.get("partial").integer(2, Touch.Pinch.HIGHEST)));
             case "moved" -> f.build(() -> new Touch.Moved(anchor, f.get("frets").integer(-36, 36)));
             case "pinned" -> f.build(() -> new Touch.Pinned(anchor, f.get("fret").integer(0, 36)));
             default ->

@@ -49,7 +49,9 @@ final class MidiWriter {
     private static final int STEPS = 12;
     private static final double SHORTENED = 0.6;
     private static final double LEGATO = 0.75;
-    private static final int[] TO_PARTIAL = {0, 0, 12, 19, 24};
+
+    /** Semitones from a note to its partials, in equal temperament. */
+    private static final int[] TO_PARTIAL = {0, 0, 12, 19, 24, 28, 31, 34, 36};
 
     private final Sheet sheet;
     private final Sequence sequence;

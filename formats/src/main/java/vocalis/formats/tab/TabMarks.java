@@ -69,7 +69,7 @@ final class TabMarks {
             default -> {
                 if (said.matches("trem([2-9]|1[0-6])")) {
                     d.add(Technique.Kind.TREMOLO, Integer.parseInt(said.substring(4)), 0, 0);
-                } else if (said.matches("pinch[2-4]")) {
+                } else if (said.matches("pinch[2-8]")) {
                     d.add(Technique.Kind.PINCH, said.charAt(5) - '0', 0, 0);
                 }
             }

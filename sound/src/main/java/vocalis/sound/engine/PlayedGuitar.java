@@ -223,7 +223,7 @@ final class PlayedGuitar {
         boolean stops =
                 switch (gesture) {
                     case HAMMER, PULL, SLIDE -> true;
-                    case BEND, VIBRATO -> false;
+                    case BEND, VIBRATO, PINCH -> false;
                 };
         if (s >= bank.strings() || (stops && (to < 0 || to > bank.frets()))) {
             return;
@@ -239,6 +239,7 @@ final class PlayedGuitar {
             }
             case BEND -> strings[s].bend(to, frames);
             case VIBRATO -> strings[s].vibrato(to, p.amount[event]);
+            case PINCH -> strings[s].pinch(to);
         }
     }
 

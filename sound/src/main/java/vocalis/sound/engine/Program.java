@@ -31,7 +31,9 @@ public final class Program {
         /** Draws it to a number of cents over the event's length. */
         BEND,
         /** Shakes it up to a number of cents. */
-        VIBRATO
+        VIBRATO,
+        /** Leaves a partial of a stroke at the same tick: the thumb touches the string. */
+        PINCH
     }
 
     static final byte STRIKE = 0;

@@ -128,7 +128,8 @@ public final class ProgramBuilder {
     /**
      * A gesture on a string that sounds.
      *
-     * @param to a fret for hammer, pull and slide, cents for bend and vibrato
+     * @param to a fret for hammer, pull and slide, cents for bend and vibrato, a partial from 2 to
+     *     8 for a pinch
      * @param lasting ticks that the way there takes
      */
     public ProgramBuilder gesture(

@@ -15,7 +15,8 @@ import vocalis.sound.dsp.Noise;
  * before it is struck again, so that neither the old note nor a new length makes a step.
  *
  * <p>Its elements: {@link Excitation} (the pluck e), {@link PickNoise}, {@link Gliding} (hammer-on,
- * pull-off, slide, bend, vibrato), {@link Damper} (d), and a {@link Plane} for each loop.
+ * pull-off, slide, bend, vibrato), {@link Damper} (d), {@link Contact} (a thumb), and a {@link
+ * Plane} for each loop.
  *
  * <p>Bridge: strings coupled by {@code −c} times the sum of the others have the coupling matrix
  * {@code I − c(J − I)}, whose eigenvalues are at most {@code 1 + c}; with c below every loop's own
@@ -75,6 +76,7 @@ public final class StringVoice {
     private final Gliding gliding;
     private final Damper damper;
     private final Tension tension;
+    private final Contact thumb;
     private final double[] lengths = new double[Bridge.MOST];
 
     private StringPatch patch;
@@ -95,6 +97,7 @@ public final class StringVoice {
     private int waitingFrames;
     private double waitingShake;
     private double waitingHz;
+    private int waitingPinch;
     private boolean pendingUp;
     private int pendingDelay;
     private double choke = 1;
@@ -113,6 +116,7 @@ public final class StringVoice {
         gliding = new Gliding(sampleRate);
         damper = new Damper(sampleRate);
         tension = new Tension(sampleRate);
+        thumb = new Contact(sampleRate);
     }
 
     /**
@@ -143,6 +147,7 @@ public final class StringVoice {
         pendingCents = cents;
         waitingFrames = 0;
         waitingShake = 0;
+        waitingPinch = 0;
         pendingDelay = delayFrames;
         pendingUp = up;
         pick.silence();
@@ -209,6 +214,19 @@ public final class StringVoice {
             return;
         }
         gliding.shake(patch, cents, hz);
+    }
+
+    /**
+     * Touches the string with the thumb as the pick that is on its way lets it go: a partial sounds
+     * in place of the note. Nothing where no stroke is on its way.
+     *
+     * @param partial 2 to 8
+     */
+    public void pinch(int partial) {
+        if (partial < 2 || partial > 8) {
+            throw new IllegalArgumentException("a thumb leaves partial 2 to 8, not " + partial);
+        }
+        waitingPinch = pending == null ? 0 : partial;
     }
 
     /** Leaves the string undamped, open, to answer what the others do. */
@@ -303,10 +321,17 @@ public final class StringVoice {
         }
         waitingFrames = 0;
         waitingShake = 0;
+        int partial = waitingPinch;
+        waitingPinch = 0;
         double spread = 1 + FORCE_SPREAD * noise.next();
         double force = force(pendingVelocity) * spread * (pendingUp ? UP_FORCE : 1);
         double place =
                 patch.pickAt * (pendingUp ? UP_PLACE : 1) * (1 + PLACE_SPREAD * noise.next());
+        if (partial > 0) {
+            thumb.touch(patch, partial);
+            place = Contact.pickedAt(patch, partial);
+            force *= Contact.HARDER;
+        }
         double at = Math.max(0.02, Math.min(0.5, place));
         excitation.pluck(patch, force, at, pendingUp ? UP_BRIGHT * force : force);
         boolean open = patch.under == Damping.OPEN;
@@ -342,6 +367,7 @@ public final class StringVoice {
         acrossShare = 0;
         damper.clear();
         tension.clear();
+        thumb.clear();
         choke = 1;
         excitation.clear();
         quietFrames = 0;
@@ -355,7 +381,7 @@ public final class StringVoice {
      * Frames for which it can sound without the bridge, 0 while it is struck or its pitch moves.
      */
     int mayRunAhead() {
-        boolean still = !gliding.moves() && !excitation.rubs();
+        boolean still = !gliding.moves() && !excitation.rubs() && !thumb.touches();
         boolean steady = pending == null && sounding && still && choke == 1;
         int sharper = tension.pulls() ? (int) (tension.share() * patch.periodFrames) + 1 : 0;
         return steady ? Math.min(patch.delay, patch.acrossDelay) - sharper : 0;
@@ -479,6 +505,11 @@ public final class StringVoice {
         }
         line.write(write, v);
         across.write(write, va);
+        if (thumb.touches()) {
+            thumb.scatter(line, write);
+            thumb.scatter(across, write);
+            thumb.pass();
+        }
         int comb = write - pickupFrames;
         double out = v + va - COMB * (line.at(comb) + across.at(comb));
         write++;

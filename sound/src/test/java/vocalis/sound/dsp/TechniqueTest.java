@@ -200,16 +200,6 @@ class TechniqueTest {
             high = Math.max(high, cents);
         }
         assertThat(high).isBetween(42.0, 64.0);
-
-        // A partial past the last fret: a string struck there and drawn up at once.
-        StringVoice pinched = new StringVoice(RATE, 7);
-        pinched.pluck(patch(5, 24, Damping.OPEN), 0.9, 0, 200, false);
-        pinched.bend(800, 1);
-        double[] z = new double[RATE / 2];
-        pinched.add(z, 0, RATE / 2);
-        double partial = hz(5, 32);
-        double sounded = Measure.frequency(z, 1200, 4096, partial);
-        assertThat(Math.abs(Measure.cents(partial, sounded))).isLessThan(12);
     }
 
     /** Vibrato on a guitar draws the string, so it goes above the note only (common practice). */

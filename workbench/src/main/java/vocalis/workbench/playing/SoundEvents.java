@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.function.LongUnaryOperator;
 import java.util.function.ToDoubleFunction;
 import vocalis.core.arrange.Song;
@@ -209,7 +210,7 @@ public final class SoundEvents {
                 strike(b, part, at, actions, o);
             }
             for (ScoreNote n : o.notes()) {
-                techniques(b, part, n, score.board().frets(), time, length);
+                techniques(b, part, n, time, length);
                 tremolo(b, part, score, o, n, time);
             }
             long next = i + 1 < onsets.size() ? onsets.get(i + 1).at() : length;
@@ -294,35 +295,9 @@ public final class SoundEvents {
             score.harmonies().get(chord).free().forEach(s -> actions[s] = Program.FREE);
         }
         for (ScoreNote n : o.notes()) {
-            actions[n.string()] = n.tied() ? Program.KEEP : struck(score, n);
+            actions[n.string()] = n.tied() ? Program.KEEP : n.fret();
         }
         return actions;
-    }
-
-    /** Semitones from a note to its partials 2 to 4, in equal temperament. */
-    private static final int[] TO_PARTIAL = {0, 0, 12, 19, 24};
-
-    /**
-     * The fret that has what a note sounds: of a pinch harmonic its partial's, past the neck too.
-     */
-    private static int sounding(ScoreNote n) {
-        int up = 0;
-        for (Technique t : n.techniques()) {
-            up = t.kind() == Technique.Kind.PINCH ? TO_PARTIAL[Math.min(4, t.to())] : up;
-        }
-        return n.fret() + up;
-    }
-
-    /**
-     * Where a note is sounded: a partial past the last fret there, drawn up by {@link #beyond}
-     * cents.
-     */
-    private static int struck(Score score, ScoreNote n) {
-        return Math.min(sounding(n), score.board().frets());
-    }
-
-    private static int beyond(ScoreNote n, int frets) {
-        return 100 * Math.max(0, sounding(n) - frets);
     }
 
     /** The strokes of a tremolo after the first, by turns up and down, a little softer. */
@@ -335,40 +310,33 @@ public final class SoundEvents {
             long every = Ticks.QUARTER / t.to();
             boolean down = !o.down();
             for (long at = n.at() + every; at < n.end() && at < score.length(); at += every) {
+                long now = time.applyAsLong(at);
                 int[] again = new int[score.board().strings()];
                 Arrays.fill(again, Program.KEEP);
-                again[n.string()] = struck(score, n);
-                b.strike(
-                        part,
-                        time.applyAsLong(at),
-                        again,
-                        AGAIN * velocity(o),
-                        Gear.damping(o.manner()),
-                        down);
+                again[n.string()] = n.fret();
+                b.strike(part, now, again, AGAIN * velocity(o), Gear.damping(o.manner()), down);
+                pinch(n).ifPresent(
+                                p -> b.gesture(part, now, n.string(), Program.Gesture.PINCH, p, 0));
                 down = !down;
             }
         }
     }
 
+    /** The partial that a thumb leaves of a note. */
+    private static OptionalInt pinch(ScoreNote n) {
+        return n.techniques().stream()
+                .filter(t -> t.kind() == Technique.Kind.PINCH)
+                .mapToInt(Technique::to)
+                .findFirst();
+    }
+
     private static void techniques(
-            ProgramBuilder b,
-            int part,
-            ScoreNote n,
-            int frets,
-            LongUnaryOperator time,
-            long length) {
-        int beyond = beyond(n, frets);
-        if (beyond > 0) {
-            b.gesture(part, time.applyAsLong(n.at()), n.string(), Program.Gesture.BEND, beyond, 0);
-        }
+            ProgramBuilder b, int part, ScoreNote n, LongUnaryOperator time, long length) {
         for (Technique t : n.techniques()) {
             long at = time.applyAsLong(Math.min(length - 1, n.at() + t.after()));
             gesture(t.kind())
                     .ifPresent(
-                            g -> {
-                                int to = g == Program.Gesture.BEND ? t.to() + beyond : t.to();
-                                b.gesture(part, at, n.string(), g, to, t.lasting(), t.hz());
-                            });
+                            g -> b.gesture(part, at, n.string(), g, t.to(), t.lasting(), t.hz()));
         }
     }
 
@@ -380,7 +348,8 @@ public final class SoundEvents {
             case SLIDE -> Optional.of(Program.Gesture.SLIDE);
             case BEND, RELEASE -> Optional.of(Program.Gesture.BEND);
             case VIBRATO -> Optional.of(Program.Gesture.VIBRATO);
-            case TREMOLO, PINCH -> Optional.empty();
+            case PINCH -> Optional.of(Program.Gesture.PINCH);
+            case TREMOLO -> Optional.empty();
         };
     }
 }

@@ -208,20 +208,23 @@ class SoundEventsTest {
         assertThat(strokesOn(played(), 2, 5)).containsExactly(0L);
     }
 
-    /** Partial 2 lies an octave up, 3 a twelfth, 4 two octaves (overtone series), at every fret. */
+    /** The note is struck where it is fretted, and the thumb leaves a partial of each stroke. */
     @Test
-    void aPinchHarmonicSoundsAPartial() {
+    void aPinchHarmonicLeavesAPartialOfItsNote() {
         Anchor first = new Anchor("line", 0, Optional.empty(), new Anchor.Voice.FromTop(0));
-        Anchor high = new Anchor("line", 1, Optional.empty(), new Anchor.Voice.FromTop(0));
-        assertThat(strokesOn(played(new Touch.Pinch(first, 2)), 2, 17)).containsExactly(0L);
-        assertThat(strokesOn(played(new Touch.Pinch(first, 3)), 2, 24)).containsExactly(0L);
-        // Past the last fret the string is drawn up: 5 + 24 lies 500 cents over 24, 20 + 24 2000.
-        Program far = played(new Touch.Pinch(first, 4));
-        assertThat(strokesOn(far, 2, 24)).containsExactly(0L);
-        assertThat(String.join(" ", described(far))).contains("BEND 0 string 2 to 500 in 0");
-        Program farther = played(new Touch.Pinch(high, 4));
-        assertThat(strokesOn(farther, 5, 24)).containsExactly(Ticks.HALF);
-        assertThat(String.join(" ", described(farther))).contains("BEND 0 string 5 to 2000 in 0");
+        for (int partial = 2; partial <= Touch.Pinch.HIGHEST; partial++) {
+            Program pinched = played(new Touch.Pinch(first, partial));
+            assertThat(strokesOn(pinched, 2, 5)).containsExactly(0L);
+            assertThat(described(pinched)).contains("PINCH 0 string 2 to " + partial + " in 0");
+        }
+        Program again = played(new Touch.Pinch(first, 5), new Touch.Tremolo(first, 2));
+        List<Long> pinched = new ArrayList<>();
+        for (int e = 0; e < again.events() && again.at(e) < Ticks.WHOLE; e++) {
+            if (again.describe(e).startsWith("PINCH")) {
+                pinched.add(again.at(e));
+            }
+        }
+        assertThat(pinched).hasSize(4).isEqualTo(strokesOn(again, 2, 5));
     }
 
     /** A line's notes end where they end, while what was strummed before them rings on. */
