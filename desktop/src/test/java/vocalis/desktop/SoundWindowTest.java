@@ -170,6 +170,9 @@ class SoundWindowTest extends WindowDriver {
         press(robot, KeyCode.ENTER);
         robot.interact(() -> robot.lookup("#bass-on").query().requestFocus());
         press(robot, KeyCode.ENTER);
+        robot.interact(() -> robot.lookup("#bass-hand").query().requestFocus());
+        press(robot, KeyCode.DOWN);
+        assertThat(mix().bassHand()).isEqualTo(Mix.BassHand.PICK);
         assertThat(mix().kit().on()).isTrue();
         press(robot, KeyCode.SPACE);
         await(

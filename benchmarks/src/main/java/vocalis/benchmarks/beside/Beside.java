@@ -20,6 +20,7 @@ import vocalis.workbench.playing.Levels;
 public final class Beside {
 
     private static final int[] NOTES = {40, 45, 50, 55, 59, 64, 76};
+    private static final int[] BASS = {28, 33, 36, 40, 45};
     private static final double RINGS = 3;
     private static final int VELOCITY = 100;
 
@@ -161,11 +162,33 @@ public final class Beside {
             palmAccents(kind);
             System.out.printf("%s: spread of strokes %.2f dB%n", kind, spread(kind));
         }
+        bass(recorded);
         Sounding beat = new Sounding(ours.beat(4, 120));
         told("kit", "500 Hz under the whole", beat.bandDb(500), recorded, 500);
         told("kit", "1 kHz under the whole", beat.bandDb(1000), recorded, 1000);
         double[] bars = ours.beat(4, 120);
         System.out.printf("kit: bars alike %.3f%n", alike(bars, (int) (2 * Ours.RATE)));
+    }
+
+    /** The bass with fingers and with a pick: what lies about 2 kHz, under the whole note. */
+    private static void bass(boolean recorded) throws IOException {
+        for (boolean picked : new boolean[] {false, true}) {
+            double own = 0;
+            double theirs = 0;
+            for (int midi : BASS) {
+                own += edge(new Ours().bass(midi, picked, 1)) / BASS.length;
+                theirs += recorded ? edge(recorded(midi, picked ? 34 : 33)) / BASS.length : 0;
+            }
+            System.out.printf(
+                    "bass  %-24s %8.1f | %8.1f%n",
+                    (picked ? "pick" : "fingers") + ", 2 kHz under it",
+                    own,
+                    recorded ? theirs : Double.NaN);
+        }
+    }
+
+    private static double edge(double[] x) {
+        return new Sounding(x).bandDb(2000);
     }
 
     private static void told(String kind, String what, double own, boolean recorded, double hz)

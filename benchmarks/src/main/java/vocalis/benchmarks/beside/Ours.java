@@ -113,6 +113,13 @@ final class Ours {
         return played(amp, b.build(), 60, n * every, loud);
     }
 
+    /** A note of the bass alone. */
+    double[] bass(int midi, boolean picked, double seconds) {
+        ProgramBuilder b = new ProgramBuilder(Math.round(1000 * seconds) + 1000, 1000, 6);
+        b.bass(0, midi, USUAL, picked);
+        return played(AmpSettings.CLEAN, b.build(), 60, seconds);
+    }
+
     /** Bars of kick, snare and closed hat, four quarters each. */
     double[] beat(int bars, double tempo) {
         ProgramBuilder b = new ProgramBuilder(8L * bars, 2, 6);

@@ -14,6 +14,7 @@ import vocalis.core.riff.Tone;
  * @param spread how far the two guitars stand apart, 0 (together) to 10 (left and right)
  * @param bass the bass
  * @param bassLine what it plays
+ * @param bassHand what strikes it
  * @param kit the kit
  * @param feel what it plays
  * @param click the click
@@ -29,6 +30,7 @@ public record Mix(
         int spread,
         Fader bass,
         BassLine bassLine,
+        BassHand bassHand,
         Fader kit,
         Feel feel,
         Fader click,
@@ -56,6 +58,23 @@ public record Mix(
         }
     }
 
+    /** What strikes the strings of the bass. */
+    public enum BassHand {
+        FINGERS("with fingers"),
+        PICK("with a pick");
+
+        private final String label;
+
+        BassHand(String label) {
+            this.label = label;
+        }
+
+        /** As it is shown. */
+        public String label() {
+            return label;
+        }
+    }
+
     /** The guitar alone. */
     public static final Mix ALONE =
             new Mix(
@@ -66,6 +85,7 @@ public record Mix(
                     6,
                     Fader.OFF,
                     BassLine.ROOTS,
+                    BassHand.FINGERS,
                     Fader.OFF,
                     Feel.EIGHTHS,
                     Fader.OFF,
@@ -79,6 +99,7 @@ public record Mix(
         Objects.requireNonNull(secondControls, "secondControls");
         Objects.requireNonNull(bass, "bass");
         Objects.requireNonNull(bassLine, "bassLine");
+        Objects.requireNonNull(bassHand, "bassHand");
         Objects.requireNonNull(kit, "kit");
         Objects.requireNonNull(feel, "feel");
         Objects.requireNonNull(click, "click");

@@ -86,7 +86,13 @@ public final class AlongSheet {
                         List.of(Mix.BassLine.values()),
                         mix().bassLine(),
                         Mix.BassLine::label,
-                        l -> change("bass", m -> m.withBass(m.bass(), l))));
+                        l -> change("bass", m -> m.withBass(m.bass(), l))),
+                Choices.choice(
+                        "bass-hand",
+                        List.of(Mix.BassHand.values()),
+                        mix().bassHand(),
+                        Mix.BassHand::label,
+                        h -> change("bass", m -> m.withBassHand(h))));
     }
 
     private void kitAndClick() {

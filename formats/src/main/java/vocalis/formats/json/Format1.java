@@ -341,6 +341,7 @@ final class Format1 {
                                         second.get("spread").integer(0, 10),
                                         MixCodec.readFader(b.get("bass")),
                                         word(b.get("bass").get("line"), LINES),
+                                        Mix.ALONE.bassHand(),
                                         MixCodec.readFader(b.get("kit")),
                                         word(b.get("kit").get("feel"), FEELS),
                                         MixCodec.readFader(b.get("click")),

@@ -23,7 +23,9 @@ final class MixCodec {
         second.put("tone", Json.id(mix.secondTone()));
         second.set("controls", controls(mix.secondControls()));
         second.put("spread", mix.spread());
-        fader(n.putObject("bass"), mix.bass()).put("line", Json.id(mix.bassLine()));
+        fader(n.putObject("bass"), mix.bass())
+                .put("line", Json.id(mix.bassLine()))
+                .put("hand", Json.id(mix.bassHand()));
         fader(n.putObject("kit"), mix.kit()).put("feel", Json.id(mix.feel()));
         fader(n.putObject("click"), mix.click());
         n.put("hands", mix.hands()).put("swing", mix.timing().swing());
@@ -57,6 +59,7 @@ final class MixCodec {
                                 second.get("spread").integer(0, 10),
                                 readFader(b.get("bass")),
                                 Json.one(b.get("bass").get("line"), Mix.BassLine.values()),
+                                hand(b.get("bass")),
                                 readFader(b.get("kit")),
                                 Json.one(b.get("kit").get("feel"), Feel.values()),
                                 readFader(b.get("click")),
@@ -74,6 +77,12 @@ final class MixCodec {
     /** What files from before it was asked for do not have. */
     private static int optional(Field f, String name, int usual) throws FormatException {
         return f.has(name) ? f.get(name).integer(0, 10) : usual;
+    }
+
+    private static Mix.BassHand hand(Field bass) throws FormatException {
+        return bass.has("hand")
+                ? Json.one(bass.get("hand"), Mix.BassHand.values())
+                : Mix.ALONE.bassHand();
     }
 
     static Controls readControls(Field c) throws FormatException {

@@ -68,6 +68,7 @@ final class Pieces {
                         .withControls(new Controls(1, -2, 3, -4, 5, -5, true, 2, 9, true, 7, true))
                         .withSecond(new Fader(true, 4), Tone.CLEAN, Controls.USUAL, 9)
                         .withBass(new Fader(true, 3), Mix.BassLine.PEDAL)
+                        .withBassHand(Mix.BassHand.PICK)
                         .withKit(new Fader(true, 10), Feel.HALF_TIME)
                         .withClick(new Fader(false, 0));
         Version kept = new Version("v-1", "first try", "too fast", riff.withTouches(List.of()));

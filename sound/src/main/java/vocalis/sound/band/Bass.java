@@ -12,9 +12,10 @@ import vocalis.sound.strings.StringVoice;
 
 /**
  * A bass guitar in outline: one of the waveguide strings with the patches of a four- to six-string
- * bass, rounded by a soft curve and a low-pass. One note at a time. The tuning standard is handed
- * in with each note's frequency, and the patches are made when it is built. One thread; no
- * allocation after construction.
+ * bass, rounded by a soft curve and a low-pass. Fingers strike over the neck's end and leave it
+ * round; a pick strikes nearer the bridge, stiff, and its edge is let through. One note at a time.
+ * The tuning standard is handed in with each note's frequency, and the patches are made when it is
+ * built. One thread; no allocation after construction.
  */
 public final class Bass {
 
@@ -29,20 +30,42 @@ public final class Bass {
     private static final double AFTER = 0.75;
     private static final int[] OPEN = {16, 23, 28, 33, 38, 43};
 
-    private final StringPatch[] patches = new StringPatch[HIGHEST - LOWEST + 1];
+    /** How soft the speaker is above for either hand, in Hz; set beside one another by figures. */
+    private static final double FINGERS_HZ = 1900;
+
+    private static final double PICK_HZ = 4200;
+
+    private static final Guitar FINGERS = new Guitar(Pickup.NECK, 0.2, 0.15);
+    private static final Guitar PICK = new Guitar(Pickup.NECK, 0.09, 0.95);
+
+    /** A pick's stroke against that of fingers, so that both are as loud. */
+    private static final double PICKED = 1.08;
+
+    private final StringPatch[] fingers;
+    private final StringPatch[] picks;
     private final StringVoice voice;
     private final Shaper curve = new Shaper(1.6, 0.1, MOST);
-    private final BiquadChain low;
+    private final BiquadChain round;
+    private final BiquadChain bright;
+    private boolean picked;
     private final Hands hands;
 
     public Bass(double sampleRate, long seed) {
         voice = new StringVoice(sampleRate, seed);
         hands = new Hands(sampleRate, seed);
-        low =
-                new BiquadChain(
-                        Biquad.highpass(sampleRate, 28, 0.7),
-                        Biquad.lowpass(sampleRate, 1900, 0.7));
-        Guitar fingers = new Guitar(Pickup.NECK, 0.2, 0.15);
+        round = speaker(sampleRate, FINGERS_HZ);
+        bright = speaker(sampleRate, PICK_HZ);
+        fingers = patches(FINGERS, sampleRate);
+        picks = patches(PICK, sampleRate);
+    }
+
+    private static BiquadChain speaker(double sampleRate, double hz) {
+        return new BiquadChain(
+                Biquad.highpass(sampleRate, 28, 0.7), Biquad.lowpass(sampleRate, hz, 0.7));
+    }
+
+    private static StringPatch[] patches(Guitar struck, double sampleRate) {
+        StringPatch[] all = new StringPatch[HIGHEST - LOWEST + 1];
         for (int midi = LOWEST; midi <= HIGHEST; midi++) {
             int open = OPEN[0];
             for (int o : OPEN) {
@@ -50,13 +73,19 @@ public final class Bass {
             }
             double openHz = 440 * Math.pow(2, (open - 69) / 12.0);
             StringModel model = new StringModel(openHz, 4e-5, 7, 0.5, true);
-            patches[midi - LOWEST] =
-                    StringPatch.of(model, midi - open, Damping.OPEN, fingers, sampleRate);
+            all[midi - LOWEST] =
+                    StringPatch.of(model, midi - open, Damping.OPEN, struck, sampleRate);
         }
+        return all;
     }
 
-    /** Strikes a note, cents off A4 = 440 Hz; outside its range the octave that it has. */
-    public void pluck(int midi, double velocity, double cents) {
+    /**
+     * Strikes a note; outside its range the octave that it has.
+     *
+     * @param cents off A4 = 440 Hz
+     * @param withPick with a pick, otherwise with fingers
+     */
+    public void pluck(int midi, double velocity, double cents, boolean withPick) {
         int m = midi;
         while (m < LOWEST) {
             m += 12;
@@ -64,7 +93,13 @@ public final class Bass {
         while (m > HIGHEST) {
             m -= 12;
         }
-        voice.pluck(patches[m - LOWEST], hands.level(velocity), cents, hands.late());
+        if (withPick != picked) {
+            (withPick ? bright : round).reset();
+            picked = withPick;
+        }
+        StringPatch[] patches = withPick ? picks : fingers;
+        double force = withPick ? PICKED * velocity : velocity;
+        voice.pluck(patches[m - LOWEST], hands.level(force), cents, hands.late());
     }
 
     /** How freely it keeps time and force: 0 like a machine, 1 in full. */
@@ -78,7 +113,8 @@ public final class Bass {
 
     public void silence() {
         voice.reset();
-        low.reset();
+        round.reset();
+        bright.reset();
         curve.reset();
     }
 
@@ -92,7 +128,7 @@ public final class Bass {
             out[i] = voice.next(0);
         }
         curve.process(out, n);
-        low.process(out, n);
+        (picked ? bright : round).process(out, n);
         for (int i = 0; i < n; i++) {
             out[i] *= AFTER;
         }

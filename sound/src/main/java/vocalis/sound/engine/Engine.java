@@ -478,7 +478,11 @@ public final class Engine implements Source {
                 if (current.value[event] < 0) {
                     bass.damp();
                 } else {
-                    bass.pluck(current.value[event], current.amount[event], set.cents());
+                    bass.pluck(
+                            current.value[event],
+                            current.amount[event],
+                            set.cents(),
+                            current.part[event] == 1);
                 }
             }
             case Program.HIT -> kit.strike(current.value[event], current.amount[event]);

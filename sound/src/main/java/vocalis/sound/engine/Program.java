@@ -183,7 +183,11 @@ public final class Program {
                             + value[event]
                             + " in "
                             + ticks[event];
-            case BASS -> "bass " + value[event] + " " + force(event);
+            case BASS ->
+                    (part[event] == 1 ? "bass picked " : "bass ")
+                            + value[event]
+                            + " "
+                            + force(event);
             case TEMPO -> "tempo " + amount[event];
             case TONE -> "tone of " + part[event] + ": " + value[event];
             case SECTION -> "section " + value[event];

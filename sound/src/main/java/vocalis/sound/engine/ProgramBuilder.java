@@ -160,9 +160,15 @@ public final class ProgramBuilder {
         return this;
     }
 
-    /** A note of the bass by its MIDI number, or {@link #DAMP}. */
+    /** A note of the bass with fingers by its MIDI number, or {@link #DAMP}. */
     public ProgramBuilder bass(long tick, int midi, double velocity) {
+        return bass(tick, midi, velocity, false);
+    }
+
+    /** The same with fingers or a pick. */
+    public ProgramBuilder bass(long tick, int midi, double velocity, boolean picked) {
         int i = next(Program.BASS, tick);
+        part[i] = (byte) (picked ? 1 : 0);
         value[i] = midi;
         amount[i] = (float) velocity;
         return this;

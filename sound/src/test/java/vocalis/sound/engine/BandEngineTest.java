@@ -26,7 +26,7 @@ class BandEngineTest {
         for (double cents : new double[] {0, -15, 20}) {
             for (int midi : new int[] {28, 33, 36, 39, 43, 50}) {
                 Bass bass = new Bass(RATE, 1);
-                bass.pluck(midi, 0.9, cents);
+                bass.pluck(midi, 0.9, cents, midi % 2 == 1);
                 double[] x = rendered(bass, 2 * RATE);
                 double wanted = Measure.hz(midi) * Math.pow(2, cents / 1200);
                 double got = Measure.steadyFrequency(x, 4800, 16384, wanted, 120);
@@ -38,12 +38,47 @@ class BandEngineTest {
     @Test
     void aNoteOutsideTheBassIsPlayedInAnotherOctave() {
         Bass bass = new Bass(RATE, 1);
-        bass.pluck(16, 0.9, 0);
+        bass.pluck(16, 0.9, 0, false);
         double[] x = rendered(bass, RATE);
         assertThat(Measure.levelDb(x, 4800, 16384, Measure.hz(28))).isGreaterThan(-40);
         bass.damp();
         rendered(bass, 2 * RATE);
         assertThat(bass.active()).isFalse();
+    }
+
+    /**
+     * A pick is heard by its edge, not by its weight: brighter as it strikes and after, as loud as
+     * fingers (common practice, no source).
+     */
+    @Test
+    void aPickOnTheBassIsBrighterAndAsLoud() {
+        for (int midi : new int[] {28, 33, 36, 40, 45}) {
+            double[][] hands = new double[2][];
+            for (int h = 0; h < 2; h++) {
+                Bass bass = new Bass(RATE, 5);
+                bass.pluck(midi, 0.8, 0, h == 1);
+                hands[h] = rendered(bass, 2 * RATE);
+            }
+            double early = over(hands[1], 0, 2048, 2000) - over(hands[0], 0, 2048, 2000);
+            double later = over(hands[1], 9600, 16384, 2000) - over(hands[0], 9600, 16384, 2000);
+            double louder = over(hands[1], 2400, 32768, 20) - over(hands[0], 2400, 32768, 20);
+            System.out.printf(
+                    "bass %d with a pick: over 2 kHz %+.1f and %+.1f dB, in all %+.1f dB%n",
+                    midi, early, later, louder);
+            assertThat(early).isGreaterThan(6);
+            assertThat(later).isGreaterThan(2);
+            assertThat(Math.abs(louder)).isLessThan(1.5);
+        }
+    }
+
+    /** Power in dB over a frequency. */
+    private static double over(double[] x, int from, int size, double hz) {
+        double[] s = Measure.spectrum(x, from, size);
+        double sum = 1e-20;
+        for (int k = (int) (hz * size / RATE); k < s.length; k++) {
+            sum += s[k] * s[k];
+        }
+        return 10 * Math.log10(sum);
     }
 
     private static double[] rendered(Bass bass, int frames) {

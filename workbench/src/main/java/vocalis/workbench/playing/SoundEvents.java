@@ -149,7 +149,8 @@ public final class SoundEvents {
         }
         if (mix.bass().on()) {
             for (Groove.BassNote n : bass(heard)) {
-                b.bass(time.applyAsLong(n.at()), n.midi(), n.velocity());
+                boolean picked = mix.bassHand() == Mix.BassHand.PICK;
+                b.bass(time.applyAsLong(n.at()), n.midi(), n.velocity(), picked);
             }
         }
     }

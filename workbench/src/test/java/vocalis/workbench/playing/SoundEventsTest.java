@@ -329,6 +329,14 @@ class SoundEventsTest {
         assertThat(described(pedal).stream().filter(e -> e.startsWith("bass")))
                 .hasSize(16)
                 .allMatch(e -> e.startsWith("bass 26"));
+        Workspace pick =
+                with(
+                        Mix.ALONE
+                                .withBass(Fader.ON, Mix.BassLine.PEDAL)
+                                .withBassHand(Mix.BassHand.PICK));
+        assertThat(described(pick).stream().filter(e -> e.startsWith("bass")))
+                .hasSize(16)
+                .allMatch(e -> e.startsWith("bass picked 26"));
     }
 
     private static int midi(String bass) {
