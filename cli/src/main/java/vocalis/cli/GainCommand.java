@@ -28,6 +28,7 @@ import vocalis.core.theory.Pitch;
 import vocalis.core.voicing.Voicing;
 import vocalis.sound.gain.GainReading;
 import vocalis.sound.gain.Ghost;
+import vocalis.sound.gain.Relation;
 import vocalis.workbench.playing.GainReadings;
 import vocalis.workbench.words.GainWords;
 
@@ -106,13 +107,17 @@ final class GainCommand implements Callable<Integer> {
             o.put("db", round(g.db(), 1));
             o.put("note", words.note(g.midi()).ascii());
             o.put("cents", round(g.cents(), 1));
-            g.relation()
-                    .ifPresent(
-                            x ->
-                                    o.put("relation", x.formula().replace("−", "-"))
-                                            .put("ratio", x.ratioUpper() + ":" + x.ratioLower())
-                                            .put("deviationCents", round(x.cents(), 1)));
+            Relation x = g.relation();
+            o.put("relation", x.formula().replace("−", "-"))
+                    .put("ratio", x.ratioUpper() + ":" + x.ratioLower())
+                    .put("deviationCents", round(x.cents(), 1));
         }
+        r.mixture()
+                .ifPresent(
+                        m ->
+                                n.putObject("mixture")
+                                        .put("lines", m.lines())
+                                        .put("db", round(m.db(), 1)));
         n.put("roughnessClean", round(r.roughClean(), 3));
         n.put("roughness", round(r.roughGain(), 3));
         n.put("growl", round(a.growl(), 3));
@@ -137,7 +142,7 @@ final class GainCommand implements Callable<Integer> {
                 v.shape().text() + "  " + ChordNamer.name(v, key).symbol() + "  " + tone.label());
         out.println("  " + words.summary(a, tone));
         GainWords.intonation(cents).ifPresent(s -> out.println("  " + s));
-        out.println("  added by distortion");
+        out.println("  added by distortion" + (r.ghosts().isEmpty() ? ": no note" : ""));
         for (Ghost g : r.ghosts()) {
             out.printf(
                     Locale.ROOT,
@@ -147,6 +152,7 @@ final class GainCommand implements Callable<Integer> {
                     words.place(g),
                     words.origin(g));
         }
+        GainWords.mixture(r).ifPresent(m -> out.println("    " + m));
         out.printf(
                 Locale.ROOT,
                 "  roughness %.2f, clean %.2f; growl %.2f; mud %.2f; bite %.0f Hz%n",

@@ -1,6 +1,5 @@
 package vocalis.desktop.readout;
 
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Label;
@@ -46,7 +45,7 @@ public final class GainFigures {
                 .ifPresent(s -> figures.sentence("gain-intonation", s));
         figures.row(
                 "added",
-                ghosts(r.ghosts(), words),
+                ghosts(r, words),
                 "Tones that the distortion adds: no partial of any string. Level under the strongest line.");
         figures.row(
                 "growl",
@@ -90,10 +89,15 @@ public final class GainFigures {
         return words.note(midi).symbol() + String.format(Locale.ROOT, ", %.1f Hz", hz);
     }
 
-    private static VBox ghosts(List<Ghost> all, GainWords words) {
+    private static VBox ghosts(GainReading r, GainWords words) {
         VBox box = new VBox(1);
         box.setId("figure-ghosts");
-        for (Ghost g : all.subList(0, Math.min(MOST_GHOSTS, all.size()))) {
+        if (r.ghosts().isEmpty()) {
+            Label none = new Label("no note");
+            none.getStyleClass().add("figure-value");
+            box.getChildren().add(none);
+        }
+        for (Ghost g : r.ghosts().subList(0, Math.min(MOST_GHOSTS, r.ghosts().size()))) {
             Label l = new Label(words.place(g) + ", " + Math.round(-g.db()) + " dB under");
             l.getStyleClass().add("figure-value");
             Label from = new Label(words.shortOrigin(g));
@@ -101,6 +105,14 @@ public final class GainFigures {
             Explain.means(from, words.origin(g));
             box.getChildren().addAll(l, from);
         }
+        GainWords.mixture(r)
+                .ifPresent(
+                        m -> {
+                            Label besides = new Label(m);
+                            besides.getStyleClass().add("caption");
+                            besides.setWrapText(true);
+                            box.getChildren().add(besides);
+                        });
         return box;
     }
 

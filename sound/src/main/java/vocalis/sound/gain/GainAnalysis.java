@@ -3,7 +3,6 @@ package vocalis.sound.gain;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import vocalis.core.harmony.Roughness;
 import vocalis.core.theory.Pitch;
@@ -17,10 +16,11 @@ import vocalis.sound.engine.StringBank;
  * <p>Design: the strings are rendered one by one and their partials measured as they stand 150 ms
  * after the stroke ({@link Source}); a test tone of these partials, sustained, goes through the
  * actual amplifier, and the lines of what comes out are compared with those that went in. Lines
- * that are no partial of any string are ghosts. Roughness after Plomp and Levelt (1965) and
- * Sethares (1993) is reckoned over the lines up to {@value #ROUGH_TO_HZ} Hz and down to {@value
- * #ROUGH_FLOOR_DB} dB, their amplitudes scaled to the whole sound's: one strong partial more or
- * less changes little.
+ * that are no partial of any string but a simple combination of two fundamentals are ghosts;
+ * others, from partials far up that stiffness has moved, are no notes and told together ({@link
+ * Mixture}). Roughness after Plomp and Levelt (1965) and Sethares (1993) is reckoned over the lines
+ * up to {@value #ROUGH_TO_HZ} Hz and down to {@value #ROUGH_FLOOR_DB} dB, their amplitudes scaled
+ * to the whole sound's: one strong partial more or less changes little.
  */
 public final class GainAnalysis {
 
@@ -58,7 +58,7 @@ public final class GainAnalysis {
      */
     private static final double GHOSTS_TO_HZ = 1000;
 
-    private static final int MOST_GHOSTS = 12;
+    private static final int MOST_ADDED = 12;
     private static final double COMMON_CENTS = 28;
     private static final int MOST_COMMON = 8;
 
@@ -195,9 +195,24 @@ public final class GainAnalysis {
             power += l.amplitude();
             moment += l.hz() * l.amplitude();
         }
+        double strongest = strongest(out);
+        List<Line> added = added(sources, out, fundamentals, rate);
+        List<Ghost> ghosts = new ArrayList<>();
+        List<Line> mixed = new ArrayList<>();
+        for (Line l : added) {
+            Relation r = Relation.of(l.hz(), fundamentals);
+            if (r == null) {
+                mixed.add(l);
+            } else {
+                ghosts.add(ghost(l, strongest, r, a4Hz));
+            }
+        }
         return new GainReading(
                 fundamentals,
-                ghosts(sources, out, fundamentals, a4Hz, rate),
+                ghosts,
+                mixed.stream()
+                        .findFirst()
+                        .map(l -> new Mixture(mixed.size(), l.dbAgainst(strongest))),
                 roughness(in)[0],
                 gain[0],
                 gain[1],
@@ -206,13 +221,9 @@ public final class GainAnalysis {
                 common(fundamentals));
     }
 
-    private static List<Ghost> ghosts(
-            List<Source> sources,
-            List<Line> out,
-            List<Double> fundamentals,
-            double a4Hz,
-            double rate) {
-        double strongest = strongest(out);
+    /** The loudest lines that no string brought, loudest first. */
+    private static List<Line> added(
+            List<Source> sources, List<Line> out, List<Double> fundamentals, double rate) {
         double highest = fundamentals.stream().mapToDouble(d -> d).max().orElseThrow();
         double ceiling = Math.max(GHOSTS_TO_HZ, 2 * highest);
         List<Line> added =
@@ -221,20 +232,15 @@ public final class GainAnalysis {
                         .toList();
         return Spectrum.merged(added, MERGED_CENTS).stream()
                 .sorted(Comparator.comparingDouble(Line::amplitude).reversed())
-                .limit(MOST_GHOSTS)
-                .map(l -> ghost(l, strongest, fundamentals, a4Hz))
+                .limit(MOST_ADDED)
                 .toList();
     }
 
-    private static Ghost ghost(Line l, double strongest, List<Double> fundamentals, double a4Hz) {
+    private static Ghost ghost(Line l, double strongest, Relation relation, double a4Hz) {
         double midi = 69 + 12 * Math.log(l.hz() / a4Hz) / Math.log(2);
         int nearest = (int) Math.round(midi);
-        return new Ghost(
-                l.hz(),
-                l.dbAgainst(strongest),
-                nearest,
-                100 * (midi - nearest),
-                Optional.ofNullable(Relation.of(l.hz(), fundamentals)));
+        double cents = 100 * (midi - nearest);
+        return new Ghost(l.hz(), l.dbAgainst(strongest), nearest, cents, relation);
     }
 
     /** Whether a line is a partial of a sounding string, or a multiple of its first. */

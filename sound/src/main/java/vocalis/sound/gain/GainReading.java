@@ -1,6 +1,7 @@
 package vocalis.sound.gain;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -8,6 +9,7 @@ import java.util.OptionalDouble;
  *
  * @param fundamentals of the sounding strings in Hz, lowest string first
  * @param ghosts loudest first
+ * @param mixture what gain adds besides, of the same number of loudest lines
  * @param roughClean roughness of what the strings put in, relative units
  * @param roughGain roughness of what comes out, levels scaled to the strongest line
  * @param mud roughness below {@link GainAnalysis#MUD_HZ}, in the same units: it falls as a chord
@@ -20,6 +22,7 @@ import java.util.OptionalDouble;
 public record GainReading(
         List<Double> fundamentals,
         List<Ghost> ghosts,
+        Optional<Mixture> mixture,
         double roughClean,
         double roughGain,
         double mud,
@@ -34,7 +37,8 @@ public record GainReading(
 
     /** The same with other roughness. */
     GainReading rubbing(double clean, double gain, double low) {
-        return new GainReading(fundamentals, ghosts, clean, gain, low, biteHz, beatsHz, commonHz);
+        return new GainReading(
+                fundamentals, ghosts, mixture, clean, gain, low, biteHz, beatsHz, commonHz);
     }
 
     /**

@@ -208,6 +208,22 @@ class GainTest {
                 .orElse(0);
     }
 
+    /**
+     * Two strings an octave apart have no combination but multiples of the lower one: whatever else
+     * comes out is no note, and quiet (arithmetic). A third has such notes all the same.
+     */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"x-3-x-5-x-x", "6-x-8-x-x-x", "x-x-5-x-8-x", "x-x-x-9-x-12", "4-x-6-x-x-x"})
+    void anOctaveAddsNoNote(String shape) {
+        for (AmpSettings amp : List.of(AmpSettings.EDGE, AmpSettings.GAIN)) {
+            GainReading octave = read(shape, amp);
+            assertThat(octave.ghosts()).isEmpty();
+            octave.mixture().ifPresent(m -> assertThat(m.db()).isLessThan(-18));
+        }
+        assertThat(read("x-3-2-x-x-x", AmpSettings.GAIN).ghosts()).hasSizeGreaterThan(4);
+    }
+
     @Test
     void aPowerChordSharesTheOctaveBelowItsRoot() {
         GainReading power = read("5-7-x-x-x-x", AmpSettings.GAIN);

@@ -10,6 +10,7 @@ import vocalis.core.theory.Note;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
+import vocalis.sound.gain.GainReading;
 import vocalis.sound.gain.Ghost;
 import vocalis.sound.gain.Relation;
 import vocalis.workbench.playing.GainReadings;
@@ -48,10 +49,7 @@ public final class GainWords {
 
     /** Where a ghost comes from, such as {@code f2 − f1 of A and C♯, 67 ¢ sharp of A1}. */
     public String origin(Ghost g) {
-        if (g.relation().isEmpty()) {
-            return "a mixture of upper partials";
-        }
-        Relation r = g.relation().get();
+        Relation r = g.relation();
         String low = note(notes.get(r.lower()).midi()).spelling().symbol();
         String high = note(notes.get(r.upper()).midi()).spelling().symbol();
         return r.formula() + " of " + low + " and " + high + ", " + against(r);
@@ -59,9 +57,20 @@ public final class GainWords {
 
     /** The same shorter, such as {@code f2 − f1, 67 ¢ sharp of its just A1}. */
     public String shortOrigin(Ghost g) {
-        return g.relation()
-                .map(r -> r.formula() + ", " + against(r))
-                .orElse("mixed upper partials");
+        return g.relation().formula() + ", " + against(g.relation());
+    }
+
+    /** What gain adds that is no note; empty where it adds no such thing. */
+    public static Optional<String> mixture(GainReading r) {
+        return r.mixture()
+                .map(
+                        m ->
+                                String.format(
+                                        Locale.ROOT,
+                                        "%s beside the chord's own notes: upper partials that mix,"
+                                                + " %.0f dB under and less",
+                                        m.lines() == 1 ? "1 line" : m.lines() + " lines",
+                                        -m.db()));
     }
 
     private String against(Relation r) {
@@ -98,6 +107,9 @@ public final class GainWords {
                     String.format(Locale.ROOT, "%.1f times as rough", growl)
                             + than
                             + (growl > ROUGH && tone != Tone.CLEAN ? ": it growls." : "."));
+        }
+        if (a.reading().ghosts().isEmpty() && notes.size() > 1 && tone != Tone.CLEAN) {
+            parts.add("The distortion adds no note that the chord has not.");
         }
         a.reading().ghosts().stream()
                 .filter(g -> g.db() > LOUD_DB)
