@@ -89,6 +89,30 @@ class SavingWindowTest extends WindowDriver {
         assertThat(fx(() -> shell.workspace().changed())).isTrue();
     }
 
+    /** A file of a newer program is opened to look at: saving asks for a name and makes another. */
+    @Test
+    void aNewerFileStaysAsItIs(FxRobot robot) throws Exception {
+        Path file = folder.resolve("newer.vocalis.json");
+        PieceFiles.write(Demo.pieces().get(2), Extras.NONE, file, null);
+        String newer = Files.readString(file).replaceFirst("\"version\" : 2", "\"version\" : 9");
+        Files.writeString(file, newer);
+        fx(
+                () -> {
+                    shell.open(file);
+                    return null;
+                });
+        await("told", () -> readout(robot, "message").startsWith("A newer Vocalis wrote this"));
+        assertThat(fx(() -> shell.workspace().content())).isEqualTo(Demo.pieces().get(2));
+        press(robot, KeyCode.UP);
+        press(robot, KeyCode.CONTROL, KeyCode.S);
+        await("asked", () -> robot.lookup("#sheet-close").tryQuery().isPresent());
+        robot.write("Lower kiln");
+        press(robot, KeyCode.ENTER);
+        await("saved", () -> fx(() -> shell.workspace().file().isPresent()));
+        assertThat(Files.readString(file)).isEqualTo(newer);
+        assertThat(fx(() -> shell.workspace().file().orElseThrow())).isNotEqualTo(file);
+    }
+
     /** A riff that was opened from anywhere stands in the logbook. */
     @Test
     void theLogbookShowsARiffFromElsewhere(FxRobot robot) throws Exception {

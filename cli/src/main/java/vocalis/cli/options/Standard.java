@@ -53,9 +53,17 @@ public final class Standard {
     /** A riff from a file, or from standard input for {@code -}. */
     public static PieceFiles.Opened read(Path file)
             throws IOException, PieceFiles.PieceFileException {
-        return is(file)
-                ? PieceFiles.opened(System.in.readAllBytes(), "standard input")
-                : PieceFiles.read(file);
+        PieceFiles.Opened read =
+                is(file)
+                        ? PieceFiles.opened(System.in.readAllBytes(), "standard input")
+                        : PieceFiles.read(file);
+        if (read.newer()) {
+            System.err.println(
+                    "vocalis: "
+                            + file
+                            + ": a newer Vocalis wrote it; what only that one knows is left out");
+        }
+        return read;
     }
 
     /** Shapes as they were named, or a line each of standard input for {@code -}. */

@@ -190,11 +190,20 @@ public final class FileDesk implements AutoCloseable {
 
     private void take(Read read) {
         session.player().stop();
-        workspace.open(read.opened());
+        if (read.opened().newer()) {
+            workspace.open(read.opened().piece());
+        } else {
+            workspace.open(read.opened());
+        }
         workspace.file().ifPresent(known);
         begin.run();
         if (read.chosen() > 0) {
             session.say(SettledShapes.inWords(read.chosen()));
+        }
+        if (read.opened().newer()) {
+            session.say(
+                    "A newer Vocalis wrote this file: what this one knows of it is open. The file stays"
+                            + " as it is; saving makes another one.");
         }
         if (!read.opened().extras().isEmpty()) {
             session.say("The file holds what this version does not know; it is kept.");

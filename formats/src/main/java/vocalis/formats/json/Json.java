@@ -96,16 +96,20 @@ final class Json {
     static int version(Field top, int newest, String what) throws FormatException {
         int version = top.get("version").integer(1, Integer.MAX_VALUE);
         if (version > newest) {
-            throw new FormatException(
-                    "the "
-                            + what
-                            + " was written by a newer Vocalis (format "
-                            + version
-                            + ", this one knows "
-                            + newest
-                            + "); it is left as it is: open it with the newer program");
+            throw newer(version, newest, what);
         }
         return version;
+    }
+
+    static FormatException newer(int version, int newest, String what) {
+        return new FormatException(
+                "the "
+                        + what
+                        + " was written by a newer Vocalis (format "
+                        + version
+                        + ", this one knows "
+                        + newest
+                        + "); it is left as it is: open it with the newer program");
     }
 
     /** The bytes of a tree, UTF-8: indented where that fits, compact where only that does. */

@@ -21,8 +21,9 @@ import vocalis.formats.FormatException;
 /**
  * Reads and writes {@code .vocalis.json}; the schema is docs/vocalis-2.schema.json. Times are ticks
  * of a quarter note's 20160, which the file states. What was read equals what was written. Fields
- * that are not known are kept and written back. A file of a newer version is refused; one of
- * version 1 is read as {@link Format1} says. Input is bounded to 32 MB and 60 levels.
+ * that are not known are kept and written back. Of a file of a newer version what is known here is
+ * read where that makes sense, and refused otherwise; one of version 1 is read as {@link Format1}
+ * says. Input is bounded to 32 MB and 60 levels.
  */
 public final class PieceCodec {
 
@@ -37,8 +38,9 @@ public final class PieceCodec {
      *
      * @param piece what is known
      * @param extras what is not, to be written back
+     * @param newer whether a newer program wrote it: it may say more, and is not to be written over
      */
-    public record Content(Piece piece, Extras extras) {}
+    public record Content(Piece piece, Extras extras, boolean newer) {}
 
     private PieceCodec() {}
 
@@ -103,15 +105,31 @@ public final class PieceCodec {
         JsonNode tree = Json.tree(bytes, "vocalis", "riff");
         Field top = Field.top(tree);
         top.has("format");
-        int version = Json.version(top, VERSION, "riff");
+        int version = top.get("version").integer(1, Integer.MAX_VALUE);
+        if (version > VERSION) {
+            try {
+                return new Content(piece(top), Extras.NONE, true);
+            } catch (FormatException e) {
+                throw Json.newer(version, VERSION, "riff");
+            }
+        }
         int perQuarter = top.get("ticksPerQuarter").integer(1, Integer.MAX_VALUE);
         if (perQuarter != Ticks.QUARTER) {
             throw top.get("ticksPerQuarter")
                     .wrong("must be " + Ticks.QUARTER + ", but is " + perQuarter);
         }
         return version == 1
-                ? new Content(Format1.read(top, bytes), Format1.moved(top.extras()))
-                : new Content(piece(top), top.extras());
+                ? new Content(Format1.read(top, bytes), Format1.moved(top.extras()), false)
+                : new Content(piece(top), top.extras(), false);
+    }
+
+    /** Whether bytes are a riff that a newer program wrote. */
+    public static boolean newer(byte[] bytes) {
+        try {
+            return Json.tree(bytes, "vocalis", "riff").path("version").asLong() > VERSION;
+        } catch (FormatException e) {
+            return false;
+        }
     }
 
     private static Piece piece(Field top) throws FormatException {

@@ -37,7 +37,11 @@ final class MidiBounds {
             throw new FormatException(
                     "this MIDI file holds patterns for a sequencer (type 2); export it as type 1");
         }
-        if ((division & 0x8000) != 0 || division == 0) {
+        if (division == 0) {
+            throw new FormatException(
+                    "this MIDI file is damaged: it states no ticks to a quarter note; export it again");
+        }
+        if ((division & 0x8000) != 0) {
             throw new FormatException(
                     "this MIDI file counts time in seconds (SMPTE), not in beats; export it with ticks"
                             + " per quarter note");
@@ -47,6 +51,7 @@ final class MidiBounds {
         }
         at = 8;
         skip(header);
+        int found = 0;
         while (at + 8 <= bytes.length) {
             boolean track = name().equals("MTrk");
             at += 4;
@@ -56,9 +61,14 @@ final class MidiBounds {
             }
             int end = at + (int) length;
             if (track) {
+                found++;
                 track(end);
             }
             at = end;
+        }
+        if (found == 0 || found < tracks && at < bytes.length) {
+            throw wrong(
+                    "it ends before track " + (found + 1) + " of " + tracks + "; export it again");
         }
     }
 

@@ -127,14 +127,30 @@ public final class MusicXml implements SheetFormat {
                 }
             }
         }
+        List<byte[]> scores =
+                files.entrySet().stream()
+                        .filter(f -> !f.getKey().equals(CONTAINER))
+                        .filter(f -> f.getKey().matches("(?i).*\\.(?:musicxml|xml)"))
+                        .map(Map.Entry::getValue)
+                        .toList();
+        if (scores.size() == 1) {
+            return scores.get(0);
+        }
         throw new FormatException(
-                "the compressed file names no score in " + CONTAINER + "; export it again");
+                scores.isEmpty()
+                        ? "this is a zip file without MusicXML in it; export MusicXML or MIDI"
+                        : "the compressed file holds "
+                                + scores.size()
+                                + " scores and does not say which; import one of them");
     }
 
     /** Whether bytes begin like XML. */
     public static boolean looksLike(byte[] bytes) {
         int n = Math.min(bytes.length, 200);
-        String head = new String(bytes, 0, n, StandardCharsets.UTF_8).strip();
-        return head.startsWith("<") || head.startsWith("\uFEFF<");
+        // In two bytes a character every other one of a tag is zero.
+        String head = new String(bytes, 0, n, StandardCharsets.ISO_8859_1).replace("\0", "");
+        return head.replaceFirst("^(?:\u00EF\u00BB\u00BF|\u00FE\u00FF|\u00FF\u00FE)", "")
+                .stripLeading()
+                .startsWith("<");
     }
 }

@@ -59,6 +59,7 @@ final class TabReader {
                     "no tab was found: it has a line for each string beneath each other, such as"
                             + " \"E|--3--5--|\"");
         }
+        LeftOut.complete(guitars, tuning, remarks);
         Tuning tuned = tuning(guitars.get(0).get(0));
         Fretboard board = board(guitars, tuned);
         if (meter == null) {
@@ -276,6 +277,14 @@ final class TabReader {
         if (tuning.isPresent() && tuning.get().strings() == strings) {
             return tuning.get();
         }
+        tuning.ifPresent(
+                t ->
+                        remarks.add(
+                                "The tuning that the tab says has "
+                                        + t.strings()
+                                        + " strings, the tab "
+                                        + strings
+                                        + ": the letters before the strings were taken."));
         List<String> letters = new ArrayList<>();
         for (int i = strings - 1; i >= 0; i--) {
             letters.add(

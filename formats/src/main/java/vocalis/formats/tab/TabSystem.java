@@ -46,7 +46,7 @@ final class TabSystem {
     /** A word of a row and the column that it begins in. */
     record Word(int line, int column, String text) {}
 
-    private final List<Line> lines;
+    private List<Line> lines;
     private final Map<String, List<Word>> rows = new LinkedHashMap<>();
     private final Map<String, Integer> rowLines = new HashMap<>();
     private final List<Integer> bars = new ArrayList<>();
@@ -128,6 +128,26 @@ final class TabSystem {
 
     List<Line> lines() {
         return lines;
+    }
+
+    /**
+     * Adds silent lines where strings have none.
+     *
+     * @param places for each line, highest string first, its place among all
+     * @param letters of all strings, highest first
+     */
+    void complete(int[] places, List<String> letters) {
+        Line like = lines.get(0);
+        String body = like.text().substring(like.from()).replaceAll("[^|]", "-");
+        String text = " ".repeat(like.from()) + body;
+        List<Line> whole = new ArrayList<>();
+        for (String letter : letters) {
+            whole.add(new Line(like.number(), letter, text, like.from()));
+        }
+        for (int i = 0; i < places.length; i++) {
+            whole.set(places[i], lines.get(i));
+        }
+        lines = List.copyOf(whole);
     }
 
     /** Columns of the bar lines, ascending. */

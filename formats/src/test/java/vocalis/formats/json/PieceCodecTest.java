@@ -75,8 +75,25 @@ class PieceCodecTest {
         assertThat(moved.at("/riffs/1/mood").asInt()).isEqualTo(3);
     }
 
+    /**
+     * What is known of a newer file is read; it says that it is newer, and nothing unknown is kept.
+     */
     @Test
-    void aNewerFileIsRefusedInWordsThatSayWhatToDo() {
+    void aNewerFileIsReadAsFarAsItIsKnown() throws Exception {
+        ObjectNode tree = (ObjectNode) MAPPER.readTree(good());
+        PieceCodec.Content now = PieceCodec.read(good());
+        tree.put("version", PieceCodec.VERSION + 1).put("colour", "slate");
+        byte[] bytes = MAPPER.writeValueAsBytes(tree);
+        PieceCodec.Content newer = PieceCodec.read(bytes);
+        assertThat(newer.piece()).isEqualTo(now.piece());
+        assertThat(newer.newer()).isTrue();
+        assertThat(newer.extras().isEmpty()).isTrue();
+        assertThat(PieceCodec.newer(bytes)).isTrue();
+        assertThat(now.newer() || PieceCodec.newer(good())).isFalse();
+    }
+
+    @Test
+    void aNewerFileThatCannotBeReadIsRefusedInWordsThatSayWhatToDo() {
         assertThatThrownBy(() -> read("{\"format\":\"vocalis\",\"version\":3}"))
                 .isInstanceOf(FormatException.class)
                 .hasMessageContaining("newer Vocalis")

@@ -123,6 +123,10 @@ public final class Exchange {
     public static Imported read(byte[] bytes) throws FormatException {
         boolean midi = bytes.length > 4 && bytes[0] == 'M' && bytes[1] == 'T' && bytes[2] == 'h';
         boolean zip = bytes.length > 4 && bytes[0] == 'P' && bytes[1] == 'K';
+        Optional<String> other = OtherFiles.told(bytes);
+        if (other.isPresent()) {
+            throw new FormatException(other.get());
+        }
         if (midi) {
             return MidiFile.FORMAT.read(bytes);
         }

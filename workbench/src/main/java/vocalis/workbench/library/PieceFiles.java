@@ -39,15 +39,23 @@ public final class PieceFiles {
     /** Somebody else wrote meanwhile. */
     private static final class Overtaken extends IOException {}
 
+    /** What a newer program wrote is not written over: it would lose what only that one knows. */
+    private static final class WrittenByNewer extends IOException {
+        WrittenByNewer() {
+            super("a newer Vocalis wrote what lies there");
+        }
+    }
+
     /**
      * A piece with the file that it came from.
      *
      * @param stamp of the file's content
+     * @param newer whether a newer program wrote it: to look at, and never written over
      */
-    public record Opened(Piece piece, Extras extras, Path file, String stamp) {
+    public record Opened(Piece piece, Extras extras, Path file, String stamp, boolean newer) {
         /** The same file with its piece made ready to be worked on. */
         public Opened with(Piece ready) {
-            return new Opened(ready, extras, file, stamp);
+            return new Opened(ready, extras, file, stamp, newer);
         }
     }
 
@@ -68,7 +76,7 @@ public final class PieceFiles {
             }
             byte[] bytes = Files.readAllBytes(file);
             PieceCodec.Content content = PieceCodec.read(bytes);
-            return new Opened(content.piece(), content.extras(), file, SafeFiles.stamp(bytes));
+            return opened(content, file, bytes);
         } catch (NoSuchFileException e) {
             throw new PieceFileException(file + " does not exist", e);
         } catch (FormatException e) {
@@ -76,6 +84,11 @@ public final class PieceFiles {
         } catch (IOException e) {
             throw new PieceFileException(file + " cannot be read: " + reason(e), e);
         }
+    }
+
+    private static Opened opened(PieceCodec.Content content, Path file, byte[] bytes) {
+        String stamp = SafeFiles.stamp(bytes);
+        return new Opened(content.piece(), content.extras(), file, stamp, content.newer());
     }
 
     /** Whether a file is there and holds something else than when it had a stamp. */
@@ -96,8 +109,7 @@ public final class PieceFiles {
     public static Opened opened(byte[] bytes, String from) throws PieceFileException {
         try {
             PieceCodec.Content content = PieceCodec.read(bytes);
-            return new Opened(
-                    content.piece(), content.extras(), Path.of(from), SafeFiles.stamp(bytes));
+            return opened(content, Path.of(from), bytes);
         } catch (FormatException e) {
             throw new PieceFileException(from + ": " + e.getMessage(), e);
         }
@@ -118,8 +130,13 @@ public final class PieceFiles {
                     file,
                     out -> out.write(bytes),
                     () -> {
-                        boolean there = known != null && Files.isRegularFile(file);
-                        if (there && !SafeFiles.stamp(Files.readAllBytes(file)).equals(known)) {
+                        byte[] there = Files.isRegularFile(file) ? Files.readAllBytes(file) : null;
+                        if (there != null && PieceCodec.newer(there)) {
+                            throw new WrittenByNewer();
+                        }
+                        if (there != null
+                                && known != null
+                                && !SafeFiles.stamp(there).equals(known)) {
                             throw new Overtaken();
                         }
                     });

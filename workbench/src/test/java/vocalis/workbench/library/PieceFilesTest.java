@@ -65,6 +65,28 @@ class PieceFilesTest {
         assertThat(Files.readString(bad)).isEqualTo("{");
     }
 
+    /** A file of a newer program is opened to look at; nothing here writes over it. */
+    @Test
+    void aNewerFileIsNeverWrittenOver() throws Exception {
+        Path file = folder.resolve("a.vocalis.json");
+        write(Demo.pieces().get(1), file);
+        String newer =
+                Files.readString(file)
+                        .replaceFirst("\"version\" : 2", "\"version\" : 3, \"hue\" : 7");
+        Files.writeString(file, newer);
+        PieceFiles.Opened opened = PieceFiles.read(file);
+        assertThat(opened.newer()).isTrue();
+        assertThat(opened.piece()).isEqualTo(Demo.pieces().get(1));
+        for (String known : new String[] {null, opened.stamp()}) {
+            assertThatThrownBy(() -> PieceFiles.write(opened.piece(), opened.extras(), file, known))
+                    .isInstanceOf(PieceFiles.PieceFileException.class)
+                    .hasMessageContaining("a newer Vocalis wrote what lies there")
+                    .hasMessageContaining("save it to another place");
+        }
+        assertThat(Files.readString(file)).isEqualTo(newer);
+        assertThat(names()).containsExactly("a.vocalis.json");
+    }
+
     /** What somebody else wrote meanwhile is not written over unasked. */
     @Test
     void aFileChangedOnDiskIsNoticed() throws Exception {
