@@ -25,7 +25,7 @@ if "%~1"=="--demo" set "window=yes"
 if "%~1"=="--light" set "window=yes"
 if not "%~1"=="" if exist "%~1" set "window=yes"
 if defined window (
-  start "Vocalis" "%java%w" -XX:+UseSerialGC -Xms96m %newer% -cp "%here%lib\*;%here%lib\windows\*" vocalis.desktop.Launcher %*
+  start "Vocalis" "%java%w" -XX:+UseSerialGC -Xms96m -XX:SoftRefLRUPolicyMSPerMB=1 -XX:MaxHeapFreeRatio=40 %newer% -cp "%here%lib\*;%here%lib\windows\*" vocalis.desktop.Launcher %*
   exit /b 0
 )
 "%java%" -XX:+UseSerialGC %newer% -cp "%here%lib\*" vocalis.cli.Main %*

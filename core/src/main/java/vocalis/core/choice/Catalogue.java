@@ -21,8 +21,17 @@ import vocalis.core.voicing.OpenPosition;
  */
 public final class Catalogue {
 
-    /** Candidates remembered on each shelf; one takes about 400 bytes. */
-    private static final int REMEMBERED = 300_000;
+    /**
+     * Candidates remembered of whole lists, about 400 bytes each: twenty lists of a middle size,
+     * three of the longest. All lists of a neck come to 800,000, of seven strings to twice as many.
+     */
+    private static final int FOUND = 150_000;
+
+    /** Of those that lead: a neck's twelve roots and nine families come to 150,000 to 182,000. */
+    private static final int LED = 200_000;
+
+    /** Of the likeliest in a key: a neck's come to 19,000, so those of five keys stay. */
+    private static final int LIKED = 100_000;
 
     /** How many of each position lead: enough for every card that is looked at. */
     private static final int LEADING = 120;
@@ -42,13 +51,13 @@ public final class Catalogue {
     private record Asked(Query query, Key key) {}
 
     /** Best first by effort and by what the family is for. */
-    private final Memory<Query, List<Candidate>> all = new Memory<>(REMEMBERED, List::size);
+    private final Memory<Query, List<Candidate>> all = new Memory<>(FOUND, List::size);
 
     /** The first of each position: few enough that those of all twelve roots stay. */
-    private final Memory<Query, List<Candidate>> leading = new Memory<>(REMEMBERED, List::size);
+    private final Memory<Query, List<Candidate>> leading = new Memory<>(LED, List::size);
 
     /** The first few of each position in a key. */
-    private final Memory<Asked, List<Candidate>> likeliest = new Memory<>(REMEMBERED, List::size);
+    private final Memory<Asked, List<Candidate>> likeliest = new Memory<>(LIKED, List::size);
 
     /**
      * Every playable voicing of a family on a root (pitch class 0 to 11), best first by effort and
