@@ -3,6 +3,7 @@ package vocalis.sound.band;
 import vocalis.sound.dsp.Biquad;
 import vocalis.sound.dsp.BiquadChain;
 import vocalis.sound.dsp.Shaper;
+import vocalis.sound.strings.Bridge;
 import vocalis.sound.strings.Damping;
 import vocalis.sound.strings.Guitar;
 import vocalis.sound.strings.Pickup;
@@ -44,6 +45,8 @@ public final class Bass {
     private final StringPatch[] fingers;
     private final StringPatch[] picks;
     private final StringVoice voice;
+    private final Bridge bridge;
+    private final double[] still = new double[MOST];
     private final Shaper curve = new Shaper(1.6, 0.1, MOST);
     private final BiquadChain round;
     private final BiquadChain bright;
@@ -52,6 +55,7 @@ public final class Bass {
 
     public Bass(double sampleRate, long seed) {
         voice = new StringVoice(sampleRate, seed);
+        bridge = new Bridge(new StringVoice[] {voice});
         hands = new Hands(sampleRate, seed);
         round = speaker(sampleRate, FINGERS_HZ);
         bright = speaker(sampleRate, PICK_HZ);
@@ -124,9 +128,7 @@ public final class Bass {
 
     /** Writes {@code n} frames, at most {@value #MOST}. */
     public void render(double[] out, int n) {
-        for (int i = 0; i < n; i++) {
-            out[i] = voice.next(0);
-        }
+        bridge.render(out, still, 0, n);
         curve.process(out, n);
         (picked ? bright : round).process(out, n);
         for (int i = 0; i < n; i++) {

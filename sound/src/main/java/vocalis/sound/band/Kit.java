@@ -53,11 +53,16 @@ public final class Kit {
     private final Noise chance = new Noise(0x2545F4914F6CDD1DL);
     private final Hands hands;
 
-    /** Strokes on their way: frames left of each piece, and how many there are. */
+    /**
+     * Strokes on their way: frames that each piece waited for when they were last counted, how many
+     * wait, after how many frames the first of them lands, and how many have passed.
+     */
     private final int[] wait = new int[PIECES];
 
     private final double[] coming = new double[PIECES];
     private int waiting;
+    private int soonest;
+    private int passed;
 
     public Kit(double sampleRate) {
         this.sampleRate = sampleRate;
@@ -99,17 +104,27 @@ public final class Kit {
             return;
         }
         waiting += wait[piece] > 0 ? 0 : 1;
-        wait[piece] = late;
+        wait[piece] = late + passed;
         coming[piece] = hands.level(velocity);
+        land();
     }
 
+    /** Lands what has waited long enough, and finds what lands next. */
     private void land() {
+        soonest = Integer.MAX_VALUE;
         for (int p = 0; p < PIECES; p++) {
-            if (wait[p] > 0 && --wait[p] == 0) {
-                waiting--;
-                sound(p, coming[p]);
+            if (wait[p] > 0) {
+                wait[p] -= passed;
+                if (wait[p] <= 0) {
+                    wait[p] = 0;
+                    waiting--;
+                    sound(p, coming[p]);
+                } else {
+                    soonest = Math.min(soonest, wait[p]);
+                }
             }
         }
+        passed = 0;
     }
 
     private void sound(int piece, double velocity) {
@@ -157,6 +172,7 @@ public final class Kit {
         java.util.Arrays.fill(level, 0);
         java.util.Arrays.fill(wait, 0);
         waiting = 0;
+        passed = 0;
         click = 0;
         kickHead.silence();
         snareHead.silence();
@@ -171,14 +187,12 @@ public final class Kit {
 
     /** One frame of the kit without the click. */
     public double next() {
-        if (waiting > 0) {
+        if (waiting > 0 && ++passed >= soonest) {
             land();
         }
         double noise = chance.next();
         double y = 0;
         double hats = level[Piece.HAT.ordinal()] + level[Piece.OPEN_HAT.ordinal()];
-        double high = hatNoise.next(noise);
-        double mid = snareNoise.next(noise);
         if (level[0] > SILENT) {
             sweep *= sweepFall;
             y += 0.95 * level[0] * sine(0, 48 + 112 * sweep);
@@ -187,10 +201,12 @@ public final class Kit {
         }
         if (level[1] > SILENT) {
             body *= bodyFall;
-            double hiss = 0.42 * mid + WIRES * wires.next(noise);
+            double hiss = 0.42 * snareNoise.next(noise) + WIRES * wires.next(noise);
             y += level[1] * (0.5 * body * sine(1, 188) + hiss) + SNARE_HEAD * snareHead.next();
         }
-        y += 0.3 * hats * high;
+        if (hats > SILENT) {
+            y += 0.3 * hats * hatNoise.next(noise);
+        }
         y += toms();
         double crash = level[Piece.CRASH.ordinal()];
         if (crash > SILENT) {

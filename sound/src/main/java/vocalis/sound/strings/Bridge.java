@@ -19,6 +19,7 @@ public final class Bridge {
 
     private final StringVoice[] strings;
     private final StringVoice[] live;
+    private final boolean[] answering;
     private final double[][] along;
     private final double[][] across;
     private int lively;
@@ -27,6 +28,7 @@ public final class Bridge {
     public Bridge(StringVoice[] strings) {
         this.strings = strings.clone();
         live = new StringVoice[strings.length];
+        answering = new boolean[strings.length];
         along = new double[strings.length][MOST];
         across = new double[strings.length][MOST];
     }
@@ -71,6 +73,7 @@ public final class Bridge {
 
     private void ahead(double[] out, double[] air, double share, int from, int n) {
         for (int k = 0; k < lively; k++) {
+            answering[k] = live[k].answers();
             live[k].runAhead(along[k], across[k], n);
         }
         tie(air, share, from, n);
@@ -89,7 +92,7 @@ public final class Bridge {
             }
             double blown = share * air[from + i];
             for (int k = 0; k < lively; k++) {
-                if (live[k].answers()) {
+                if (answering[k]) {
                     double own = i == 0 ? live[k].bridge() : along[k][i - 1];
                     along[k][i] -= StringVoice.COUPLING * (sum - own + blown);
                 }

@@ -71,9 +71,14 @@ public final class Plane {
     void follow(
             int write, double[] delays, double gain, double pole, double c, double[] out, int n) {
         double[] t = taps;
+        double delay = -1;
+        int whole = 0;
         for (int i = 0; i < n; i++) {
-            int whole = (int) delays[i] - 2;
-            StringPatch.lagrange(delays[i] - whole, t);
+            if (delays[i] != delay) {
+                delay = delays[i];
+                whole = (int) delay - 2;
+                StringPatch.lagrange(delay - whole, t);
+            }
             int read = write + i - whole;
             double x = t[0] * at(read) + t[1] * at(read - 1) + t[2] * at(read - 2);
             double y = t[3] * at(read - 3) + t[4] * at(read - 4) + t[5] * at(read - 5);
@@ -143,8 +148,10 @@ public final class Plane {
     double write(int frame, double[] v, int n) {
         double most = 0;
         for (int i = 0; i < n; i++) {
-            line[(frame + i) & MASK] = v[i];
-            most = Math.max(most, Math.abs(v[i]));
+            double x = v[i];
+            line[(frame + i) & MASK] = x;
+            double a = Math.abs(x);
+            most = a > most ? a : most;
         }
         return most;
     }

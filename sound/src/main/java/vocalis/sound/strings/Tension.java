@@ -22,11 +22,18 @@ final class Tension {
 
     private static final double A_CENT = Math.log(2) / 1200;
 
+    /**
+     * Frames for which the pitch stays: the loop's length then steps by under 0.003 frames, 12,000
+     * times a second, above what any cabinet lets through.
+     */
+    static final int HELD = 4;
+
     private final double fall;
     private double cents;
+    private int held;
 
     Tension(double sampleRate) {
-        fall = Math.exp(-1 / (SECONDS * sampleRate));
+        fall = Math.exp(-HELD / (SECONDS * sampleRate));
     }
 
     /**
@@ -36,6 +43,7 @@ final class Tension {
      */
     void strike(double force) {
         double hard = force / Excitation.USUAL_VELOCITY;
+        held = HELD;
         cents = Math.min(MOST_CENTS, CENTS * Math.pow(hard, BY_FORCE));
     }
 
@@ -54,6 +62,9 @@ final class Tension {
 
     /** Goes on by a frame. */
     void pass() {
-        cents = cents < NONE ? 0 : cents * fall;
+        if (--held == 0) {
+            held = HELD;
+            cents = cents < NONE ? 0 : cents * fall;
+        }
     }
 }

@@ -68,6 +68,10 @@ class BridgeTest {
             case 6 -> v.stopAt(bank.patch(s, fret, Damping.OPEN), 3000, 0);
             case 7 -> v.free(bank.patch(s, 0, Damping.OPEN));
             case 8 -> v.vibrato(fret);
+            case 9 -> {
+                v.pluck(bank.patch(s, fret, Damping.OPEN), 0.9, fret);
+                v.pinch(2 + fret % 7);
+            }
             default -> {}
         }
     }
