@@ -70,10 +70,12 @@ public record Key(Spelling tonic, Mode mode) {
 
     /** The scale's notes, in any octave. */
     public PitchClassSet pitchClasses() {
-        return PitchClassSet.of(
-                mode.degrees().stream()
-                        .mapToInt(d -> tonic.pitchClass() + d.semitones())
-                        .toArray());
+        int root = tonic.pitchClass();
+        int bits = 0;
+        for (Degree d : mode.degrees()) {
+            bits |= 1 << Math.floorMod(root + d.semitones(), 12);
+        }
+        return new PitchClassSet(bits);
     }
 
     /**
@@ -111,9 +113,12 @@ public record Key(Spelling tonic, Mode mode) {
 
     /** The key that players write for this one: itself, unless its scale has double accidentals. */
     public Key said() {
-        return scale().stream().anyMatch(s -> Math.abs(s.alter()) > 1)
-                ? new Key(Spelling.plain(tonic.pitchClass()), mode)
-                : this;
+        for (Degree d : mode.degrees()) {
+            if (Math.abs(tonic.above(d).alter()) > 1) {
+                return new Key(Spelling.plain(tonic.pitchClass()), mode);
+            }
+        }
+        return this;
     }
 
     /** The spelled note of a MIDI number. */

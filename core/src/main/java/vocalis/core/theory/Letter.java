@@ -10,6 +10,8 @@ public enum Letter {
     A(9),
     B(11);
 
+    private static final Letter[] ALL = values();
+
     private final int semitones;
 
     Letter(int semitones) {
@@ -23,6 +25,6 @@ public enum Letter {
 
     /** The letter {@code steps} staff steps up (negative: down); wraps from B to C. */
     public Letter plus(int steps) {
-        return values()[Math.floorMod(ordinal() + steps, 7)];
+        return ALL[Math.floorMod(ordinal() + steps, 7)];
     }
 }
