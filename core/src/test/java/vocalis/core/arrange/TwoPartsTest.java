@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import vocalis.core.derive.Derived;
 import vocalis.core.derive.Deriver;
@@ -46,6 +47,7 @@ import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 
 /** Two guitars and a bass against each other: cases worked out by hand, and what is found. */
+@Tag("thorough")
 class TwoPartsTest {
 
     private static Riff held(String shape) {

@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
@@ -19,6 +20,7 @@ import vocalis.core.voicing.Family;
 import vocalis.core.voicing.OpenPosition;
 
 /** What is found quickly against what is found whole, on necks that differ. */
+@Tag("thorough")
 class CatalogueTest {
 
     private static final Catalogue CATALOGUE = new Catalogue();

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import vocalis.core.check.Check;
 import vocalis.core.choice.Catalogue;
@@ -24,6 +25,7 @@ import vocalis.core.riff.Tone;
 import vocalis.core.theory.Key;
 
 /** Riffs made by rule. */
+@Tag("thorough")
 class SparksTest {
 
     private static final Catalogue CATALOGUE = new Catalogue();

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -35,6 +36,7 @@ import vocalis.core.voicing.Voicing;
  * What rows by intent have that a player would keep: over six progressions on four grounds in the
  * long run, over three of them in the short one.
  */
+@Tag("thorough")
 class KeptRowsTest {
 
     private static final Catalogue CATALOGUE = new Catalogue();

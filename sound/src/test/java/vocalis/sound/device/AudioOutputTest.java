@@ -9,6 +9,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Isolated;
 import vocalis.sound.Measure;
@@ -18,6 +19,7 @@ import vocalis.sound.engine.Program;
 import vocalis.sound.engine.ProgramBuilder;
 import vocalis.sound.engine.Source;
 
+@Tag("thorough")
 @Isolated("keeps real time")
 class AudioOutputTest {
 
