@@ -13,6 +13,7 @@ import vocalis.core.score.ScoreNote;
 import vocalis.desktop.writing.FingerVoices;
 import vocalis.desktop.writing.LaneModel;
 import vocalis.desktop.writing.TouchEdits;
+import vocalis.workbench.words.TechniqueWords;
 
 /** The menu of what fingers and palm can do to the stroke under the caret. */
 final class Embellish {
@@ -20,17 +21,6 @@ final class Embellish {
     private static final int SEMITONE = 100;
     private static final int WIDE_CENTS = 90;
     private static final double SLOW_HZ = 3.8;
-
-    /** How far over the note partials 2 to 8 lie. */
-    private static final List<String> PINCHED =
-            List.of(
-                    "an octave up",
-                    "an octave and a fifth up",
-                    "two octaves up",
-                    "two octaves and a third up",
-                    "two octaves and a fifth up",
-                    "two octaves and a flat seventh up",
-                    "three octaves up");
 
     private Embellish() {}
 
@@ -163,12 +153,9 @@ final class Embellish {
         Menu picked = new Menu("Tremolo, pinch harmonic");
         add(picked.getItems(), "Tremolo in sixteenths", () -> touches.tremolo(4));
         add(picked.getItems(), "Tremolo in thirty-seconds", () -> touches.tremolo(8));
-        for (int k = 0; k < PINCHED.size(); k++) {
-            int partial = k + 2;
-            add(
-                    picked.getItems(),
-                    "Pinch harmonic, " + PINCHED.get(k),
-                    () -> touches.pinch(partial));
+        for (int k = 2; k <= Touch.Pinch.HIGHEST; k++) {
+            int partial = k;
+            add(picked.getItems(), capital(TechniqueWords.pinch(k)), () -> touches.pinch(partial));
         }
         return picked;
     }
@@ -178,7 +165,7 @@ final class Embellish {
         Manner now = lane.strokeAtCaret().map(Stroke::manner).orElse(Manner.PLAIN);
         for (Manner m : Manner.values()) {
             if (m != Manner.PLAIN) {
-                String words = Character.toUpperCase(m.words().charAt(0)) + m.words().substring(1);
+                String words = capital(m.words());
                 add(
                         manners.getItems(),
                         words + (now == m ? "  ✓" : ""),
@@ -186,6 +173,10 @@ final class Embellish {
             }
         }
         return manners;
+    }
+
+    private static String capital(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
     private static void add(List<MenuItem> to, String text, Runnable action) {

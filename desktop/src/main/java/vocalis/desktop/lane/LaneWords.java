@@ -8,7 +8,9 @@ import vocalis.core.pattern.Stroke;
 import vocalis.core.riff.Riff;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
+import vocalis.core.score.ScoreNote;
 import vocalis.desktop.writing.LaneScreen;
+import vocalis.workbench.words.TechniqueWords;
 
 /** What the lane says of an onset: the word under it, and what it means. */
 final class LaneWords {
@@ -36,6 +38,14 @@ final class LaneWords {
         event(o).filter(Stroke.class::isInstance)
                 .map(e -> ((Stroke) e).struck().label())
                 .ifPresent(l -> said.append(": ").append(l).append(" of the chord's voices"));
+        for (ScoreNote n : o.notes()) {
+            String done = TechniqueWords.of(n);
+            if (!done.isEmpty()) {
+                int string =
+                        model.derived().score().board().instrument().tuning().number(n.string());
+                said.append("; string ").append(string).append(": ").append(done);
+            }
+        }
         return said.toString();
     }
 

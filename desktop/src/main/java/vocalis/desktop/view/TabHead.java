@@ -17,7 +17,7 @@ import vocalis.formats.sheet.Written;
  * @param at ticks from the start of the score
  * @param sign what leads to it: h, p, / or \\; empty for a note that is struck
  * @param fret as it is written: brackets where it goes on from before, × where it is dead
- * @param marks what is done there besides: b, r, ~, tr, ph
+ * @param marks what is done there besides: b, r, ~, tr, ph with its partial; words stand apart
  */
 public record TabHead(long at, String sign, String fret, String marks) {
 
@@ -35,7 +35,9 @@ public record TabHead(long at, String sign, String fret, String marks) {
             } else {
                 TabHead last = all.remove(all.size() - 1);
                 String mark = t.kind().moves() ? sign + t.to() : sign;
-                all.add(new TabHead(last.at, last.sign, last.fret, last.marks + mark));
+                boolean words = !last.marks.isEmpty() && mark.length() > 1;
+                String marks = last.marks + (words ? " " : "") + mark;
+                all.add(new TabHead(last.at, last.sign, last.fret, marks));
             }
             fret = t.kind().moves() ? t.to() : fret;
         }
@@ -51,7 +53,7 @@ public record TabHead(long at, String sign, String fret, String marks) {
             case RELEASE -> "r";
             case VIBRATO -> "~";
             case TREMOLO -> "tr";
-            case PINCH -> "ph";
+            case PINCH -> "ph" + t.to();
         };
     }
 
