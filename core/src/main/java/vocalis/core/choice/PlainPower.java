@@ -14,10 +14,19 @@ import vocalis.core.voicing.Voicing;
  */
 public final class PlainPower {
 
+    /** How far over its root the middle of root, fifth and octave lies, in semitones. */
+    private static final double MIDDLE = 19 / 3.0;
+
+    private static final int FARTHEST = 6;
+
     private PlainPower() {}
 
     /**
-     * The plain power chord to measure a voicing against: the voicing itself where it is one.
+     * The plain power chord to measure a voicing against: the voicing itself where it is one; on
+     * the same bass where that is the root; otherwise the one that lies about where the voicing
+     * lies, for a fourth is its power chord without the low root and not one an octave higher.
+     * Where the neck has none on that root within half an octave, the one on any root that lies
+     * nearest: roughness is a matter of register.
      *
      * @param root pitch class 0 to 11
      * @return empty where the tuning has no such shape within four frets
@@ -25,30 +34,48 @@ public final class PlainPower {
     public static Optional<Voicing> against(Voicing v, int root) {
         int bass = v.bass();
         boolean itself = v.midi().equals(List.of(bass, bass + 7, bass + 12));
-        return itself && Math.floorMod(bass, 12) == root
-                ? Optional.of(v)
-                : nearest(v.board(), root, bass);
+        boolean onRoot = Math.floorMod(bass, 12) == root;
+        if (itself && onRoot) {
+            return Optional.of(v);
+        }
+        double middle = v.midi().stream().mapToInt(m -> m).average().orElse(bass) - MIDDLE;
+        double at = onRoot ? bass : middle;
+        Optional<Voicing> own = nearest(all(v.board(), root, v.board().strings() - 2), at);
+        if (own.isPresent() && Math.abs(own.get().bass() - at) <= FARTHEST) {
+            return own;
+        }
+        List<Voicing> any = new ArrayList<>();
+        for (int r = 0; r < 12; r++) {
+            any.addAll(all(v.board(), r, v.board().strings() - 2));
+        }
+        return nearest(any, at);
     }
 
     /** The plain power chord of a root in its usual place, on the two lowest strings. */
     public static Optional<Voicing> on(Fretboard board, int root) {
         return all(board, root, 2).stream()
+                .filter(PlainPower::fretted)
                 .min(Comparator.comparingInt(v -> v.shape().lowestFretted()));
     }
 
-    /** The one whose root lies nearest to a note, the lower of two. */
-    private static Optional<Voicing> nearest(Fretboard board, int root, int midi) {
-        return all(board, root, board.strings() - 2).stream()
+    /** The one whose root lies nearest to a note, the lower of two, fretted rather than open. */
+    private static Optional<Voicing> nearest(List<Voicing> all, double midi) {
+        return all.stream()
                 .min(
-                        Comparator.comparingInt((Voicing v) -> Math.abs(v.bass() - midi))
+                        Comparator.comparingDouble((Voicing v) -> Math.abs(v.bass() - midi))
                                 .thenComparingInt(Voicing::bass)
+                                .thenComparing(v -> !fretted(v))
                                 .thenComparingInt(v -> v.shape().lowestFretted()));
+    }
+
+    private static boolean fretted(Voicing v) {
+        return v.soundings().stream().allMatch(s -> s.fret() > 0);
     }
 
     private static List<Voicing> all(Fretboard board, int root, int lowStrings) {
         List<Voicing> all = new ArrayList<>();
         for (int low = 0; low < lowStrings; low++) {
-            for (int fret = 1; fret <= board.frets(); fret++) {
+            for (int fret = 0; fret <= board.frets(); fret++) {
                 int midi = board.midi(low, fret);
                 int fifth = midi + 7 - board.midi(low + 1, 0);
                 int octave = midi + 12 - board.midi(low + 2, 0);
@@ -69,6 +96,6 @@ public final class PlainPower {
     }
 
     private static boolean near(Fretboard board, int fret, int other) {
-        return other >= 1 && other <= board.frets() && Math.abs(other - fret) <= 4;
+        return other >= Math.min(1, fret) && other <= board.frets() && Math.abs(other - fret) <= 4;
     }
 }

@@ -265,7 +265,7 @@ final class ComparePage implements ExplorePage {
     }
 
     /** A low third under gain has about 0.3. */
-    private static final double MOST_MUD = 0.5;
+    private static final double MOST_MUD = 0.8;
 
     /** Growl, mud and bite, each on one scale for all columns. */
     private void gain(int column, GainReadings.Against a) {

@@ -19,8 +19,9 @@ import vocalis.sound.engine.StringBank;
  * that are no partial of any string but a simple combination of two fundamentals are ghosts;
  * others, from partials far up that stiffness has moved, are no notes and told together ({@link
  * Mixture}). Roughness after Plomp and Levelt (1965) and Sethares (1993) is reckoned over the lines
- * up to {@value #ROUGH_TO_HZ} Hz and down to {@value #ROUGH_FLOOR_DB} dB, their amplitudes scaled
- * to the whole sound's: one strong partial more or less changes little.
+ * up to {@value #ROUGH_TO_HZ} Hz and down to {@value #ROUGH_FLOOR_DB} dB, in full from {@value
+ * #ROUGH_EDGE_DB} dB over that, their amplitudes scaled to the whole sound's: one strong partial
+ * more or less changes little.
  */
 public final class GainAnalysis {
 
@@ -33,9 +34,14 @@ public final class GainAnalysis {
     /** Frames of the spectrum: 1.37 s at 48 kHz. */
     public static final int WINDOW = 65536;
 
+    private static final double MUD_EDGE_HZ = 50;
+
     private static final double SETTLE_SECONDS = 0.25;
     private static final double GHOST_FLOOR_DB = -50;
-    private static final double ROUGH_FLOOR_DB = -30;
+    private static final double ROUGH_FLOOR_DB = -38;
+
+    /** So far over the floor a line counts in full: one that is a little louder makes no step. */
+    private static final double ROUGH_EDGE_DB = 8;
 
     /**
      * Above this the lines of any distorted note lie within one critical band of each other and rub
@@ -274,11 +280,12 @@ public final class GainAnalysis {
     private static double[] roughness(List<Line> lines) {
         double whole =
                 Math.sqrt(lines.stream().mapToDouble(l -> l.amplitude() * l.amplitude()).sum());
-        double floor = whole * Math.pow(10, ROUGH_FLOOR_DB / 20);
         List<Line> strong =
                 Spectrum.merged(
                         lines.stream()
-                                .filter(l -> l.amplitude() > floor && l.hz() < ROUGH_TO_HZ)
+                                .filter(l -> l.hz() < ROUGH_TO_HZ)
+                                .map(l -> new Line(l.hz(), counted(l.amplitude(), whole)))
+                                .filter(l -> l.amplitude() > 0)
                                 .toList(),
                         MERGED_CENTS,
                         SLOWEST_ROUGH_HZ);
@@ -292,10 +299,23 @@ public final class GainAnalysis {
                         Roughness.pair(
                                 a.hz(), a.amplitude() / whole, b.hz(), b.amplitude() / whole);
                 sum += r;
-                mud += (a.hz() + b.hz()) / 2 < MUD_HZ ? r : 0;
+                mud += r * low((a.hz() + b.hz()) / 2);
             }
         }
         return new double[] {2 * sum, 2 * mud};
+    }
+
+    /**
+     * What of the roughness about a frequency is mud: all under 200 Hz, half at 250, none over 300.
+     */
+    private static double low(double hz) {
+        return Math.max(0, Math.min(1, 0.5 + (MUD_HZ - hz) / (2 * MUD_EDGE_HZ)));
+    }
+
+    /** What of a line counts: all of a loud one, nothing under the floor, and a part between. */
+    private static double counted(double amplitude, double whole) {
+        double over = 20 * Math.log10(amplitude / whole + 1e-12) - ROUGH_FLOOR_DB;
+        return amplitude * Math.max(0, Math.min(1, over / ROUGH_EDGE_DB));
     }
 
     /** The slowest difference between two strong neighbouring lines that is still a beat. */

@@ -18,9 +18,14 @@ import vocalis.workbench.playing.GainReadings;
 /** What gain makes of a voicing, in a guitarist's words. */
 public final class GainWords {
 
-    private static final double STEADY = 1.2;
+    private static final double STEADY = 1.1;
+    private static final double SAID_BY_NUMBER = 1.2;
     private static final double ROUGH = 1.35;
-    private static final double MUDDY = 0.18;
+    private static final double MUDDY = 0.27;
+
+    /** So much more mud than the plain power chord has is told of a chord that is as steady. */
+    private static final double MUDDIER = 1.5;
+
     private static final double LOUD_DB = -18;
 
     private final Optional<Key> key;
@@ -102,6 +107,8 @@ public final class GainWords {
             parts.add("One note alone: nothing clashes with it.");
         } else if (growl < STEADY) {
             parts.add("As steady" + than + ".");
+        } else if (growl < SAID_BY_NUMBER) {
+            parts.add("A little rougher than the plain power chord.");
         } else {
             parts.add(
                     String.format(Locale.ROOT, "%.1f times as rough", growl)
@@ -115,7 +122,8 @@ public final class GainWords {
                 .filter(g -> g.db() > LOUD_DB)
                 .findFirst()
                 .ifPresent(g -> parts.add(loudest(g)));
-        if (a.reading().mud() > MUDDY && growl >= STEADY) {
+        boolean muddier = a.reading().mud() > MUDDIER * a.plain().mud();
+        if (a.reading().mud() > MUDDY && muddier) {
             parts.add("Much of the roughness lies below 250 Hz: mud.");
         }
         return String.join(" ", parts);

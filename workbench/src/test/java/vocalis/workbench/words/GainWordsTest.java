@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.PlainPower;
 import vocalis.core.instrument.Fretboard;
@@ -53,6 +55,49 @@ class GainWordsTest {
         }
     }
 
+    /**
+     * A fourth is its power chord without the low root, so it is measured against that one; a chord
+     * on its root against the power chord on the same bass, open where there is no other (common
+     * practice).
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "x-x-2-2-x-x,9,5-7-7-x-x-x",
+        "x-7-7-x-x-x,9,5-7-7-x-x-x",
+        "x-x-7-7-x-x,2,x-5-7-7-x-x",
+        "x-x-2-2-2-x,9,5-7-7-x-x-x",
+        "8-8-x-x-x-x,5,1-3-3-x-x-x",
+        "x-0-2-2-2-0,9,5-7-7-x-x-x",
+        "0-2-2-1-0-0,4,0-2-2-x-x-x",
+        "3-2-0-0-0-3,7,3-5-5-x-x-x",
+        "x-x-7-9-x-x,9,x-x-x-2-5-5",
+        "5-5-x-x-x-x,2,1-3-3-x-x-x"
+    })
+    void aChordIsMeasuredInItsOwnRegister(String shape, int root, String against) {
+        assertThat(PlainPower.against(voicing(shape, root), root).map(v -> v.shape().text()))
+                .contains(against);
+    }
+
+    /** Fourths are about as steady under gain as power chords (players' experience). */
+    @ParameterizedTest
+    @CsvSource({
+        "x-x-2-2-x-x,9",
+        "x-7-7-x-x-x,9",
+        "x-x-7-7-x-x,2",
+        "5-5-x-x-x-x,2",
+        "x-x-9-9-x-x,4"
+    })
+    void aFourthIsSteady(String shape, int root) {
+        var a =
+                readings.of(
+                        voicing(shape, root),
+                        root,
+                        ground(Tone.GAIN),
+                        Controls.USUAL,
+                        new double[0]);
+        assertThat(a.growl()).as(shape).isLessThan(1.3);
+    }
+
     @Test
     void aPowerChordIsMeasuredAgainstItself() {
         var a =
@@ -86,6 +131,17 @@ class GainWordsTest {
         var again = readings.of(third, 9, ground(Tone.GAIN), Controls.USUAL, new double[0]);
         assertThat(again.reading()).as("remembered").isSameAs(a.reading());
         assertThat(again.plain()).isSameAs(a.plain());
+    }
+
+    /** A third on the lowest strings is mud to players, however rough the fifth beside it is. */
+    @Test
+    void aLowThirdIsNotCalledSteady() {
+        Ground lowD = Demo.pieces().get(0).riff().ground();
+        assertThat(lowD.instrument().tuning()).isEqualTo(Tuning.LOW_D);
+        Voicing low = new Voicing(Shape.parse("7-4-x-x-x-x"), lowD.board(), 9);
+        var a = readings.of(low, 9, lowD, Controls.USUAL, new double[0]);
+        String words = new GainWords(low, Optional.empty()).summary(a, Tone.GAIN);
+        assertThat(words).doesNotContain("As steady").contains("mud");
     }
 
     @Test
