@@ -156,7 +156,7 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
         double right = geometry.rungRight(chord);
         double left = geometry.rungLeft(chord) + 0.55 * (right - geometry.rungLeft(chord));
         boolean chosen = i == model.caret().chord();
-        boolean named = false;
+        Ghost named = null;
         GainWords words = new GainWords(reads.get(i).voicing(), Optional.of(model.key()));
         for (Ghost ghost : reads.get(i).against().reading().ghosts()) {
             double y = geometry.y(ghost.midi() + ghost.cents() / 100);
@@ -170,10 +170,12 @@ public final class VoiceBandSkin extends CanvasSkin<VoiceBand> {
             stroke(g, c.dim(), ghost.db() > GHOST_DB / 2 ? 3 : 2, left, y, right, y);
             g.setLineDashes();
             meansGhost(words, ghost, left, right, y);
-            if (chosen && !named && right - left > 70) {
-                paintGhostName(g, "added " + words.note(ghost.midi()).symbol(), y, right);
-                named = true;
-            }
+            named = named == null ? ghost : named;
+        }
+        // Over all of them: a name that a line ran through could not be read.
+        if (chosen && named != null && right - left > 70) {
+            double y = geometry.y(named.midi() + named.cents() / 100);
+            paintGhostName(g, "added " + words.note(named.midi()).symbol(), y, right);
         }
         g.setLineCap(StrokeLineCap.BUTT);
     }
