@@ -101,6 +101,9 @@ class CaretWindowTest extends WindowDriver {
         assertThat(riff().roots()).hasSize(32);
         await("overview", () -> robot.lookup(".overview").tryQuery().isPresent());
         Node overview = robot.lookup(".overview").query();
+        // It is there before it is laid out, and would take a click for its beginning.
+        await("laid out", () -> fx(() -> overview.getLayoutBounds().getWidth() > 300));
+        settle();
         fx(
                 () -> {
                     var b = overview.getLayoutBounds();
