@@ -58,10 +58,12 @@ public final class Standard {
                         ? PieceFiles.opened(System.in.readAllBytes(), "standard input")
                         : PieceFiles.read(file);
         if (read.newer()) {
-            System.err.println(
+            PrintWriter err = text(System.err, charset());
+            err.println(
                     "vocalis: "
                             + file
                             + ": a newer Vocalis wrote it; what only that one knows is left out");
+            err.flush();
         }
         return read;
     }

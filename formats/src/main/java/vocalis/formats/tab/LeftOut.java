@@ -50,13 +50,15 @@ final class LeftOut {
     }
 
     /**
-     * That of the widest system; five of a guitar's six strings are a guitar in standard tuning.
+     * That of the widest system; four or five of a guitar's six strings are a guitar in standard
+     * tuning.
      */
     private static Optional<Tuning> among(List<TabSystem> systems, int most) {
         for (TabSystem s : systems) {
             List<String> letters = letters(s);
             if (s.lines().size() == most && !letters.isEmpty()) {
-                if (most == 5 && places(letters, Tuning.STANDARD) != null) {
+                boolean fewer = most < Tuning.STANDARD.strings();
+                if (fewer && places(letters, Tuning.STANDARD) != null) {
                     return Optional.of(Tuning.STANDARD);
                 }
                 List<String> upward = new ArrayList<>(letters);

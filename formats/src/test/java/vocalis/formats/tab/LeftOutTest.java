@@ -63,6 +63,10 @@ class LeftOutTest {
     void aGuitarIsKnownByFiveOfItsStrings() throws Exception {
         Imported five = TabText.read(without(5));
         assertThat(five.sheet().score().board().strings()).isEqualTo(6);
+        assertThat(five.remarks()).anyMatch(r -> r.startsWith("Only 5 of 6 strings have a line"));
+        Imported four = TabText.read(without(4, 5));
+        assertThat(four.sheet().score().board().strings()).isEqualTo(6);
+        assertThat(four.remarks()).anyMatch(r -> r.startsWith("Only 4 of 6 strings have a line"));
         Imported two = TabText.read(without() + "\n" + without(0, 5));
         assertThat(two.sheet().score().board().strings()).isEqualTo(6);
         assertThat(two.remarks()).anyMatch(r -> r.startsWith("Only 4 of 6 strings have a line"));

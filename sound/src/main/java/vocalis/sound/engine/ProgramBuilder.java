@@ -150,6 +150,9 @@ public final class ProgramBuilder {
             int to,
             long lasting,
             double hz) {
+        if (gesture == Program.Gesture.PINCH && (to < 2 || to > 8)) {
+            throw new IllegalArgumentException("a pinch leaves partial 2 to 8, not " + to);
+        }
         int i = next(Program.GESTURE, tick);
         part[i] = (byte) guitar;
         string[i] = (byte) stringIndex;

@@ -18,6 +18,9 @@ package vocalis.sound.strings;
  */
 final class Contact {
 
+    /** The highest partial that a thumb leaves. */
+    static final int HIGHEST = 8;
+
     /** What of the movement there a thumb takes: as much as a matched load. */
     static final double THUMB = 0.5;
 
@@ -70,7 +73,7 @@ final class Contact {
      * @param partial 2 to 8
      */
     void touch(StringPatch p, int partial) {
-        double apart = node(partial, FROM_NUT) * sampleRate / p.partialHz(partial);
+        double apart = node(partial, FROM_NUT) * p.partialFrames[partial];
         near = (int) Math.floor((p.delayFrames - apart) / 2);
         far = near + (int) Math.floor(apart);
         between = apart - Math.floor(apart);

@@ -38,6 +38,9 @@ public final class StringPatch {
     /** No loop gains, at no frequency. */
     private static final double MOST_ACROSS = 0.99995;
 
+    /** No partial is told nearer to half the sample rate, as a share of the whole. */
+    private static final double HIGHEST_PARTIAL = 0.49;
+
     private static final double STIFFNESS_FITTED_AT_HZ = 2000;
 
     /** Decay time of a string that a finger or the hand stops, in seconds; set by ear. */
@@ -48,6 +51,10 @@ public final class StringPatch {
 
     final double hz;
     final double periodFrames;
+
+    /** Frames of one period of each partial to {@link Contact#HIGHEST}, from the second at 2. */
+    final double[] partialFrames = new double[Contact.HIGHEST + 1];
+
     final double delayFrames;
     final int delay;
     final double[] taps = new double[TAPS];
@@ -87,6 +94,9 @@ public final class StringPatch {
         this.hardness = b.guitar.hardness();
         this.under = b.under;
         this.sampleRate = b.sampleRate;
+        for (int n = 2; n < partialFrames.length; n++) {
+            partialFrames[n] = sampleRate / partialHz(n);
+        }
     }
 
     /**
@@ -117,20 +127,26 @@ public final class StringPatch {
      * @param n 1 for the fundamental
      */
     public double partialHz(int n) {
-        double low = 0.9 * n * hz;
-        double high = Math.min(1.6 * n * hz, 0.49 * sampleRate);
+        // The phase lag grows evenly, so the secant rule is there in a few steps.
         double d = loopDelay(hz);
-        for (int i = 0; i < 50; i++) {
-            double f = (low + high) / 2;
-            double w = 2 * Math.PI * f / sampleRate;
-            double phase = w * d + lossPhase(lossPole, w) + ALLPASSES * allpassPhase(allpass, w);
-            if (phase < 2 * Math.PI * n) {
-                low = f;
-            } else {
-                high = f;
-            }
+        double highest = HIGHEST_PARTIAL * sampleRate;
+        double before = Math.min(n * hz, highest / 1.001);
+        double now = before * 1.001;
+        double lagBefore = lag(before, d) - 2 * Math.PI * n;
+        for (int i = 0; i < 20 && Math.abs(now - before) > 1e-12 * now; i++) {
+            double lag = lag(now, d) - 2 * Math.PI * n;
+            double next = Math.min(highest, now - lag * (now - before) / (lag - lagBefore));
+            before = now;
+            lagBefore = lag;
+            now = next;
         }
-        return (low + high) / 2;
+        return now;
+    }
+
+    /** Phase lag of one way around the loop in radians. */
+    private double lag(double atHz, double delay) {
+        double w = 2 * Math.PI * atHz / sampleRate;
+        return w * delay + lossPhase(lossPole, w) + ALLPASSES * allpassPhase(allpass, w);
     }
 
     /** Frequency in Hz of the first partial. */

@@ -12,7 +12,9 @@ import java.util.Optional;
 final class OtherFiles {
 
     private static final String SOUND =
-            " is sound: play it in from a recording, or write it down with ./vocalis transcribe";
+            " is sound: import it under its own ending, or write it down with ./vocalis transcribe";
+    private static final String PACKED =
+            " is sound: save it as WAV, which can be imported and written down";
     private static final String PICTURE =
             " is a picture: type the tab, or export MusicXML or MIDI where it was written";
 
@@ -21,10 +23,10 @@ final class OtherFiles {
     static {
         BEGINS.put("RIFF....WAVE", "this WAV file" + SOUND);
         BEGINS.put("FORM....AIF", "this AIFF file" + SOUND);
-        BEGINS.put("fLaC", "this FLAC file" + SOUND);
-        BEGINS.put("OggS", "this Ogg file" + SOUND);
-        BEGINS.put("ID3", "this MP3 file" + SOUND);
-        BEGINS.put("\u00FF[\u00FB\u00F3\u00F2]", "this MP3 file" + SOUND);
+        BEGINS.put("fLaC", "this FLAC file" + PACKED);
+        BEGINS.put("OggS", "this Ogg file" + PACKED);
+        BEGINS.put("ID3", "this MP3 file" + PACKED);
+        BEGINS.put("\u00FF[\u00FB\u00F3\u00F2]", "this MP3 file" + PACKED);
         BEGINS.put("\u0089PNG", "this PNG file" + PICTURE);
         BEGINS.put("\u00FF\u00D8\u00FF", "this JPEG file" + PICTURE);
         BEGINS.put("GIF8", "this GIF file" + PICTURE);

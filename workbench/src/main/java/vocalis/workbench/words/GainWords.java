@@ -116,7 +116,7 @@ public final class GainWords {
                             + (growl > ROUGH && tone != Tone.CLEAN ? ": it growls." : "."));
         }
         if (a.reading().ghosts().isEmpty() && notes.size() > 1 && tone != Tone.CLEAN) {
-            parts.add("The distortion adds no note that the chord has not.");
+            parts.add("The distortion adds no note that stands out.");
         }
         a.reading().ghosts().stream()
                 .filter(g -> g.db() > LOUD_DB)

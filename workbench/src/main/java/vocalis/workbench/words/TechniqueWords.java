@@ -32,6 +32,10 @@ public final class TechniqueWords {
 
     /** All that is done to a note, in the order of time; empty where nothing is. */
     public static String of(ScoreNote n) {
+        if (n.techniques().isEmpty()) {
+            // Asked of every note that is painted.
+            return "";
+        }
         return String.join("; ", n.techniques().stream().map(TechniqueWords::of).toList());
     }
 

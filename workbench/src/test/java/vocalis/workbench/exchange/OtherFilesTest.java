@@ -49,6 +49,15 @@ class OtherFilesTest {
         assertThatThrownBy(() -> Exchange.read(long_)).hasMessageContaining(told);
     }
 
+    /** What our reader of recordings cannot read is not sent to it. */
+    @Test
+    void packedSoundIsToBeSavedAsWav() {
+        for (String begins : new String[] {"fLaC", "OggS", "ID3"}) {
+            assertThatThrownBy(() -> Exchange.read((begins + "\0\0\0\0\0\0").getBytes()))
+                    .hasMessageContaining("save it as WAV");
+        }
+    }
+
     @Test
     void aRiffAndAWebPageAreNamed() {
         assertThatThrownBy(() -> Exchange.read("{\n \"format\" : \"vocalis\"}".getBytes()))
