@@ -18,9 +18,6 @@ package vocalis.sound.strings;
  */
 final class Contact {
 
-    /** The highest partial that a thumb leaves. */
-    static final int HIGHEST = 8;
-
     /** What of the movement there a thumb takes: as much as a matched load. */
     static final double THUMB = 0.5;
 

@@ -19,6 +19,9 @@ public final class StringPatch {
     /** Where the second decay time is met, in Hz. */
     public static final double BRIGHT_HZ = 3500;
 
+    /** The highest partial that a thumb leaves. */
+    static final int PINCHED = 8;
+
     /** Number of all-passes in the loop. */
     static final int ALLPASSES = 6;
 
@@ -52,8 +55,8 @@ public final class StringPatch {
     final double hz;
     final double periodFrames;
 
-    /** Frames of one period of each partial to {@link Contact#HIGHEST}, from the second at 2. */
-    final double[] partialFrames = new double[Contact.HIGHEST + 1];
+    /** Frames of one period of each partial to {@link #PINCHED}, from the second at 2. */
+    final double[] partialFrames = new double[PINCHED + 1];
 
     final double delayFrames;
     final int delay;

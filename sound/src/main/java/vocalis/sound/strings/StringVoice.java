@@ -223,7 +223,7 @@ public final class StringVoice {
      * @param partial 2 to 8
      */
     public void pinch(int partial) {
-        if (partial < 2 || partial > Contact.HIGHEST) {
+        if (partial < 2 || partial > StringPatch.PINCHED) {
             throw new IllegalArgumentException("a thumb leaves partial 2 to 8, not " + partial);
         }
         waitingPinch = pending == null ? 0 : partial;
