@@ -13,7 +13,7 @@ import sys
 MODULES = "core sound formats workbench desktop cli benchmarks".split()
 LONG_FILE, MANY_FILES, LONG_METHOD = 400, 15, 40
 METHOD = re.compile(
-    r"^ {4,12}(?!return |new |throw |else |case )"
+    r"^ {4,12}(?!return |new |throw |else |case |.*\brecord )"
     r"(?:(?:public|protected|private|static|final|synchronized|abstract|default) )*"
     r"(?:<[^>]+> )?(?:[\w.]+(?:<[^(]*>)?(?:\[\])* \w+|[A-Z]\w*)\("
 )
@@ -129,7 +129,10 @@ def main():
     print(f"rooms over {MANY_FILES} files: {len(full)}", full)
     print("largest circle of files:", max((len(r) for r in rings), default=0))
     print(f"methods over {LONG_METHOD} lines:", sum(long_methods(t) for t in texts.values()))
+    doors = re.compile(r"^public (?:interface|final class (\w+) \{(?=.*private \1\(\) \{\}))", re.M | re.S)
+    few = [(name(p), n) for p, n in users.most_common() if not doors.search(texts[p])]
     print("most used in desktop:", [(name(p), n) for p, n in users.most_common(4)])
+    print("most used in desktop that is no interface and has state:", few[:6])
     total = sum(lines.values())
     print(f"lines: {total} in {len(texts)} files; tests {100 * tests / (tests + total):.1f} per cent")
 

@@ -131,11 +131,7 @@ public final class Soak {
         output.use(Devices.opener(Devices.DEFAULT), BUFFER);
         output.mute(false);
         player.start();
-        long wait = System.nanoTime() + ANSWER_NANOS;
-        while (output.sink() != AudioOutput.Sink.DEVICE && System.nanoTime() < wait) {
-            Thread.sleep(20);
-        }
-        if (output.sink() != AudioOutput.Sink.DEVICE) {
+        if (!answers(output)) {
             System.out.println("no sound server answered");
             return false;
         }
@@ -167,6 +163,14 @@ public final class Soak {
                         + " the end, %d bytes a block in the line%n",
                 seconds, bars, BUFFER, dry, held, allocated * 512 / (long) (seconds * Player.RATE));
         return loose() || dry == 0;
+    }
+
+    private static boolean answers(AudioOutput output) throws InterruptedException {
+        long wait = System.nanoTime() + ANSWER_NANOS;
+        while (output.sink() != AudioOutput.Sink.DEVICE && System.nanoTime() < wait) {
+            Thread.sleep(20);
+        }
+        return output.sink() == AudioOutput.Sink.DEVICE;
     }
 
     private static long soundThread() {

@@ -26,6 +26,7 @@ import vocalis.workbench.base.SafeFiles;
 import vocalis.workbench.document.SettledShapes;
 import vocalis.workbench.exchange.Exchange;
 import vocalis.workbench.exchange.Export;
+import vocalis.workbench.exchange.Target;
 import vocalis.workbench.library.PieceFiles;
 import vocalis.workbench.library.PracticeLog;
 
@@ -58,7 +59,7 @@ final class ExportCommand implements Callable<Integer> {
             paramLabel = "FORMAT",
             description =
                     "musicxml, mxl, midi, tab, pdf, wav, flac or csv; otherwise the ending says.")
-    private Exchange.Target to;
+    private Target to;
 
     @Option(
             names = "--times",
@@ -91,8 +92,8 @@ final class ExportCommand implements Callable<Integer> {
             throw new IllegalArgumentException("--times lies between 1 and 100, but is " + times);
         }
         EachFile each = new EachFile(files, out, spec.commandLine().getErr());
-        Exchange.Target target = target(each.folder() || Standard.is(out));
-        if (song && (target == Exchange.Target.PDF || target == Exchange.Target.CSV)) {
+        Target target = target(each.folder() || Standard.is(out));
+        if (song && (target == Target.PDF || target == Target.CSV)) {
             throw new IllegalArgumentException(
                     "the sheet and the table are of a riff and not of a song: leave --song out, or"
                             + " write the song as musicxml, mxl, midi, tab, wav or flac");
@@ -105,7 +106,7 @@ final class ExportCommand implements Callable<Integer> {
 
     /** The log of what was practised, or of some pieces alone. */
     private int practice() throws Exception {
-        if (to != null && to != Exchange.Target.CSV) {
+        if (to != null && to != Target.CSV) {
             throw new IllegalArgumentException("the practice log is written as csv only");
         }
         Set<String> pieces = new HashSet<>();
@@ -130,14 +131,14 @@ final class ExportCommand implements Callable<Integer> {
         return 0;
     }
 
-    private Exchange.Target target(boolean needed) {
+    private Target target(boolean needed) {
         if (to != null) {
             return to;
         }
         if (needed) {
             throw new IllegalArgumentException("say the format with --to, such as --to musicxml");
         }
-        return Exchange.Target.of(out)
+        return Target.of(out)
                 .orElseThrow(
                         () ->
                                 new IllegalArgumentException(
@@ -147,11 +148,7 @@ final class ExportCommand implements Callable<Integer> {
     }
 
     private void one(
-            Exchange exchange,
-            SettledShapes resting,
-            Path file,
-            Exchange.Target target,
-            EachFile each)
+            Exchange exchange, SettledShapes resting, Path file, Target target, EachFile each)
             throws Exception {
         Piece piece = resting.kept(Standard.read(file).piece());
         Path to = each.folder() ? each.target(file, ExportCommand::stem, target.ending()) : out;
@@ -181,7 +178,7 @@ final class ExportCommand implements Callable<Integer> {
     }
 
     /** A file's bytes; sound is rendered into a file of the system's and read back. */
-    private byte[] bytes(Export away, Exchange.Target target) throws IOException, FormatException {
+    private byte[] bytes(Export away, Target target) throws IOException, FormatException {
         if (!target.sound()) {
             return away.bytes(target);
         }
@@ -199,11 +196,11 @@ final class ExportCommand implements Callable<Integer> {
     }
 
     /** Reads a target's name, whatever its case. */
-    static final class TargetConverter implements CommandLine.ITypeConverter<Exchange.Target> {
+    static final class TargetConverter implements CommandLine.ITypeConverter<Target> {
         @Override
-        public Exchange.Target convert(String text) {
+        public Target convert(String text) {
             try {
-                return Exchange.Target.valueOf(text.toUpperCase(Locale.ROOT));
+                return Target.valueOf(text.toUpperCase(Locale.ROOT));
             } catch (IllegalArgumentException e) {
                 throw new CommandLine.TypeConversionException(
                         "\"" + text + "\" is no format; see ./vocalis export --help");

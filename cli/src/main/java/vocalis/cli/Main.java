@@ -14,7 +14,7 @@ import vocalis.cli.ears.TuneCommand;
 import vocalis.cli.options.FamilyConverter;
 import vocalis.cli.options.Standard;
 import vocalis.core.voicing.Family;
-import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.exchange.Target;
 import vocalis.workbench.health.Version;
 
 /**
@@ -80,7 +80,7 @@ public final class Main implements Runnable {
     static int run(PrintWriter out, String... args) {
         CommandLine line = line(args).setCaseInsensitiveEnumValuesAllowed(true);
         line.registerConverter(Family.class, new FamilyConverter());
-        line.registerConverter(Exchange.Target.class, new ExportCommand.TargetConverter());
+        line.registerConverter(Target.class, new ExportCommand.TargetConverter());
         line.getSubcommands().forEach(Main::explain);
         line.setOut(out != null ? out : Standard.text(System.out, Standard.charset()));
         line.setErr(Standard.text(System.err, Standard.charset()));

@@ -31,6 +31,7 @@ import vocalis.core.names.HeardRoot;
 import vocalis.core.names.Reading;
 import vocalis.core.theory.Degree;
 import vocalis.core.theory.Key;
+import vocalis.core.theory.Note;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Sounding;
 import vocalis.core.voicing.Voicing;
@@ -143,7 +144,7 @@ final class NameCommand implements Callable<Integer> {
                     symbol.spelled(s.pitchClass())
                             .filter(x -> Math.abs(x.alter()) < 2)
                             .orElseGet(() -> spell(s.pitchClass(), key));
-            notes.add(said.at(s.midi()).ascii());
+            notes.add(Note.at(said, s.midi()).ascii());
             midi.add(s.midi());
         }
         Spelling root =

@@ -8,7 +8,7 @@ import vocalis.desktop.arrange.ArrangePlace;
 import vocalis.desktop.arrange.ArrangeSheets;
 import vocalis.desktop.session.Place;
 import vocalis.desktop.session.Session;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.WritePlace;
 import vocalis.workbench.library.Library;
 
@@ -19,13 +19,13 @@ final class ArrangeActions implements ArrangeCommands.Screen {
     private final Session session;
     private final ArrangeModel model;
     private final Library library;
-    private final Supplier<SheetHost> host;
+    private final Supplier<Sheets> host;
     private final Consumer<Place> go;
 
     /**
      * @param go puts the keys on a place
      */
-    ArrangeActions(Models models, Library library, Supplier<SheetHost> host, Consumer<Place> go) {
+    ArrangeActions(Models models, Library library, Supplier<Sheets> host, Consumer<Place> go) {
         this.models = models;
         this.session = models.session();
         this.model = models.arrange();

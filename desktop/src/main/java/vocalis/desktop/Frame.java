@@ -42,10 +42,9 @@ import vocalis.desktop.session.Place;
 import vocalis.desktop.session.Screen;
 import vocalis.desktop.session.Whereabouts;
 import vocalis.desktop.sheets.ExplainSheet;
-import vocalis.desktop.sheets.ListenSheets;
 import vocalis.desktop.sounding.AlongSheet;
 import vocalis.desktop.sounding.OutputSheet;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.write.GroundBar;
 import vocalis.desktop.write.Transport;
 import vocalis.desktop.write.WritePane;
@@ -54,7 +53,7 @@ import vocalis.workbench.library.Library;
 import vocalis.workbench.library.OwnFigures;
 
 /** What stands around the screens: ground and transport above, the status line below. */
-final class Frame extends BorderPane {
+final class Frame extends BorderPane implements FrameCommands.Around {
 
     /** A screen as it is drawn: its node, and what follows the player on it. */
     private record Shown(Screen screen, Node node, Transport.Follower follower) {}
@@ -66,7 +65,7 @@ final class Frame extends BorderPane {
     private final Finding finding;
     private final BeginModel beginning;
     private final BeginPane beginPane;
-    private final Supplier<SheetHost> host;
+    private final Supplier<Sheets> host;
     private final GroundBar ground;
     private final Transport transport;
     private final WritePane write;
@@ -88,7 +87,7 @@ final class Frame extends BorderPane {
             OwnFigures ownFigures,
             Commands commands,
             CommandSearch search,
-            Supplier<SheetHost> host,
+            Supplier<Sheets> host,
             Consumer<Consumer<List<BeginPane.Riffs>>> others) {
         this.models = models;
         this.commands = commands;
@@ -100,7 +99,7 @@ final class Frame extends BorderPane {
         getStyleClass().add("write");
         ground = new GroundBar(session, this::along);
         transport = new Transport(session, whereabouts, this::output, List.of(this::showNow));
-        FrameCommands.addTo(commands, session, whereabouts, this);
+        FrameCommands.addTo(commands, models, host, this);
         write = new WritePane(models.write(), ownFigures, commands, host, this::go);
         screens.add(new Shown(models.write(), write, write::showNow));
         places.putAll(write.places());
@@ -197,7 +196,8 @@ final class Frame extends BorderPane {
     }
 
     /** Opens the place to begin, over what is written. */
-    void callBegin() {
+    @Override
+    public void callBegin() {
         go(WritePlace.BAND);
         beginning.call();
     }
@@ -277,13 +277,15 @@ final class Frame extends BorderPane {
     }
 
     /** Puts the keys on a place, also when the caret was there and a field had the keys. */
-    void go(Place place) {
+    @Override
+    public void go(Place place) {
         whereabouts.placeProperty().set(place);
         focusPlace();
     }
 
     /** Puts the keys on a place that a command works in; writing begins where it is one. */
-    void lead(Place place) {
+    @Override
+    public void lead(Place place) {
         if (beginning()) {
             beginning.leave();
         }
@@ -295,22 +297,14 @@ final class Frame extends BorderPane {
     }
 
     /** The search over every command, and what asks for them. */
-    Finding finding() {
+    @Override
+    public Finding finding() {
         return finding;
     }
 
-    /** To the chords of the Write screen. */
-    void write() {
-        go(WritePlace.BAND);
-    }
-
-    /** To a place. */
-    void to(Place place) {
-        lead(place);
-    }
-
     /** To the first field of the ground. */
-    void toGround() {
+    @Override
+    public void toGround() {
         ground.focusFirst();
     }
 
@@ -339,7 +333,8 @@ final class Frame extends BorderPane {
     }
 
     /** Out again, one step after the other, back to the chords. */
-    void leave() {
+    @Override
+    public void leave() {
         whereabouts.screen().endHearing();
         if (beginning()) {
             beginning.leave();
@@ -350,7 +345,8 @@ final class Frame extends BorderPane {
     }
 
     /** The next (last) place of the Write screen. */
-    void place(int direction) {
+    @Override
+    public void place(int direction) {
         List<Place> order =
                 List.of(
                         WritePlace.BAND,
@@ -363,25 +359,18 @@ final class Frame extends BorderPane {
         whereabouts.placeProperty().set(order.get(Math.floorMod(at + direction, order.size())));
     }
 
-    void explain() {
+    @Override
+    public void explain() {
         Node node = places.getOrDefault(whereabouts.place(), getScene().getFocusOwner());
         ExplainSheet.show(host.get(), node, write.readout());
     }
 
-    void along() {
+    private void along() {
         AlongSheet.show(session, host.get());
     }
 
-    void output() {
+    private void output() {
         OutputSheet.show(session, models.hearing(), host.get());
-    }
-
-    void tune() {
-        ListenSheets.tune(models.write(), host.get());
-    }
-
-    SheetHost host() {
-        return host.get();
     }
 
     double volume() {

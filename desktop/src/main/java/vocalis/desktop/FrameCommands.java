@@ -1,13 +1,20 @@
 package vocalis.desktop;
 
+import java.util.function.Supplier;
 import javafx.beans.property.BooleanProperty;
 import javafx.scene.input.KeyCode;
 import vocalis.desktop.keys.Commands;
+import vocalis.desktop.keys.Finding;
 import vocalis.desktop.keys.Keyboard;
+import vocalis.desktop.session.Place;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.session.Viewport;
 import vocalis.desktop.session.Whereabouts;
+import vocalis.desktop.sheets.ListenSheets;
+import vocalis.desktop.sounding.AlongSheet;
+import vocalis.desktop.sounding.OutputSheet;
 import vocalis.desktop.sounding.ToneSheet;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.WritePlace;
 import vocalis.sound.device.AudioOutput;
 
@@ -15,21 +22,48 @@ import vocalis.sound.device.AudioOutput;
 final class FrameCommands {
 
     private final Commands commands;
+    private final Models models;
     private final Session session;
     private final Whereabouts whereabouts;
-    private final Frame frame;
+    private final Supplier<Sheets> host;
+    private final Around frame;
 
-    private FrameCommands(
-            Commands commands, Session session, Whereabouts whereabouts, Frame frame) {
+    /** What the commands do to the window around the screens. */
+    interface Around {
+        /** Out again, a step towards the chords. */
+        void leave();
+
+        Finding finding();
+
+        /** To a place of the screen that is shown, or of another. */
+        void go(Place place);
+
+        /** To a place, and out of beginning. */
+        void lead(Place place);
+
+        void callBegin();
+
+        /** The next (last) place of the Write screen. */
+        void place(int by);
+
+        void explain();
+
+        /** To the first field of the ground. */
+        void toGround();
+    }
+
+    private FrameCommands(Commands commands, Models models, Supplier<Sheets> host, Around frame) {
         this.commands = commands;
-        this.session = session;
-        this.whereabouts = whereabouts;
+        this.models = models;
+        session = models.session();
+        whereabouts = models.whereabouts();
+        this.host = host;
         this.frame = frame;
     }
 
     /** Adds them to a registry. */
-    static void addTo(Commands commands, Session session, Whereabouts whereabouts, Frame frame) {
-        FrameCommands f = new FrameCommands(commands, session, whereabouts, frame);
+    static void addTo(Commands commands, Models models, Supplier<Sheets> host, Around frame) {
+        FrameCommands f = new FrameCommands(commands, models, host, frame);
         f.everywhere();
         f.sound();
         f.view();
@@ -50,7 +84,9 @@ final class FrameCommands {
                 .does(() -> whereabouts.screen().togglePlay());
         commands.add("leave", "out again, back to the chords").keys("ESCAPE").does(frame::leave);
         commands.add("search", "find any command").keys("F3").does(frame.finding()::open);
-        commands.add("write", "Write: chords, rhythm, shapes").keys("F5").does(frame::write);
+        commands.add("write", "Write: chords, rhythm, shapes")
+                .keys("F5")
+                .does(() -> frame.go(WritePlace.BAND));
         commands.add("undo", "undo")
                 .keys("ctrl Z")
                 .repeats()
@@ -62,7 +98,7 @@ final class FrameCommands {
                 .inSheets()
                 .does(session.workspace()::redo);
         commands.add("to-rhythm", "the rhythm: strokes, palm mutes, accents")
-                .does(() -> frame.to(WritePlace.LANE));
+                .does(() -> frame.lead(WritePlace.LANE));
         commands.add("begin", "begin: type roots, lay a rhythm, find a drone, start from a shape")
                 .does(frame::callBegin);
         commands.add("next-place", "next place: chords, rhythm, shapes, neck, ground")
@@ -83,12 +119,15 @@ final class FrameCommands {
                 .inSheets()
                 .does(() -> output.mute(!output.muted()));
         commands.add("tone", "tone: amplifier, pickup, pick")
-                .does(() -> ToneSheet.show(session, frame.host()));
+                .does(() -> ToneSheet.show(session, host.get()));
         commands.add("along", "the band: second guitar, bass, kit, click")
                 .keys("W")
-                .does(frame::along);
-        commands.add("tune", "strings to tune by").keys("F4").does(frame::tune);
-        commands.add("output", "where the sound goes").does(frame::output);
+                .does(() -> AlongSheet.show(session, host.get()));
+        commands.add("tune", "strings to tune by")
+                .keys("F4")
+                .does(() -> ListenSheets.tune(models.write(), host.get()));
+        commands.add("output", "where the sound goes")
+                .does(() -> OutputSheet.show(session, models.hearing(), host.get()));
     }
 
     private void view() {

@@ -3,7 +3,6 @@ package vocalis.desktop;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Executor;
-import javafx.scene.Group;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -11,14 +10,12 @@ import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.piece.Piece;
-import vocalis.core.piece.Texts;
 import vocalis.desktop.desks.ExchangeDesk;
 import vocalis.desktop.desks.FileDesk;
 import vocalis.desktop.desks.Keeping;
 import vocalis.desktop.desks.Prompts;
 import vocalis.desktop.desks.Trouble;
 import vocalis.desktop.frame.Header;
-import vocalis.desktop.frame.Magnified;
 import vocalis.desktop.frame.Menus;
 import vocalis.desktop.frame.ScreenKeys;
 import vocalis.desktop.frame.WindowBounds;
@@ -29,7 +26,6 @@ import vocalis.desktop.keys.Keyboard;
 import vocalis.desktop.keys.OtherWords;
 import vocalis.desktop.listening.ListeningCommands;
 import vocalis.desktop.session.OpenDocument;
-import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.SheetHost;
@@ -39,7 +35,6 @@ import vocalis.sound.device.OutputLine;
 import vocalis.workbench.base.Places;
 import vocalis.workbench.base.Preferences;
 import vocalis.workbench.demo.Demo;
-import vocalis.workbench.document.Edits;
 import vocalis.workbench.document.Workspace;
 import vocalis.workbench.library.Backups;
 import vocalis.workbench.library.Library;
@@ -95,15 +90,13 @@ final class Shell {
     private final Commands commands = new Commands();
     private final Keyboard keyboard;
     private final SheetHost host;
-    private final Scene scene;
-    private final Magnified magnified;
+    private final Look look;
     private final FileDesk desk;
     private final ExchangeDesk exchange;
     private final Keeping keeping;
     private final Header header;
     private final Menus menus;
     private final Trouble trouble;
-    private Theme theme;
     private final WindowBounds bounds;
 
     Shell(Stage stage, Prepared prepared, Prompts prompts) {
@@ -112,8 +105,7 @@ final class Shell {
         player = prepared.player();
         background = prepared.background();
         preferences = prepared.preferences();
-        theme = Theme.of(preferences);
-        theme.base();
+        look = new Look(preferences);
         used = CommandCounts.read(preferences.text("commands.used").orElse(""));
         Path data = prepared.places().data();
         models = new Models(workspace, player, background, new OwnShapes(data));
@@ -154,19 +146,7 @@ final class Shell {
                         prompts,
                         desk,
                         shelf);
-        new ShellCommands(this, commands, session, host, desk, exchange, keeping).add();
-        models.source().read(preferences.text("listening.late").orElse(""));
-        ListeningCommands.add(
-                commands,
-                session,
-                models.hearing(),
-                models.source(),
-                models.following(),
-                shelf,
-                () -> host,
-                models.write(),
-                () -> frame.lead(WritePlace.BAND),
-                exchange);
+        addCommands(shelf);
         menus =
                 new Menus(
                         commands,
@@ -182,21 +162,45 @@ final class Shell {
                                 commands, models.whereabouts(), models.whereabouts().screens()),
                         commands);
         root.setTop(header);
-        keeping.onTrouble(header::kept);
-        magnified = new Magnified(host);
-        magnified.size(
-                preferences.number("text.size", Magnified.LEAST, Magnified.MOST, Magnified.LEAST));
-        // What is in a scene before its sheets is styled twice.
-        scene = new Scene(new Group(), 1280, 800);
-        theme.apply(scene);
-        scene.setRoot(magnified);
-        keyboard = listening();
+        Scene scene = look.styled(host);
+        keyboard = listening(scene);
         trouble = new Trouble(host, session, keeping::safety, desk::save);
+        bounds = new WindowBounds(stage, preferences);
+        begins(scene);
+    }
+
+    private void addCommands(TakeShelf shelf) {
+        new ShellCommands(
+                        look,
+                        commands,
+                        session,
+                        host,
+                        desk,
+                        exchange,
+                        keeping,
+                        () -> menus().show())
+                .add();
+        models.source().read(preferences.text("listening.late").orElse(""));
+        ListeningCommands.add(
+                commands,
+                session,
+                models.hearing(),
+                models.source(),
+                models.following(),
+                shelf,
+                () -> host,
+                models.write(),
+                () -> frame.lead(WritePlace.BAND),
+                exchange);
+    }
+
+    /** The first picture, and what keeps it true. */
+    private void begins(Scene scene) {
+        keeping.onTrouble(header::kept);
         workspace.onChange(this::refresh);
         workspace.onChange(keeping::changed);
         refresh();
         stage.setScene(scene);
-        bounds = new WindowBounds(stage, preferences);
         bounds.place();
         watch();
         frame.go(WritePlace.BAND);
@@ -205,7 +209,7 @@ final class Shell {
     }
 
     /** The keys and all that is told to the parts of the window. */
-    private Keyboard listening() {
+    private Keyboard listening(Scene scene) {
         Keyboard keys =
                 new Keyboard(commands, models.whereabouts()::place, () -> host.top().isPresent());
         keys.watch(used::count);
@@ -274,6 +278,10 @@ final class Shell {
         return host;
     }
 
+    private Menus menus() {
+        return menus;
+    }
+
     private void begin() {
         session.caret().moveTo(0);
         session.caret().goTo(0);
@@ -281,14 +289,8 @@ final class Shell {
         frame.opened();
     }
 
-    void textSize(int by) {
-        magnified.size(magnified.size() + by);
-        session.say("Text at " + Math.round(magnified.size()) + " per cent.");
-    }
-
-    /** The size of text, tab and neck in hundredths; for tests. */
-    Magnified magnified() {
-        return magnified;
+    Look look() {
+        return look;
     }
 
     private void refresh() {
@@ -334,11 +336,6 @@ final class Shell {
         return desk;
     }
 
-    void switchTheme() {
-        theme = theme == Theme.DARK ? Theme.LIGHT : Theme.DARK;
-        theme.apply(scene);
-    }
-
     /**
      * Opens a riff's file, or reads any other that can be imported, as a desktop's "open with"
      * hands them over; one that cannot be read leaves what is open as it is.
@@ -356,25 +353,11 @@ final class Shell {
         return preferences.text("file.last").map(Path::of);
     }
 
-    void showMenus() {
-        menus.show();
-    }
-
-    void rename() {
-        Ask.line(
-                host,
-                "Working title of the riff",
-                workspace.content().title(),
-                Texts.LONGEST_TITLE,
-                t -> session.apply(Edits.rename(t)));
-    }
-
     private void remember() {
         preferences.setHand(workspace.hand());
         preferences.set("commands.used", used.written());
         preferences.set("listening.late", models.source().written());
-        preferences.set("theme", theme == Theme.LIGHT ? "light" : "dark");
-        preferences.set("text.size", (int) magnified.size());
+        look.remember();
         preferences.set("sound.device", models.hearing().device());
         preferences.set("sound.buffer", player.output().bufferFrames());
         preferences.set("sound.volumeDb", frame.volume());

@@ -1,24 +1,28 @@
 package vocalis.desktop;
 
+import vocalis.core.piece.Texts;
 import vocalis.desktop.desks.ExchangeDesk;
 import vocalis.desktop.desks.FileDesk;
 import vocalis.desktop.desks.Keeping;
 import vocalis.desktop.frame.Magnified;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.session.Session;
+import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.sheets.HelpSheet;
 import vocalis.desktop.sheets.InstrumentSheet;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
+import vocalis.workbench.document.Edits;
 
 /** The commands of the window: files, the logbook, its look, help. */
 record ShellCommands(
-        Shell shell,
+        Look look,
         Commands commands,
         Session session,
-        SheetHost host,
+        Sheets host,
         FileDesk desk,
         ExchangeDesk exchange,
-        Keeping keeping) {
+        Keeping keeping,
+        Runnable menus) {
 
     void add() {
         commands.add("save", "save").keys("ctrl S").inSheets().does(desk::save);
@@ -48,21 +52,35 @@ record ShellCommands(
     }
 
     private void addOfWindow() {
-        commands.add("rename", "rename the riff").keys("F2").does(shell::rename);
-        commands.add("theme", "dark or light").keys("ctrl T").inSheets().does(shell::switchTheme);
+        commands.add("rename", "rename the riff").keys("F2").does(this::rename);
+        commands.add("theme", "dark or light").keys("ctrl T").inSheets().does(look::switchTheme);
         commands.add("text-larger", "larger text, tab and neck")
                 .keys("ctrl shift PLUS", "ctrl shift EQUALS")
                 .inSheets()
-                .does(() -> shell.textSize(Magnified.STEP));
+                .does(() -> textSize(Magnified.STEP));
         commands.add("text-smaller", "smaller text, tab and neck")
                 .keys("ctrl shift MINUS")
                 .inSheets()
-                .does(() -> shell.textSize(-Magnified.STEP));
+                .does(() -> textSize(-Magnified.STEP));
         commands.add("instrument", "instrument and hand: tuning by notes, strings, frets")
                 .does(() -> InstrumentSheet.show(session, host));
-        commands.add("menus", "the menus").keys("F10").does(shell::showMenus);
+        commands.add("menus", "the menus").keys("F10").does(menus);
         commands.add("help", "help: the work, all keys, words")
                 .keys("F1")
                 .does(() -> HelpSheet.show(commands, host));
+    }
+
+    private void textSize(int by) {
+        look.size(look.size() + by);
+        session.say("Text at " + Math.round(look.size()) + " per cent.");
+    }
+
+    private void rename() {
+        Ask.line(
+                host,
+                "Working title of the riff",
+                session.workspace().content().title(),
+                Texts.LONGEST_TITLE,
+                t -> session.apply(Edits.rename(t)));
     }
 }

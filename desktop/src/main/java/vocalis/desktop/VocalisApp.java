@@ -14,7 +14,7 @@ import vocalis.core.piece.Piece;
 import vocalis.desktop.desks.Prompts;
 import vocalis.desktop.view.Background;
 import vocalis.sound.device.Clock;
-import vocalis.sound.device.OutputLine;
+import vocalis.sound.device.Devices;
 import vocalis.workbench.base.Log;
 import vocalis.workbench.base.Places;
 import vocalis.workbench.demo.Demo;
@@ -55,7 +55,7 @@ public final class VocalisApp extends Application {
                                         new Catalogue(),
                                         new Measured(),
                                         first,
-                                        OutputLine.system(),
+                                        Devices.opener(Devices.DEFAULT),
                                         Clock.system(),
                                         System.nanoTime(),
                                         places,
@@ -70,7 +70,7 @@ public final class VocalisApp extends Application {
         List<String> args = getParameters().getRaw();
         Shell shell = new Shell(stage, prepared.join(), Prompts.system());
         if (args.contains("--light")) {
-            shell.switchTheme();
+            shell.look().switchTheme();
         }
         for (int size : ICONS) {
             String icon = "icons/" + size + ".png";

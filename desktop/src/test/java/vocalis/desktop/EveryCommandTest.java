@@ -301,7 +301,7 @@ class EveryCommandTest extends WindowDriver {
             for (int percent : new int[] {100, 130, 160}) {
                 fx(
                         () -> {
-                            shell.magnified().size(percent);
+                            shell.look().size(percent);
                             return null;
                         });
                 for (Place p : SCREENS.keySet()) {
@@ -318,7 +318,7 @@ class EveryCommandTest extends WindowDriver {
         }
         fx(
                 () -> {
-                    shell.magnified().size(100);
+                    shell.look().size(100);
                     shell.models().whereabouts().placeProperty().set(Whereabouts.Around.GROUND);
                     return null;
                 });

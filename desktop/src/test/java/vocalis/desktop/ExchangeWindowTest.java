@@ -22,6 +22,7 @@ import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.exchange.Target;
 
 /** Riffs taken away and brought in by keyboard in the real window. */
 @ExtendWith(ApplicationExtension.class)
@@ -57,7 +58,7 @@ class ExchangeWindowTest extends WindowDriver {
     /** Every target is previewed, says what is lost, and is written where it was asked. */
     @Test
     void everyTargetIsPreviewedAndWritten(FxRobot robot) throws IOException {
-        for (Exchange.Target t : Exchange.Target.values()) {
+        for (Target t : Target.values()) {
             press(robot, KeyCode.CONTROL, KeyCode.E);
             await("the sheet", this::sheet);
             press(robot, KeyCode.HOME);
@@ -77,7 +78,7 @@ class ExchangeWindowTest extends WindowDriver {
     void aRenderThatIsCancelledLeavesNothing(FxRobot robot) {
         press(robot, KeyCode.CONTROL, KeyCode.E);
         press(robot, KeyCode.HOME);
-        for (int i = 0; i < Exchange.Target.WAV.ordinal(); i++) {
+        for (int i = 0; i < Target.WAV.ordinal(); i++) {
             press(robot, KeyCode.DOWN);
         }
         // Without waiting for the preview, so that rendering waits behind it.
@@ -145,7 +146,7 @@ class ExchangeWindowTest extends WindowDriver {
         Path good = folder.resolve("other.musicxml");
         new Exchange(CATALOGUE, Hand.MEDIUM)
                 .away(other)
-                .write(Exchange.Target.MUSICXML, good, 1, () -> false);
+                .write(Target.MUSICXML, good, 1, () -> false);
         Path bad = Files.writeString(folder.resolve("bad.musicxml"), "<score-partwise><part");
         Piece open = fx(() -> shell.workspace().content());
         fx(

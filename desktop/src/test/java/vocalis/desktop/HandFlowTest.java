@@ -26,7 +26,6 @@ import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.keys.Command;
-import vocalis.desktop.keys.Commands;
 import vocalis.desktop.lane.Lane;
 import vocalis.desktop.neck.NeckGeometry;
 import vocalis.desktop.session.Place;
@@ -285,7 +284,7 @@ class HandFlowTest extends WindowDriver {
         for (String m : through) {
             entry(m);
         }
-        entry(Commands.capital(fx(() -> shell.commands().get(id).words())));
+        entry(Command.capital(fx(() -> shell.commands().get(id).words())));
         settle();
     }
 

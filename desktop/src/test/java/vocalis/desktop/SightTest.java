@@ -140,7 +140,7 @@ class SightTest extends WindowDriver {
             assertThat(measured).isGreaterThan(120);
             fx(
                     () -> {
-                        shell.switchTheme();
+                        shell.look().switchTheme();
                         return null;
                     });
             WaitForAsyncUtils.waitForFxEvents();
@@ -261,7 +261,7 @@ class SightTest extends WindowDriver {
                     .isGreaterThanOrEqualTo(3);
             fx(
                     () -> {
-                        shell.switchTheme();
+                        shell.look().switchTheme();
                         return null;
                     });
             WaitForAsyncUtils.waitForFxEvents();
@@ -388,7 +388,7 @@ class SightTest extends WindowDriver {
                 measured += zone == PractisePlace.PAGE ? weak("#practice-side", weak) : 0;
                 fx(
                         () -> {
-                            shell.switchTheme();
+                            shell.look().switchTheme();
                             return null;
                         });
                 WaitForAsyncUtils.waitForFxEvents();

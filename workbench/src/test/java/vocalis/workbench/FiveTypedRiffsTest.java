@@ -20,6 +20,7 @@ import vocalis.formats.sheet.Imported;
 import vocalis.formats.sheet.Sheet;
 import vocalis.workbench.document.Workspace;
 import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.exchange.Target;
 import vocalis.workbench.playing.OfflineRender;
 
 /**
@@ -167,7 +168,7 @@ class FiveTypedRiffsTest {
         ByteArrayOutputStream wav = new ByteArrayOutputStream();
         OfflineRender.of(w.heard(), 1, 0.5).wav(wav);
         assertThat(wav.size()).isGreaterThan(100_000);
-        for (Exchange.Target t : List.of(Exchange.Target.MUSICXML, Exchange.Target.TAB)) {
+        for (Target t : List.of(Target.MUSICXML, Target.TAB)) {
             Imported again = Exchange.read(EXCHANGE.away(piece).bytes(t));
             assertThat(told(again)).as(t.name()).isEqualTo(literal);
             assertThat(told(EXCHANGE.unpick(again).derived().score())).isEqualTo(literal.get(0));

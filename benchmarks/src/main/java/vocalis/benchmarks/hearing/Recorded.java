@@ -50,6 +50,20 @@ public final class Recorded {
         } catch (InvalidMidiDataException e) {
             throw new IOException(e);
         }
+        synthesise(midi, wav);
+        Take take;
+        try (InputStream in = Files.newInputStream(wav)) {
+            take = WavReader.read(in);
+        } catch (FormatException e) {
+            throw new IOException(e);
+        }
+        Files.delete(midi);
+        Files.delete(wav);
+        Files.delete(dir);
+        return take;
+    }
+
+    private static void synthesise(Path midi, Path wav) throws IOException {
         Process p =
                 new ProcessBuilder(
                                 "fluidsynth",
@@ -76,16 +90,6 @@ public final class Recorded {
         } catch (InterruptedException e) {
             throw new IOException(e);
         }
-        Take take;
-        try (InputStream in = Files.newInputStream(wav)) {
-            take = WavReader.read(in);
-        } catch (FormatException e) {
-            throw new IOException(e);
-        }
-        Files.delete(midi);
-        Files.delete(wav);
-        Files.delete(dir);
-        return take;
     }
 
     /** One track whose quarter is a second. */

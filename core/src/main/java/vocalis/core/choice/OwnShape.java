@@ -35,7 +35,7 @@ public record OwnShape(String name, ShapeClass shapeClass) {
                     Shape shape = at(board, low, board.midi(low, fret));
                     if (shape != null) {
                         Voicing v = new Voicing(shape, board, root);
-                        if (v.shapeClass().equals(shapeClass)) {
+                        if (ShapeClass.of(v).equals(shapeClass)) {
                             Fingering.of(board, shape, hand)
                                     .ifPresent(f -> all.add(new Candidate(v, f)));
                         }

@@ -314,6 +314,15 @@ final class Purpose {
     }
 
     /** A shape that slides on neighbouring strings under strings that ring above or below it. */
+    /** Strings past those that ring, which no finger is left to silence. */
+    private int silentPast(int last) {
+        int past = 0;
+        for (int s = v.strings() - 1; s > last && !v.sounds(s); s--) {
+            past++;
+        }
+        return past;
+    }
+
     private double drone() {
         int first = -1;
         int last = -1;
@@ -349,12 +358,7 @@ final class Purpose {
         cost += voices > 3 ? 0 : 0.4;
         // What lies silent between the shape and the strings that ring must be held silent.
         cost += 0.5 * inner;
-        // A string past those that ring has no finger left to silence it.
-        int past = 0;
-        for (int s = v.strings() - 1; s > last && !v.sounds(s); s--) {
-            past++;
-        }
-        cost += 1.5 * past;
+        cost += 1.5 * silentPast(last);
         // Shells of sevenths slide seldom.
         cost += own.has(10) ? 2.0 : 0;
         boolean rootUnder = bass == 0;

@@ -165,7 +165,7 @@ public final class Ranking {
         Map<ShapeClass, List<Candidate>> groups = new LinkedHashMap<>();
         for (Priced p : priced(candidates)) {
             Candidate c = p.candidate();
-            groups.computeIfAbsent(c.voicing().shapeClass(), k -> new ArrayList<>()).add(c);
+            groups.computeIfAbsent(ShapeClass.of(c.voicing()), k -> new ArrayList<>()).add(c);
         }
         return spread(
                 groups.entrySet().stream().map(e -> new Card(e.getKey(), e.getValue())).toList());

@@ -37,13 +37,13 @@ public final class Deriver {
             return last;
         }
         List<Finding> findings = new ArrayList<>();
-        List<Voicer.Voiced> voiced = voicer.voiced(riff, hand);
+        List<VoicingChoice.Voiced> voiced = voicer.voiced(riff, hand);
         List<Derived.Chord> chords = new ArrayList<>();
         List<Around> around = around(riff, voiced);
         long start = 0;
         for (int i = 0; i < voiced.size(); i++) {
             RootSpan span = riff.roots().get(i);
-            Voicer.Voiced v = voiced.get(i);
+            VoicingChoice.Voiced v = voiced.get(i);
             v.find(i, findings);
             int root = span.root().pitchClass(riff.ground().key());
             chords.add(
@@ -86,7 +86,7 @@ public final class Deriver {
     }
 
     /** What speaks for the names of the chords: their roots around, the loop's seam included. */
-    private static List<Around> around(Riff riff, List<Voicer.Voiced> voiced) {
+    private static List<Around> around(Riff riff, List<VoicingChoice.Voiced> voiced) {
         Key key = riff.ground().key();
         int n = voiced.size();
         List<Around> all = new ArrayList<>();

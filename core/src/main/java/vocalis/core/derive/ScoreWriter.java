@@ -46,7 +46,7 @@ public final class ScoreWriter {
 
     private final Riff riff;
     private final List<Derived.Chord> chords;
-    private final List<Voicer.Voiced> voiced;
+    private final List<VoicingChoice.Voiced> voiced;
     private final List<Finding> findings;
     private final Fretboard board;
     private final MeterMap meters;
@@ -61,7 +61,7 @@ public final class ScoreWriter {
     ScoreWriter(
             Riff riff,
             List<Derived.Chord> chords,
-            List<Voicer.Voiced> voiced,
+            List<VoicingChoice.Voiced> voiced,
             List<Finding> findings) {
         this.riff = riff;
         this.chords = chords;
@@ -100,7 +100,7 @@ public final class ScoreWriter {
         for (int i = 0; i < chords.size(); i++) {
             Derived.Chord c = chords.get(i);
             int bass = riff.treatments().get(i).bass().map(b -> b.pitchClass(key)).orElse(c.root());
-            Voicer.Voiced v = voiced.get(i);
+            VoicingChoice.Voiced v = voiced.get(i);
             String symbol = v.silent() ? "" : nameOf(c, key);
             all.add(new Harmony(c.start(), c.length(), c.root(), bass, symbol, v.free()));
         }

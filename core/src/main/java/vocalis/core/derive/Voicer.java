@@ -8,6 +8,9 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Filter;
 import vocalis.core.choice.Fingers;
 import vocalis.core.choice.Ranking;
+import vocalis.core.derive.VoicingChoice.Ask;
+import vocalis.core.derive.VoicingChoice.Options;
+import vocalis.core.derive.VoicingChoice.Voiced;
 import vocalis.core.hands.Change;
 import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
@@ -19,7 +22,6 @@ import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Treatment;
 import vocalis.core.theory.Key;
-import vocalis.core.voicing.Family;
 import vocalis.core.voicing.Voicing;
 
 /**
@@ -33,64 +35,6 @@ public final class Voicer {
 
     private static final int REMEMBERED = 8192;
     private static final int REMEMBERED_WAYS = 32;
-
-    /**
-     * How many candidates a way is sought among: the best at all, and the best of each position.
-     */
-    static final int BEST = 10;
-
-    /** How much more a shape counts by itself than the changes to and from it. */
-    static final double ITSELF = 2;
-
-    /** All that the choice of a voicing depends on. */
-    record Ask(
-            Fretboard board,
-            Key key,
-            Hand hand,
-            Family family,
-            Optional<Member> member,
-            int root,
-            Optional<Integer> bass,
-            Optional<List<Integer>> fingers) {}
-
-    /**
-     * Among what a chord's shape is chosen.
-     *
-     * @param shapes the likeliest, at least one
-     * @param alone what each costs by itself
-     * @param silent whether the chord cannot be played at all
-     */
-    record Options(
-            List<Candidate> shapes,
-            double[] alone,
-            boolean byHand,
-            boolean silent,
-            List<Trouble> troubles) {}
-
-    /** What a problem is, before it is known which chord has it. */
-    interface Trouble {
-        Finding at(int chord);
-    }
-
-    /**
-     * A voicing chosen.
-     *
-     * @param own its shape before a bass was put under it
-     * @param free strings that no hand silences
-     * @param silent whether it stands for a chord that cannot be played
-     */
-    record Voiced(
-            Candidate candidate,
-            Shape own,
-            boolean byHand,
-            List<Integer> free,
-            boolean silent,
-            List<Trouble> troubles) {
-
-        void find(int chord, List<Finding> findings) {
-            troubles.forEach(t -> findings.add(t.at(chord)));
-        }
-    }
 
     private final Catalogue catalogue;
     private final Memory<Ask, Options> known = new Memory<>(REMEMBERED);
@@ -113,8 +57,8 @@ public final class Voicer {
         List<Voiced> all = walked(asks(riff, hand), change, filter);
         Riff out = riff;
         for (int i = 0; i < all.size(); i++) {
-            if (riff.treatments().get(i).member().isEmpty() && !all.get(i).silent) {
-                out = out.withTreatment(i, holding(out, i, all.get(i).own, hand));
+            if (riff.treatments().get(i).member().isEmpty() && !all.get(i).silent()) {
+                out = out.withTreatment(i, holding(out, i, all.get(i).own(), hand));
             }
         }
         return out;
@@ -143,21 +87,23 @@ public final class Voicer {
 
     private Options passing(Ask ask, Filter filter) {
         Options all = options(ask);
-        if (filter.equals(Filter.NONE) || ask.member.isPresent()) {
+        if (filter.equals(Filter.NONE) || ask.member().isPresent()) {
             return all;
         }
         // The filter may want what lies far behind in the order: all of the family is looked at.
         List<Candidate> kept =
-                catalogue.candidates(ask.board, ask.hand, ask.family, ask.root).stream()
-                        .filter(c -> filter.accepts(c, ask.hand))
+                catalogue.candidates(ask.board(), ask.hand(), ask.family(), ask.root()).stream()
+                        .filter(c -> filter.accepts(c, ask.hand()))
                         .toList();
         if (kept.isEmpty()) {
             return all;
         }
-        Ranking ranking = new Ranking(ask.family, List.of(), ask.key);
-        List<Candidate> best = ranking.ordered(kept).stream().limit(BEST * 2L).toList();
-        double[] alone = best.stream().mapToDouble(c -> ITSELF * ranking.cost(c)).toArray();
-        return new Options(best, alone, all.byHand, all.silent, all.troubles);
+        Ranking ranking = new Ranking(ask.family(), List.of(), ask.key());
+        List<Candidate> best =
+                ranking.ordered(kept).stream().limit(VoicingChoice.BEST * 2L).toList();
+        double[] alone =
+                best.stream().mapToDouble(c -> VoicingChoice.ITSELF * ranking.cost(c)).toArray();
+        return new Options(best, alone, all.byHand(), all.silent(), all.troubles());
     }
 
     private Options options(Ask ask) {
@@ -176,8 +122,8 @@ public final class Voicer {
         for (Ask a : asks) {
             Options o = passing(a, filter);
             options.add(o);
-            List<Shape> shapes = o.shapes.stream().map(c -> c.voicing().shape()).toList();
-            stops.add(new LoopPath.Stop(shapes, o.alone, a.family, a.root));
+            List<Shape> shapes = o.shapes().stream().map(c -> c.voicing().shape()).toList();
+            stops.add(new LoopPath.Stop(shapes, o.alone(), a.family(), a.root()));
         }
         LoopPath path = LoopPath.around(asks.get(0).board(), stops, change);
         List<Candidate> own = new ArrayList<>();
@@ -185,13 +131,13 @@ public final class Voicer {
         List<Candidate> over = new ArrayList<>();
         for (int i = 0; i < asks.size(); i++) {
             choices.add(new VoicingChoice(catalogue, asks.get(i)));
-            own.add(options.get(i).shapes.get(path.taken().get(i)));
+            own.add(options.get(i).shapes().get(path.taken().get(i)));
             over.add(choices.get(i).over(options.get(i), own.get(i)));
         }
         List<Candidate> held =
                 Fingers.along(
                         asks.get(0).board(),
-                        asks.get(0).hand,
+                        asks.get(0).hand(),
                         over,
                         asks.stream().map(Ask::fingers).toList());
         List<Voiced> all = new ArrayList<>();
@@ -219,7 +165,7 @@ public final class Voicer {
                 boolean moved =
                         was.isPresent()
                                 && kept.get(i).member().isEmpty()
-                                && !was.get().equals(all.get(i).own)
+                                && !was.get().equals(all.get(i).own())
                                 && mayBeHeld(was.get(), board, hand);
                 if (moved) {
                     kept.set(i, holding(now, i, was.get(), hand));
@@ -243,7 +189,7 @@ public final class Voicer {
         int root = riff.roots().get(chord).root().pitchClass(riff.ground().key());
         Member.Found found = Member.Found.of(new Voicing(shape, riff.ground().board(), root));
         Ask ask = ask(riff, hand, chord, t.with(t.family(), found));
-        boolean same = options(ask).shapes.get(0).voicing().shape().equals(shape);
+        boolean same = options(ask).shapes().get(0).voicing().shape().equals(shape);
         return t.with(t.family(), same ? found : new Member.ByHand(shape, root));
     }
 
@@ -260,10 +206,10 @@ public final class Voicer {
         List<Treatment> settled = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
             Treatment t = riff.treatments().get(i);
-            Shape own = all.get(i).own;
+            Shape own = all.get(i).own();
             settled.add(
                     t.settled(
-                            t.member().isEmpty() && !all.get(i).silent
+                            t.member().isEmpty() && !all.get(i).silent()
                                     ? Optional.of(own)
                                     : Optional.empty()));
         }

@@ -8,14 +8,77 @@ import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Ranking;
 import vocalis.core.hands.Fingering;
+import vocalis.core.hands.Hand;
 import vocalis.core.hands.Muting;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Member;
+import vocalis.core.theory.Key;
+import vocalis.core.voicing.Family;
+import vocalis.core.voicing.ShapeClass;
 import vocalis.core.voicing.Voicing;
 
 /** One choice being made. */
 final class VoicingChoice {
+
+    /**
+     * How many candidates a way is sought among: the best at all, and the best of each position.
+     */
+    static final int BEST = 10;
+
+    /** How much more a shape counts by itself than the changes to and from it. */
+    static final double ITSELF = 2;
+
+    /** All that the choice of a voicing depends on. */
+    record Ask(
+            Fretboard board,
+            Key key,
+            Hand hand,
+            Family family,
+            Optional<Member> member,
+            int root,
+            Optional<Integer> bass,
+            Optional<List<Integer>> fingers) {}
+
+    /**
+     * Among what a chord's shape is chosen.
+     *
+     * @param shapes the likeliest, at least one
+     * @param alone what each costs by itself
+     * @param silent whether the chord cannot be played at all
+     */
+    record Options(
+            List<Candidate> shapes,
+            double[] alone,
+            boolean byHand,
+            boolean silent,
+            List<Trouble> troubles) {}
+
+    /** What a problem is, before it is known which chord has it. */
+    interface Trouble {
+        Finding at(int chord);
+    }
+
+    /**
+     * A voicing chosen.
+     *
+     * @param own its shape before a bass was put under it
+     * @param free strings that no hand silences
+     * @param silent whether it stands for a chord that cannot be played
+     */
+    record Voiced(
+            Candidate candidate,
+            Shape own,
+            boolean byHand,
+            List<Integer> free,
+            boolean silent,
+            List<Trouble> troubles) {
+
+        void find(int chord, List<Finding> findings) {
+            troubles.forEach(t -> findings.add(t.at(chord)));
+        }
+    }
+
     private static final double OTHER_STRING = 5;
 
     private static final int MOST = 40;
@@ -26,38 +89,37 @@ final class VoicingChoice {
     private static final int OF_EACH_POSITION = 2;
 
     private final Catalogue catalogue;
-    private final Voicer.Ask ask;
-    private final List<Voicer.Trouble> troubles = new ArrayList<>();
+    private final Ask ask;
+    private final List<Trouble> troubles = new ArrayList<>();
     private boolean silent;
 
-    VoicingChoice(Catalogue catalogue, Voicer.Ask ask) {
+    VoicingChoice(Catalogue catalogue, Ask ask) {
         this.catalogue = catalogue;
         this.ask = ask;
     }
 
     /** Among what the chord's shape is chosen. */
-    Voicer.Options options() {
+    Options options() {
         Optional<Candidate> byHand = byHand();
         List<Candidate> shapes = byHand.map(List::of).orElseGet(this::found);
         Ranking ranking = new Ranking(ask.family(), List.of(), ask.key());
         double[] alone =
                 shapes.stream()
-                        .mapToDouble(c -> Math.min(MOST_COST, Voicer.ITSELF * ranking.cost(c)))
+                        .mapToDouble(c -> Math.min(MOST_COST, ITSELF * ranking.cost(c)))
                         .toArray();
-        return new Voicer.Options(shapes, alone, byHand.isPresent(), silent, List.copyOf(troubles));
+        return new Options(shapes, alone, byHand.isPresent(), silent, List.copyOf(troubles));
     }
 
     /** A shape with the chord's bass put under it. */
-    Candidate over(Voicer.Options options, Candidate alone) {
+    Candidate over(Options options, Candidate alone) {
         troubles.addAll(options.troubles());
         silent = options.silent();
         return over(alone);
     }
 
     /** The chord with a shape chosen, and how it is held. */
-    Voicer.Voiced made(Voicer.Options options, Shape own, Candidate held) {
-        return new Voicer.Voiced(
-                held, own, options.byHand(), free(held), silent, List.copyOf(troubles));
+    Voiced made(Options options, Shape own, Candidate held) {
+        return new Voiced(held, own, options.byHand(), free(held), silent, List.copyOf(troubles));
     }
 
     /** Strings that the shape leaves unsounded and that no hand can silence. */
@@ -100,7 +162,7 @@ final class VoicingChoice {
         List<Candidate> likely = new ArrayList<>();
         for (Candidate c : all) {
             int at = Math.min(c.position(), taken.length - 1);
-            if (likely.size() < Voicer.BEST || taken[at] < OF_EACH_POSITION) {
+            if (likely.size() < BEST || taken[at] < OF_EACH_POSITION) {
                 taken[at]++;
                 likely.add(c);
             }
@@ -123,7 +185,7 @@ final class VoicingChoice {
                             + Math.abs(c.position() - chosen.nearFret());
             if (far < least
                     && c.voicing().voices() == strings
-                    && c.voicing().shapeClass().equals(chosen.shapeClass())) {
+                    && ShapeClass.of(c.voicing()).equals(chosen.shapeClass())) {
                 best = c;
                 least = far;
             }

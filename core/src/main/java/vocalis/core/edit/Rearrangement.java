@@ -52,9 +52,6 @@ public final class Rearrangement {
         }
     }
 
-    /** The number of a pass that is none: what belonged to one that is gone is kept there. */
-    static final int NOWHERE = Limits.MOST_STRUCK;
-
     private final Riff riff;
     private final List<Integer> order;
     private final long[] starts;
@@ -357,7 +354,10 @@ public final class Rearrangement {
                 }
             }
             becomes.put(
-                    p.index(), found.isEmpty() && order.contains(chord) ? List.of(NOWHERE) : found);
+                    p.index(),
+                    found.isEmpty() && order.contains(chord)
+                            ? List.of(Renumbering.NOWHERE)
+                            : found);
         }
         return Renumbering.renumbered(moved, becomes);
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import vocalis.core.pattern.EventOverride;
+import vocalis.core.pattern.Limits;
 import vocalis.core.pattern.Pass;
 import vocalis.core.pattern.Restart;
 import vocalis.core.pattern.Touch;
@@ -13,6 +14,9 @@ import vocalis.core.riff.Riff;
 
 /** Numbers of passes after a change: single overrides and touches keep their music. */
 final class Renumbering {
+
+    /** The number of a pass that is none: what belonged to one that is gone is kept there. */
+    static final int NOWHERE = Limits.MOST_STRUCK;
 
     private Renumbering() {}
 
@@ -32,7 +36,7 @@ final class Renumbering {
                                                     && q.figure().id().equals(p.figure().id()))
                             .findFirst()
                             .map(Pass::index)
-                            .orElse(Rearrangement.NOWHERE);
+                            .orElse(NOWHERE);
             becomes.put(p.index(), List.of(there));
         }
         return renumbered(after, becomes);

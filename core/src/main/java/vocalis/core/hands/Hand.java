@@ -2,7 +2,6 @@ package vocalis.core.hands;
 
 import java.util.List;
 import vocalis.core.instrument.Fretboard;
-import vocalis.core.instrument.Shape;
 
 /**
  * A player's fretting hand.
@@ -66,10 +65,5 @@ public record Hand(String name, double comfortMm) {
     /** Whether frets from {@code low} to {@code high} can be held at once. */
     public boolean withinReach(Fretboard board, int low, int high) {
         return board.spanMm(low, high) <= limitMm(1, 4);
-    }
-
-    /** Whether a shape can be held in a riff. */
-    public boolean playable(Fretboard board, Shape shape) {
-        return Fingering.of(board, shape, this).filter(Fingering::quick).isPresent();
     }
 }

@@ -130,17 +130,7 @@ public record LoopPath(List<Integer> taken, double cost, List<Double> changes) {
         }
         List<double[]> turned = new ArrayList<>(alone);
         Collections.rotate(turned, -first);
-        double[][][] ways = new double[n][][];
-        for (int i = 0; i < n; i++) {
-            int from = (i + first) % n;
-            double[][] table = new double[turned.get(i).length][turned.get((i + 1) % n).length];
-            for (int a = 0; a < table.length && n > 1; a++) {
-                for (int b = 0; b < table[a].length; b++) {
-                    table[a][b] = costs.cost(from, a, b);
-                }
-            }
-            ways[i] = table;
-        }
+        double[][][] ways = ways(turned, first, costs);
         int[] best = null;
         double least = Double.POSITIVE_INFINITY;
         double[] atLeast = atLeast(turned, ways);
@@ -164,6 +154,23 @@ public record LoopPath(List<Integer> taken, double cost, List<Double> changes) {
         Collections.rotate(taken, first);
         Collections.rotate(changes, first);
         return new LoopPath(taken, least, changes);
+    }
+
+    /** What each change costs, by place; of one place alone there is none. */
+    private static double[][][] ways(List<double[]> turned, int first, Ways costs) {
+        int n = turned.size();
+        double[][][] ways = new double[n][][];
+        for (int i = 0; i < n; i++) {
+            int from = (i + first) % n;
+            double[][] table = new double[turned.get(i).length][turned.get((i + 1) % n).length];
+            for (int a = 0; a < table.length && n > 1; a++) {
+                for (int b = 0; b < table[a].length; b++) {
+                    table[a][b] = costs.cost(from, a, b);
+                }
+            }
+            ways[i] = table;
+        }
+        return ways;
     }
 
     /**

@@ -28,7 +28,7 @@ public record HeardRoot(
         int root, List<Supported> ranking, boolean ambiguous, List<RootReason> reasons) {
 
     /** Least lead, as a share of the winner's support, that counts as clear. */
-    public static final double CLEAR_LEAD = 0.10;
+    public static final double CLEAR_LEAD = Support.CLEAR_LEAD;
 
     /** Lead, as a share of the winner's support, from which it is heard clearly. */
     private static final double CLEARLY = 1 / 3.0;

@@ -108,7 +108,7 @@ public record Readout(
         Spelling spelled = Math.abs(said.alter()) < 2 ? said : key.spell(s.pitchClass());
         return new Voice(
                 s,
-                spelled.at(s.midi()),
+                Note.at(spelled, s.midi()),
                 ofChord,
                 key.degree(s.pitchClass()),
                 key.contains(s.pitchClass()));

@@ -14,6 +14,9 @@ import vocalis.core.voicing.BareVoicing;
  */
 public record Support(int[] weights, int[] order) {
 
+    /** Least lead, as a share of the winner's support, that counts as clear. */
+    static final double CLEAR_LEAD = 0.10;
+
     private static final int UNISON = 10;
     private static final int FIFTH = 5;
     private static final int THIRD = 3;
@@ -113,9 +116,9 @@ public record Support(int[] weights, int[] order) {
         return 1 - weights[pitchClass] / (double) weights[best()];
     }
 
-    /** Whether the best leads the second by less than {@link HeardRoot#CLEAR_LEAD}. */
+    /** Whether the best leads the second by less than {@link #CLEAR_LEAD}. */
     boolean ambiguous() {
-        return behind(second()) < HeardRoot.CLEAR_LEAD;
+        return behind(second()) < CLEAR_LEAD;
     }
 
     /** Whether a pitch class is heard as the root: the best, or one that comes too close to it. */

@@ -3,6 +3,8 @@ package vocalis.core.piece;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Names of things in a piece that stay when their words change. */
 public final class Ids {
@@ -29,5 +31,15 @@ public final class Ids {
                 throw new IllegalArgumentException("two " + what + " have the id " + id);
             }
         }
+    }
+
+    /** An id that none of those taken has. */
+    static String fresh(String kind, Stream<String> taken) {
+        Set<String> all = taken.collect(Collectors.toSet());
+        int n = 1;
+        while (all.contains(kind + "-" + n)) {
+            n++;
+        }
+        return kind + "-" + n;
     }
 }

@@ -5,10 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import vocalis.core.edit.Chords;
 import vocalis.core.mix.Mix;
 import vocalis.core.riff.Riff;
@@ -335,7 +332,9 @@ public record Piece(
     /** With one more riff, under an id that is free. */
     public Piece adding(Riff riff) {
         List<PieceRiff> more = new ArrayList<>(riffs);
-        more.add(new PieceRiff(fresh("riff", riffs.stream().map(PieceRiff::id)), riff, List.of()));
+        more.add(
+                new PieceRiff(
+                        Ids.fresh("riff", riffs.stream().map(PieceRiff::id)), riff, List.of()));
         return withRiffs(more);
     }
 
@@ -377,16 +376,6 @@ public record Piece(
 
     /** An id that none of its sections has. */
     public String freeSection() {
-        return fresh("section", sections.stream().map(Section::id));
-    }
-
-    /** An id that none of those taken has. */
-    static String fresh(String kind, Stream<String> taken) {
-        Set<String> all = taken.collect(Collectors.toSet());
-        int n = 1;
-        while (all.contains(kind + "-" + n)) {
-            n++;
-        }
-        return kind + "-" + n;
+        return Ids.fresh("section", sections.stream().map(Section::id));
     }
 }

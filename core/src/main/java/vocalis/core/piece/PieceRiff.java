@@ -178,7 +178,7 @@ public record PieceRiff(
     }
 
     private static List<Version> more(List<Version> all, String name, String note, Riff kept) {
-        String free = Piece.fresh("version", all.stream().map(Version::id));
+        String free = Ids.fresh("version", all.stream().map(Version::id));
         List<Version> more = new ArrayList<>(all);
         more.add(new Version(free, name, note, kept));
         return more;

@@ -4,8 +4,6 @@ import java.util.List;
 import vocalis.core.derive.Derived;
 import vocalis.core.harmony.Context;
 import vocalis.core.instrument.Shape;
-import vocalis.core.revoice.Revoicer.Cell;
-import vocalis.core.revoice.Revoicer.Moves;
 import vocalis.core.riff.Tone;
 import vocalis.core.theory.PitchClassSet;
 import vocalis.core.voicing.Family;

@@ -1,7 +1,6 @@
 package vocalis.core.revoice;
 
 import java.util.ArrayList;
-import java.util.IntSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -10,19 +9,16 @@ import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.choice.Ranking;
 import vocalis.core.derive.Derived;
-import vocalis.core.hands.Change;
 import vocalis.core.hands.Hand;
 import vocalis.core.hands.LoopPath;
 import vocalis.core.harmony.Context;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.memory.Memory;
-import vocalis.core.names.HeardRoot;
 import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Treatment;
 import vocalis.core.theory.Key;
 import vocalis.core.voicing.Family;
-import vocalis.core.voicing.Voicing;
 
 /**
  * Voices a riff by intent: over all families at once, the cells that together do best what is
@@ -34,62 +30,12 @@ public final class Revoicer {
     private static final int BEST = 6;
     private static final int MOST = 12;
 
-    private static final Change HAND = new Change(0);
-
     private final Catalogue catalogue;
     private final Hand hand;
 
     public Revoicer(Catalogue catalogue, Hand hand) {
         this.catalogue = catalogue;
         this.hand = hand;
-    }
-
-    /**
-     * A cell that a chord could take.
-     *
-     * @param family its family
-     * @param candidate voicing and fingering
-     * @param plain what it costs as a shape among its family's
-     * @param tension in the key, 0 to 100
-     * @param top MIDI number of its highest note
-     * @param bass MIDI number of its lowest
-     * @param mean of its MIDI numbers
-     * @param sounds its pitch classes as bits
-     * @param heard whether the root that is heard is the one that was asked for
-     */
-    record Cell(
-            Family family,
-            Candidate candidate,
-            double plain,
-            int tension,
-            int top,
-            int bass,
-            double mean,
-            int sounds,
-            boolean heard) {
-        static Cell of(Family family, Candidate candidate, double plain, int tension) {
-            Voicing v = candidate.voicing();
-            IntSummaryStatistics midi =
-                    v.midi().stream().mapToInt(Integer::intValue).summaryStatistics();
-            int bits = 0;
-            for (int pc : v.pitchClasses()) {
-                bits |= 1 << pc;
-            }
-            return new Cell(
-                    family,
-                    candidate,
-                    plain,
-                    tension,
-                    midi.getMax(),
-                    midi.getMin(),
-                    midi.getAverage(),
-                    bits,
-                    HeardRoot.of(v, Optional.empty()).root() == v.root());
-        }
-
-        Voicing voicing() {
-            return candidate.voicing();
-        }
     }
 
     /**
@@ -232,46 +178,6 @@ public final class Revoicer {
                                     .over(Optional.empty()));
         }
         return riff.withTreatments(treatments);
-    }
-
-    /**
-     * What the hand's changes between the cells of two roots cost; those of whole roots are kept.
-     */
-    static final class Moves {
-        private static final int KEPT = 256;
-
-        private record Pair(List<Cell> from, List<Cell> to) {
-            @Override
-            public boolean equals(Object other) {
-                return other instanceof Pair p && p.from == from && p.to == to;
-            }
-
-            @Override
-            public int hashCode() {
-                return 31 * System.identityHashCode(from) + System.identityHashCode(to);
-            }
-        }
-
-        private final Memory<Pair, double[][]> known = new Memory<>(KEPT);
-
-        double[][] of(List<Cell> from, List<Cell> to) {
-            return known.of(new Pair(from, to), Moves::costs);
-        }
-
-        private static double[][] costs(Pair pair) {
-            double[][] costs = new double[pair.from.size()][pair.to.size()];
-            for (int a = 0; a < costs.length; a++) {
-                for (int b = 0; b < costs[a].length; b++) {
-                    costs[a][b] = cost(pair.from.get(a), pair.to.get(b));
-                }
-            }
-            return costs;
-        }
-
-        static double cost(Cell a, Cell b) {
-            return HAND.cost(
-                    a.voicing().board(), a.voicing().shape(), b.voicing().shape(), b.family());
-        }
     }
 
     private final Moves moves = new Moves();

@@ -31,7 +31,8 @@ public sealed interface Member {
 
         /** Names a voicing by its class and place. */
         public static Found of(Voicing v) {
-            return new Found(v.shapeClass(), v.shape().sounded().get(0), v.shape().lowestFretted());
+            return new Found(
+                    ShapeClass.of(v), v.shape().sounded().get(0), v.shape().lowestFretted());
         }
     }
 

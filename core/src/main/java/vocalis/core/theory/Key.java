@@ -123,7 +123,7 @@ public record Key(Spelling tonic, Mode mode) {
 
     /** The spelled note of a MIDI number. */
     public Note note(int midi) {
-        return spell(midi).at(midi);
+        return Note.at(spell(midi), midi);
     }
 
     /** Such as {@code F♯ dorian}. */

@@ -9,6 +9,19 @@ package vocalis.core.theory;
  */
 public record Note(Spelling spelling, int octave) {
 
+    /** The note of a spelling at a MIDI number of the same pitch class. */
+    public static Note at(Spelling spelling, int midi) {
+        if (Math.floorMod(midi, 12) != spelling.pitchClass()) {
+            throw new IllegalArgumentException(
+                    "MIDI note "
+                            + midi
+                            + " is not a "
+                            + spelling.symbol()
+                            + ", whatever the octave");
+        }
+        return new Note(spelling, Math.floorDiv(midi - spelling.alter(), 12) - 1);
+    }
+
     public Note {
         if (octave < -2 || octave > 10) {
             throw new IllegalArgumentException("octave must be from -2 to 10, but is " + octave);

@@ -96,15 +96,6 @@ public record Spelling(Letter letter, int alter) {
         return Math.floorMod(letter.semitones() + alter, 12);
     }
 
-    /** The note of this spelling at a MIDI number of the same pitch class. */
-    public Note at(int midi) {
-        if (Math.floorMod(midi, 12) != pitchClass()) {
-            throw new IllegalArgumentException(
-                    "MIDI note " + midi + " is not a " + symbol() + ", whatever the octave");
-        }
-        return new Note(this, Math.floorDiv(midi - alter, 12) - 1);
-    }
-
     /** With ♯ and ♭, as the interface prints it. */
     public String symbol() {
         return letter.name() + MARKS[alter + 2];

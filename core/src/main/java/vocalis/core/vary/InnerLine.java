@@ -67,24 +67,15 @@ public final class InnerLine {
             for (int way : WAYS) {
                 for (boolean against : new boolean[] {false, true}) {
                     for (IntPredicate on : List.<IntPredicate>of(m -> true, scale)) {
-                        line(board, held, string, way, n, on)
-                                .flatMap(
-                                        l ->
-                                                against
-                                                        ? against(
-                                                                board, l, sounded.get(0), -way, on)
-                                                        : Optional.of(l))
-                                .filter(l -> held(l, derived))
+                        Optional<List<Shape>> moving = line(board, held, string, way, n, on);
+                        if (against) {
+                            int low = sounded.get(0);
+                            moving = moving.flatMap(l -> against(board, l, low, -way, on));
+                        }
+                        moving.filter(l -> held(l, derived))
                                 .filter(seen::add)
-                                .ifPresent(
-                                        l ->
-                                                all.add(
-                                                        new Offer(
-                                                                string,
-                                                                way > 0,
-                                                                against,
-                                                                l,
-                                                                divided(derived, chord, l))));
+                                .map(l -> offer(derived, chord, string, way > 0, against, l))
+                                .ifPresent(all::add);
                     }
                 }
             }
@@ -94,6 +85,11 @@ public final class InnerLine {
                         .thenComparing(o -> !o.up)
                         .thenComparingDouble(o -> effort(o.shapes, derived)));
         return all.subList(0, Math.min(OFFERED, all.size()));
+    }
+
+    private static Offer offer(
+            Derived d, int chord, int string, boolean up, boolean against, List<Shape> line) {
+        return new Offer(string, up, against, line, divided(d, chord, line));
     }
 
     /** The held shape, then one string on by a step each time; empty where the neck ends. */

@@ -25,7 +25,7 @@ public record ShapeClass(List<Step> steps, int bassDegree) {
     }
 
     /** The class of a voicing. Open strings count as their own kind only beside fretted ones. */
-    static ShapeClass of(Voicing voicing) {
+    public static ShapeClass of(Voicing voicing) {
         List<Sounding> sounding = voicing.soundings();
         Sounding first = sounding.get(0);
         boolean anyOpen = sounding.stream().anyMatch(Sounding::open);

@@ -82,11 +82,6 @@ public record Voicing(Shape shape, Fretboard board, int root) {
         return soundings().stream().map(Sounding::pitchClass).distinct().sorted().toList();
     }
 
-    /** Which voicings are this shape in another place. */
-    public ShapeClass shapeClass() {
-        return ShapeClass.of(this);
-    }
-
     /** Silent strings between the lowest and the highest sounded one. */
     public int innerSilences() {
         return shape.innerSilences();

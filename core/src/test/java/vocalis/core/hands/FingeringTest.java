@@ -40,8 +40,10 @@ class FingeringTest {
         Shape stack = Shape.parse("5-7-7-9-10-x");
         Fingering f = Fingering.of(STANDARD, stack, Hand.MEDIUM).orElseThrow();
         assertThat(f.reachMm()).isGreaterThan(Hand.MEDIUM.comfortMm());
-        assertThat(Hand.MEDIUM.playable(STANDARD, stack)).isTrue();
-        assertThat(Hand.SMALL.playable(STANDARD, stack)).isFalse();
+        assertThat(Fingering.of(STANDARD, stack, Hand.MEDIUM).filter(Fingering::quick).isPresent())
+                .isTrue();
+        assertThat(Fingering.of(STANDARD, stack, Hand.SMALL).filter(Fingering::quick).isPresent())
+                .isFalse();
     }
 
     /** Every two fingers have a reach of their own, not only the outermost. */

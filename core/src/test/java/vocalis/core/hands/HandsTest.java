@@ -14,6 +14,7 @@ import vocalis.core.choice.Filter;
 import vocalis.core.choice.OwnShape;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
+import vocalis.core.voicing.ShapeClass;
 import vocalis.core.voicing.Voicing;
 
 class HandsTest {
@@ -124,14 +125,15 @@ class HandsTest {
     @Test
     void anOwnShapeIsFoundOnEveryRoot() {
         Voicing own = new Voicing(Shape.parse("x-x-7-9-8-x"), STANDARD, 9);
-        OwnShape kept = new OwnShape("mine", own.shapeClass());
+        OwnShape kept = new OwnShape("mine", ShapeClass.of(own));
         assertThat(kept.places(STANDARD, Hand.MEDIUM, 9))
                 .extracting(c -> c.voicing().shape().text())
                 .contains("x-x-7-9-8-x");
         assertThat(kept.places(STANDARD, Hand.MEDIUM, 2))
                 .isNotEmpty()
-                .allMatch(c -> c.voicing().shapeClass().equals(own.shapeClass()));
-        assertThatThrownBy(() -> new OwnShape(" ", own.shapeClass())).hasMessageContaining("name");
+                .allMatch(c -> ShapeClass.of(c.voicing()).equals(ShapeClass.of(own)));
+        assertThatThrownBy(() -> new OwnShape(" ", ShapeClass.of(own)))
+                .hasMessageContaining("name");
     }
 
     @Test

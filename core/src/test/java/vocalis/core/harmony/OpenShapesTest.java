@@ -17,6 +17,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import vocalis.core.Shapes;
+import vocalis.core.hands.Fingering;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Shape;
 import vocalis.core.names.ChordSymbol;
@@ -226,7 +227,9 @@ class OpenShapesTest {
         List<String> outside = new ArrayList<>();
         for (String cls : List.of("exact", "omission", "both", "extra", "unparsed")) {
             for (Row row : rows(Set.of(cls))) {
-                if (!Hand.LARGE.playable(Shapes.STANDARD, row.shape)) {
+                if (!Fingering.of(Shapes.STANDARD, row.shape, Hand.LARGE)
+                        .filter(Fingering::quick)
+                        .isPresent()) {
                     System.out.println("  no hand: " + row.key + row.suffix + " " + row.shape);
                     continue;
                 }

@@ -52,10 +52,10 @@ class RevoicerTest {
         return widest;
     }
 
-    private static List<List<Revoicer.Cell>> some(Derived d, Random random, int most) {
-        List<List<Revoicer.Cell>> all = new ArrayList<>();
+    private static List<List<Cell>> some(Derived d, Random random, int most) {
+        List<List<Cell>> all = new ArrayList<>();
         for (int i = 0; i < d.chords().size(); i++) {
-            List<Revoicer.Cell> cells = new ArrayList<>(REVOICER.cells(d, i));
+            List<Cell> cells = new ArrayList<>(REVOICER.cells(d, i));
             Collections.shuffle(cells, random);
             all.add(cells.subList(0, Math.min(most, cells.size())));
         }
@@ -63,16 +63,15 @@ class RevoicerTest {
     }
 
     private interface Tried {
-        void way(List<Revoicer.Cell> taken);
+        void way(List<Cell> taken);
     }
 
-    private static void everyWay(
-            List<List<Revoicer.Cell>> cells, List<Revoicer.Cell> taken, Tried tried) {
+    private static void everyWay(List<List<Cell>> cells, List<Cell> taken, Tried tried) {
         if (taken.size() == cells.size()) {
             tried.way(List.copyOf(taken));
             return;
         }
-        for (Revoicer.Cell c : cells.get(taken.size())) {
+        for (Cell c : cells.get(taken.size())) {
             taken.add(c);
             everyWay(cells, taken, tried);
             taken.remove(taken.size() - 1);
@@ -86,7 +85,7 @@ class RevoicerTest {
         Random random = new Random(intent.ordinal());
         for (int[] steps : new int[][] {{1}, {1, 4}, {1, 6, 5}, {2, 5, 1, 7}}) {
             Derived d = derived(Riffs.repeating(steps));
-            List<List<Revoicer.Cell>> cells = some(d, random, steps.length == 4 ? 6 : 12);
+            List<List<Cell>> cells = some(d, random, steps.length == 4 ? 6 : 12);
             IntentCosts costs = new IntentCosts(intent, steps.length, 5);
             double[] least = {Double.POSITIVE_INFINITY};
             everyWay(
@@ -99,10 +98,10 @@ class RevoicerTest {
                             least[0] = Math.min(least[0], costs.of(taken));
                         }
                     });
-            Optional<List<Revoicer.Cell>> found =
+            Optional<List<Cell>> found =
                     intent == Intent.HELD_NOTE
-                            ? Revoicer.held(cells, new Revoicer.Moves())
-                            : Optional.of(Revoicer.best(cells, costs, new Revoicer.Moves()));
+                            ? Revoicer.held(cells, new Moves())
+                            : Optional.of(Revoicer.best(cells, costs, new Moves()));
             double cost = found.map(costs::of).orElse(Double.POSITIVE_INFINITY);
             if (Double.isInfinite(least[0])) {
                 assertThat(found).isEmpty();

@@ -33,13 +33,13 @@ class PitchTest {
         Note note = new Note(spelling, name.charAt(name.length() - 1) - '0');
         assertThat(note.midi()).isEqualTo(midi);
         assertThat(Pitch.hz(midi)).isCloseTo(hz, within(0.005));
-        assertThat(spelling.at(midi)).isEqualTo(note);
+        assertThat(Note.at(spelling, midi)).isEqualTo(note);
     }
 
     @Test
     void theOctaveNumberChangesByLetterNotBySound() {
-        assertThat(Spelling.parse("B#").at(60).symbol()).isEqualTo("B♯3");
-        assertThat(Spelling.parse("Cb").at(59).symbol()).isEqualTo("C♭4");
+        assertThat(Note.at(Spelling.parse("B#"), 60).symbol()).isEqualTo("B♯3");
+        assertThat(Note.at(Spelling.parse("Cb"), 59).symbol()).isEqualTo("C♭4");
     }
 
     @Test

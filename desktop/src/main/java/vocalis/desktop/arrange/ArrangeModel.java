@@ -64,7 +64,9 @@ public final class ArrangeModel implements Screen, SongHearing.Stage, AutoClosea
     public ArrangeModel(Session session) {
         this.session = session;
         songs = new Songs(session.catalogue());
-        clash = new ClashCaret(session, this);
+        clash =
+                new ClashCaret(
+                        session, this::clashes, this::lookAt, (c, on) -> edits().mean(c, on));
         hearing = new SongHearing(this, session, songs, background);
         edits = new SectionEdits(session, this, field);
         section.addListener(o -> sectionMoved());
@@ -257,12 +259,15 @@ public final class ArrangeModel implements Screen, SongHearing.Stage, AutoClosea
         return open;
     }
 
+    private void lookAt(Clash c) {
+        section.set(c.section());
+        tell();
+    }
+
     private void sectionMoved() {
         hearing.sectionMoved();
         tell();
     }
-
-    // What is done.
 
     /** Goes to another section. */
     public void move(int by) {
@@ -273,8 +278,6 @@ public final class ArrangeModel implements Screen, SongHearing.Stage, AutoClosea
     public void moveField(int by) {
         field.set(Math.floorMod(field.get() + by, SectionField.values().length));
     }
-
-    // Clashes.
 
     /** The clash that is looked at. */
     public ClashCaret clash() {

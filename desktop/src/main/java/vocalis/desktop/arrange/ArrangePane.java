@@ -23,7 +23,7 @@ import vocalis.core.piece.Part;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Section;
 import vocalis.core.theory.Key;
-import vocalis.desktop.keys.Commands;
+import vocalis.desktop.keys.Command;
 import vocalis.desktop.session.Document;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Explain;
@@ -133,7 +133,7 @@ public final class ArrangePane extends VBox {
         b.setId(f.id() + (sign.equals("−") ? "-less" : "-more"));
         b.setFocusTraversable(false);
         b.setAccessibleText(f.words() + ": " + what);
-        Explain.means(b, Commands.capital(f.words()) + ": " + what.toLowerCase(Locale.ROOT));
+        Explain.means(b, Command.capital(f.words()) + ": " + what.toLowerCase(Locale.ROOT));
         b.setOnAction(
                 e -> {
                     arrange.fieldProperty().set(f.ordinal());

@@ -29,7 +29,7 @@ import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.sheets.PickSheet;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.library.Library;
 import vocalis.workbench.library.LibraryEntry;
@@ -46,7 +46,7 @@ public final class ArrangeSheets {
     private ArrangeSheets() {}
 
     /** Asks for what the line under the caret says, or steps it. */
-    public static void edit(Session session, ArrangeModel a, SheetHost host) {
+    public static void edit(Session session, ArrangeModel a, Sheets host) {
         SectionField f = SectionField.values()[a.fieldProperty().get()];
         Section s = a.current();
         switch (f) {
@@ -107,7 +107,7 @@ public final class ArrangeSheets {
     }
 
     /** Lines that the bass could play under the section, each with what speaks for it. */
-    public static void bassLines(Session session, ArrangeModel a, SheetHost host) {
+    public static void bassLines(Session session, ArrangeModel a, Sheets host) {
         Piece piece = a.piece();
         Section section = a.current();
         Riff riff = Arrangement.on(piece.riff().ground(), piece.riff(section.riff()).riff());
@@ -138,7 +138,7 @@ public final class ArrangeSheets {
     }
 
     /** What could set the section off from the one before. */
-    public static void vary(Session session, ArrangeModel a, SheetHost host) {
+    public static void vary(Session session, ArrangeModel a, Sheets host) {
         List<PickSheet.Row> rows = new ArrayList<>();
         for (SectionChange c : a.variations()) {
             rows.add(
@@ -177,7 +177,7 @@ public final class ArrangeSheets {
     }
 
     /** What would mend the clash under the caret. */
-    public static void mend(Session session, ArrangeModel a, SheetHost host) {
+    public static void mend(Session session, ArrangeModel a, Sheets host) {
         a.mends(
                 all -> {
                     List<PickSheet.Row> rows = new ArrayList<>();
@@ -205,7 +205,7 @@ public final class ArrangeSheets {
     }
 
     /** What a second guitar could play. */
-    public static void second(Session session, ArrangeModel a, SheetHost host, boolean clashesToo) {
+    public static void second(Session session, ArrangeModel a, Sheets host, boolean clashesToo) {
         a.secondParts(
                 clashesToo,
                 all -> {
@@ -240,7 +240,7 @@ public final class ArrangeSheets {
 
     /** Another riff into the piece: of this piece, of the logbook, of the demo. */
     public static void bring(
-            Session session, ArrangeModel a, Hearing hearing, Library library, SheetHost host) {
+            Session session, ArrangeModel a, Hearing hearing, Library library, Sheets host) {
         session.ask(
                 "reading the logbook",
                 () ->
@@ -279,7 +279,7 @@ public final class ArrangeSheets {
             Session session,
             ArrangeModel a,
             Hearing hearing,
-            SheetHost host,
+            Sheets host,
             Library library,
             List<LibraryEntry> entries) {
         List<PickSheet.Row> rows = new ArrayList<>();
@@ -331,7 +331,7 @@ public final class ArrangeSheets {
     }
 
     /** Floor and ceiling of a guitar. */
-    public static void register(Session session, ArrangeModel a, SheetHost host, int part) {
+    public static void register(Session session, ArrangeModel a, Sheets host, int part) {
         List<Part> parts = a.piece().parts();
         if (part >= parts.size()) {
             return;

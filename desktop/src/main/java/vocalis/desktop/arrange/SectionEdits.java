@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.IntegerProperty;
+import vocalis.core.arrange.Clash;
 import vocalis.core.mix.BassFigure;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Section;
@@ -30,6 +31,11 @@ public final class SectionEdits {
 
     private int at() {
         return arrange.sectionProperty().get();
+    }
+
+    /** A clash is meant, or not any more. */
+    void mean(Clash c, boolean on) {
+        apply(on ? "clash meant" : "clash not meant", p -> p.meaning(c.key(), on));
     }
 
     boolean apply(String what, UnaryOperator<Piece> change) {

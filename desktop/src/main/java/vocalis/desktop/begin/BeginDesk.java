@@ -6,7 +6,7 @@ import java.util.function.Supplier;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.explore.DronePage;
 import vocalis.desktop.session.Place;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.desktop.writing.WritePlace;
 
@@ -16,7 +16,7 @@ public final class BeginDesk implements BeginPane.Window {
     private static final double WIDTH = 1040;
 
     private final WriteModel write;
-    private final Supplier<SheetHost> host;
+    private final Supplier<Sheets> host;
     private final Consumer<Place> go;
     private final Consumer<String> run;
     private final Consumer<Consumer<List<BeginPane.Riffs>>> others;
@@ -29,7 +29,7 @@ public final class BeginDesk implements BeginPane.Window {
      */
     public BeginDesk(
             WriteModel write,
-            Supplier<SheetHost> host,
+            Supplier<Sheets> host,
             Consumer<Place> go,
             Consumer<String> run,
             Consumer<Consumer<List<BeginPane.Riffs>>> others) {
@@ -52,7 +52,7 @@ public final class BeginDesk implements BeginPane.Window {
 
     @Override
     public void drones(Runnable taken) {
-        SheetHost.Sheet[] sheet = new SheetHost.Sheet[1];
+        Sheets.Sheet[] sheet = new Sheets.Sheet[1];
         DronePage page =
                 new DronePage(
                         write,

@@ -163,39 +163,36 @@ public final class BeginPane extends StackPane {
                         8,
                         button("begin-tap", "Tap it", () -> rhythm(window::tap)),
                         button("begin-figure", "Take a figure", () -> rhythm(window::figures)));
-        VBox shape =
-                new VBox(
-                        8,
-                        new HBox(
-                                8,
-                                button("begin-neck", "On the neck", this::neck),
-                                button("begin-tab", "Paste a tab", window::pasteTab)),
-                        button("begin-play", "Play it in", window::playIn));
-        HBox cards =
+        return new HBox(
+                18,
+                card(
+                        "Type the roots",
+                        roots,
+                        "Notes or degrees, as they come; Enter. Then choose how each is"
+                                + " voiced."),
+                card("Lay a rhythm first", rhythm, "On the lowest open string. Chords come after."),
+                card(
+                        "Find a drone",
+                        button(
+                                "begin-drone",
+                                "What rings in which key",
+                                () -> window.drones(model::drones)),
+                        "Open strings that suit a key, and shapes that move beneath them."),
+                card(
+                        "Start from a shape",
+                        fromShape(),
+                        "Put fingers on the neck. A tab, or what you play, is taken apart"
+                                + " into shapes and rhythm."));
+    }
+
+    private Node fromShape() {
+        return new VBox(
+                8,
                 new HBox(
-                        18,
-                        card(
-                                "Type the roots",
-                                roots,
-                                "Notes or degrees, as they come; Enter. Then choose how each is"
-                                        + " voiced."),
-                        card(
-                                "Lay a rhythm first",
-                                rhythm,
-                                "On the lowest open string. Chords come after."),
-                        card(
-                                "Find a drone",
-                                button(
-                                        "begin-drone",
-                                        "What rings in which key",
-                                        () -> window.drones(model::drones)),
-                                "Open strings that suit a key, and shapes that move beneath them."),
-                        card(
-                                "Start from a shape",
-                                shape,
-                                "Put fingers on the neck. A tab, or what you play, is taken apart"
-                                        + " into shapes and rhythm."));
-        return cards;
+                        8,
+                        button("begin-neck", "On the neck", this::neck),
+                        button("begin-tab", "Paste a tab", window::pasteTab)),
+                button("begin-play", "Play it in", window::playIn));
     }
 
     private static Node card(String title, Node way, String what) {

@@ -50,7 +50,7 @@ import vocalis.desktop.session.Whereabouts;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.formats.FormatException;
 import vocalis.formats.sheet.Imported;
 import vocalis.formats.tab.TabText;
@@ -60,6 +60,7 @@ import vocalis.workbench.base.Log;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.exchange.Exchange;
 import vocalis.workbench.exchange.Export;
+import vocalis.workbench.exchange.Target;
 import vocalis.workbench.library.Library;
 import vocalis.workbench.library.PieceFiles;
 import vocalis.workbench.playedin.Draft;
@@ -77,7 +78,7 @@ public final class ExchangeDesk implements WritesDown, AutoCloseable {
     private final Session session;
     private final Whereabouts whereabouts;
     private final Hearing hearing;
-    private final SheetHost host;
+    private final Sheets host;
     private final Prompts prompts;
     private final FileDesk files;
     private final TakeShelf shelf;
@@ -88,7 +89,7 @@ public final class ExchangeDesk implements WritesDown, AutoCloseable {
             Session session,
             Whereabouts whereabouts,
             Hearing hearing,
-            SheetHost host,
+            Sheets host,
             Prompts prompts,
             FileDesk files,
             TakeShelf shelf) {
@@ -138,14 +139,14 @@ public final class ExchangeDesk implements WritesDown, AutoCloseable {
         }
     }
 
-    private void export(Piece piece, Supplier<Export> away, Exchange.Target target) {
+    private void export(Piece piece, Supplier<Export> away, Target target) {
         String name = Library.stem(piece.title()) + target.ending();
         Optional<Path> file = prompts.fileToExport(stage, name, target.words());
         if (file.isEmpty()) {
             return;
         }
         AtomicBoolean cancelled = new AtomicBoolean();
-        SheetHost.Sheet busy = target.sound() ? busy(file.get(), cancelled) : null;
+        Sheets.Sheet busy = target.sound() ? busy(file.get(), cancelled) : null;
         String[] trouble = new String[1];
         background.run(
                 "an export",
@@ -188,13 +189,13 @@ public final class ExchangeDesk implements WritesDown, AutoCloseable {
     }
 
     /** Says that something takes a while; closing it cancels. */
-    private SheetHost.Sheet busy(Path file, AtomicBoolean cancelled) {
+    private Sheets.Sheet busy(Path file, AtomicBoolean cancelled) {
         ProgressBar bar = new ProgressBar();
         bar.setMaxWidth(Double.MAX_VALUE);
         Label words = Choices.text("Rendering " + file.getFileName() + ". Esc cancels.");
         VBox body = new VBox(14, words, bar);
         body.getStyleClass().add("help");
-        SheetHost.Sheet sheet = host.open("Exporting", body, 480);
+        Sheets.Sheet sheet = host.open("Exporting", body, 480);
         sheet.onClosed(() -> cancelled.set(true));
         return sheet;
     }

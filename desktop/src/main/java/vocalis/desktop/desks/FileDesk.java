@@ -10,7 +10,7 @@ import vocalis.core.piece.Texts;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Background;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.formats.json.Extras;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.document.Edits;
@@ -31,7 +31,7 @@ public final class FileDesk implements AutoCloseable {
     private final Stage stage;
     private final Session session;
     private final Workspace workspace;
-    private final SheetHost host;
+    private final Sheets host;
     private final Prompts prompts;
     private final Runnable begin;
     private final Consumer<Path> known;
@@ -48,7 +48,7 @@ public final class FileDesk implements AutoCloseable {
     public FileDesk(
             Stage stage,
             Session session,
-            SheetHost host,
+            Sheets host,
             Prompts prompts,
             Backups backups,
             Library library,

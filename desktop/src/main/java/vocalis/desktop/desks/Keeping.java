@@ -21,7 +21,7 @@ import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Background;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.formats.json.Extras;
 import vocalis.workbench.base.Log;
 import vocalis.workbench.base.Places;
@@ -44,7 +44,7 @@ public final class Keeping implements AutoCloseable {
     private final Session session;
     private final Hearing hearing;
     private final Workspace workspace;
-    private final SheetHost host;
+    private final Sheets host;
     private final FileDesk desk;
     private final Library library;
     private final Background background = new Background("vocalis-library");
@@ -55,7 +55,7 @@ public final class Keeping implements AutoCloseable {
     public Keeping(
             Session session,
             Hearing hearing,
-            SheetHost host,
+            Sheets host,
             FileDesk desk,
             Library library,
             Path data) {

@@ -10,7 +10,7 @@ import javafx.scene.input.ClipboardContent;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Background;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.workbench.base.Log;
 import vocalis.workbench.base.Subscription;
 import vocalis.workbench.health.TroubleReport;
@@ -22,7 +22,7 @@ import vocalis.workbench.health.TroubleReport;
  */
 public final class Trouble implements AutoCloseable {
 
-    private final SheetHost host;
+    private final Sheets host;
     private final Session session;
     private final Supplier<String> safety;
     private final Runnable save;
@@ -35,7 +35,7 @@ public final class Trouble implements AutoCloseable {
      * @param safety where unsaved work is kept, or why it is not, in a sentence
      * @param save saves the riff as the menu does
      */
-    public Trouble(SheetHost host, Session session, Supplier<String> safety, Runnable save) {
+    public Trouble(Sheets host, Session session, Supplier<String> safety, Runnable save) {
         this.host = host;
         this.session = session;
         this.safety = safety;

@@ -3,17 +3,17 @@ package vocalis.desktop.desks;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 
 /** A sheet while work goes on that takes seconds; who closes it does not want what comes of it. */
 final class Waiting {
 
     private static final double WIDTH = 420;
 
-    private final SheetHost.Sheet sheet;
+    private final Sheets.Sheet sheet;
     private boolean closed;
 
-    Waiting(SheetHost host, String what) {
+    Waiting(Sheets host, String what) {
         ProgressBar bar = new ProgressBar();
         bar.setPrefWidth(WIDTH);
         VBox body =

@@ -6,7 +6,7 @@ import vocalis.desktop.practise.PracticeDiary;
 import vocalis.desktop.practise.PractisePlace;
 import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.workbench.library.Library;
 
 /** The command that opens a round for the ear. */
@@ -21,7 +21,7 @@ public final class EarCommand {
             PracticeDiary diary,
             Library library,
             Hearing hearing,
-            Supplier<SheetHost> host) {
+            Supplier<Sheets> host) {
         commands.add("ear", "a round for the ear, on the roots of your riffs")
                 .in(PractisePlace.PAGE)
                 .button("For the ear")

@@ -19,7 +19,7 @@ import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.HoldToHear;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.workbench.library.Library;
 import vocalis.workbench.words.EarWords;
 
@@ -39,7 +39,7 @@ public final class EarSheet {
     private final Label result = Choices.text("");
     private final RiffPicture picture = new RiffPicture(true);
     private final Button next = new Button("Next question  ⏎");
-    private SheetHost.Sheet sheet;
+    private Sheets.Sheet sheet;
     private Optional<EarModel.Ready> now = Optional.empty();
     private boolean told;
 
@@ -51,17 +51,13 @@ public final class EarSheet {
 
     /** Opens a round on the roots of the open riff and of the logbook. */
     public static void show(
-            Session session,
-            PracticeDiary diary,
-            Library library,
-            Hearing hearing,
-            SheetHost host) {
+            Session session, PracticeDiary diary, Library library, Hearing hearing, Sheets host) {
         Clock clock = Clock.systemUTC();
         EarModel model = new EarModel(session, diary, library, clock.millis());
         new EarSheet(model, hearing, clock).open(host);
     }
 
-    private void open(SheetHost host) {
+    private void open(Sheets host) {
         question.setId("ear-question");
         result.setId("ear-result");
         result.setWrapText(true);

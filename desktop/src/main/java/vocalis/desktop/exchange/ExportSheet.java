@@ -30,11 +30,11 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.formats.FormatException;
 import vocalis.formats.tab.TabText;
-import vocalis.workbench.exchange.Exchange;
 import vocalis.workbench.exchange.Export;
+import vocalis.workbench.exchange.Target;
 
 /**
  * What a riff can be taken away as: each with a preview and what it leaves out. Enter writes it, C
@@ -65,7 +65,7 @@ public final class ExportSheet {
     private final ImageView picture = new ImageView();
     private final ScrollPane scroll = new ScrollPane(text);
     private final List<Button> buttons = new ArrayList<>();
-    private Exchange.Target now = Exchange.Target.TAB;
+    private Target now = Target.TAB;
 
     /** What the preview shows, as a file that can be given away. */
     private Optional<Path> file = Optional.empty();
@@ -96,12 +96,12 @@ public final class ExportSheet {
             Supplier<Export> deriving,
             Background background,
             Pages pages,
-            SheetHost host,
-            Consumer<Exchange.Target> then) {
+            Sheets host,
+            Consumer<Target> then) {
         new ExportSheet(title, deriving, background, pages).open(host, then);
     }
 
-    private void open(SheetHost host, Consumer<Exchange.Target> then) {
+    private void open(Sheets host, Consumer<Target> then) {
         VBox list = new VBox(4);
         list.setMinWidth(330);
         fields();
@@ -113,8 +113,8 @@ public final class ExportSheet {
                         "↑ ↓ choose, Enter writes the file, C copies the tab; the preview can be dragged away.");
         VBox all = new VBox(12, head, body);
         all.getStyleClass().add("help");
-        SheetHost.Sheet sheet = host.open("Export " + title, all, WIDTH);
-        for (Exchange.Target t : Exchange.Target.values()) {
+        Sheets.Sheet sheet = host.open("Export " + title, all, WIDTH);
+        for (Target t : Target.values()) {
             list.getChildren()
                     .add(
                             format(
@@ -129,7 +129,7 @@ public final class ExportSheet {
                     wanted.incrementAndGet();
                     previews.forget();
                 });
-        sheet.focus(buttons.get(Exchange.Target.TAB.ordinal()));
+        sheet.focus(buttons.get(Target.TAB.ordinal()));
     }
 
     private void fields() {
@@ -148,7 +148,7 @@ public final class ExportSheet {
                 });
     }
 
-    private Button format(Exchange.Target t, Runnable taken) {
+    private Button format(Target t, Runnable taken) {
         Button b = new Button(t.words());
         b.setId("export-" + t.name().toLowerCase(Locale.ROOT));
         b.getStyleClass().add("quiet-button");
@@ -193,7 +193,7 @@ public final class ExportSheet {
         losses.setText("The tab is on the clipboard.");
     }
 
-    private void preview(Exchange.Target t) {
+    private void preview(Target t) {
         now = t;
         file = Optional.empty();
         losses.setText("…");
@@ -211,7 +211,7 @@ public final class ExportSheet {
         return away;
     }
 
-    private Preview made(Exchange.Target t, BooleanSupplier cancelled) {
+    private Preview made(Target t, BooleanSupplier cancelled) {
         List<String> lost = List.of();
         try {
             lost = away().losses(t);
@@ -277,7 +277,7 @@ public final class ExportSheet {
             return;
         }
         ClipboardContent content = new ClipboardContent();
-        if (now == Exchange.Target.TAB) {
+        if (now == Target.TAB) {
             content.putString(tab);
         }
         content.putFiles(List.of(file.get().toFile()));

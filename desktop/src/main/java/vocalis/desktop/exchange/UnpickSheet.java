@@ -28,7 +28,7 @@ import vocalis.desktop.session.Asking;
 import vocalis.desktop.session.Hearing;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.formats.FormatException;
 import vocalis.formats.sheet.Imported;
 import vocalis.formats.tab.TabText;
@@ -97,12 +97,12 @@ public final class UnpickSheet {
             Imported imported,
             Optional<Draft> draft,
             Optional<WritesDown.Bars> bars,
-            SheetHost host,
+            Sheets host,
             Consumer<Unpicked> then) {
         new UnpickSheet(session, hearing, exchange, imported, draft, bars).open(host, then);
     }
 
-    private void open(SheetHost host, Consumer<Unpicked> then) {
+    private void open(Sheets host, Consumer<Unpicked> then) {
         HBox both = sides();
         fields();
         HBox foot = new HBox(12, take);
@@ -125,7 +125,7 @@ public final class UnpickSheet {
                         foot);
         body.getChildren().add(2, remarks);
         remark();
-        SheetHost.Sheet sheet = host.open("Unpick " + imported.sheet().title(), body, WIDTH);
+        Sheets.Sheet sheet = host.open("Unpick " + imported.sheet().title(), body, WIDTH);
         take.setOnAction(
                 e -> {
                     Unpicked u = unpicked;
@@ -177,7 +177,7 @@ public final class UnpickSheet {
         said.setWrapText(true);
     }
 
-    private void listen(SheetHost.Sheet sheet, VBox body) {
+    private void listen(Sheets.Sheet sheet, VBox body) {
         body.addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
         body.addEventHandler(
                 KeyEvent.KEY_RELEASED,

@@ -16,7 +16,7 @@ import javafx.scene.layout.VBox;
 import vocalis.core.names.Readout;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.HoldToHear;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.Showing;
 
 /**
@@ -36,7 +36,7 @@ public final class ExploreSheet {
     private final Label name = new Label();
     private final Label shape = Choices.mono("");
     private Explore page = Explore.COMPARE;
-    private SheetHost.Sheet sheet;
+    private Sheets.Sheet sheet;
 
     public ExploreSheet(Showing model) {
         this.model = model;
@@ -53,7 +53,7 @@ public final class ExploreSheet {
     }
 
     /** Opens it at a page. */
-    public void show(SheetHost host, Explore at) {
+    public void show(Sheets host, Explore at) {
         VBox body = new VBox(14, head(), tabs(), shown);
         body.getStyleClass().add("help");
         body.addEventFilter(KeyEvent.KEY_PRESSED, this::turned);

@@ -127,7 +127,7 @@ public final class ActionStrip extends Region {
         Button b = plain(words, c.printedKey());
         b.setId("strip-" + c.id());
         String key = c.printedKey();
-        Explain.means(b, Commands.capital(c.words()) + (key.isEmpty() ? "" : " (" + key + ")"));
+        Explain.means(b, Command.capital(c.words()) + (key.isEmpty() ? "" : " (" + key + ")"));
         b.setOnAction(
                 e -> {
                     window.keysTo(of);

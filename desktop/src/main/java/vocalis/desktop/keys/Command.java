@@ -58,4 +58,9 @@ public record Command(
     public String printedKey() {
         return keys.isEmpty() ? "" : keys.get(0).printed();
     }
+
+    /** A sentence's beginning. */
+    public static String capital(String s) {
+        return s.isEmpty() ? s : Character.toUpperCase(s.charAt(0)) + s.substring(1);
+    }
 }

@@ -228,7 +228,7 @@ public final class Commands {
         key.getStyleClass().add("menu-key");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox both = new HBox(28, new Label(capital(c.words())), gap, key);
+        HBox both = new HBox(28, new Label(Command.capital(c.words())), gap, key);
         // Wide enough for the longest words: the keys of a menu stand beneath each other.
         both.setPrefWidth(320);
         MenuItem item = new CustomMenuItem(both, true);
@@ -257,10 +257,5 @@ public final class Commands {
                 .filter(c -> c.places().contains(place))
                 .flatMap(c -> c.brief().stream())
                 .collect(Collectors.joining(" · "));
-    }
-
-    /** A sentence's beginning. */
-    public static String capital(String s) {
-        return s.isEmpty() ? s : Character.toUpperCase(s.charAt(0)) + s.substring(1);
     }
 }

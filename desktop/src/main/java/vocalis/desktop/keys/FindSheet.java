@@ -16,7 +16,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.session.Place;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 
 /**
  * The search over every command: by name, by other words, by key. Enter does the one chosen, where
@@ -31,7 +31,7 @@ public final class FindSheet {
     private final Consumer<Command> take;
     private final ListView<Command> list = new ListView<>();
     private final TextField field = new TextField();
-    private SheetHost.Sheet sheet;
+    private Sheets.Sheet sheet;
 
     private FindSheet(Function<String, List<Command>> search, Consumer<Command> take) {
         this.search = search;
@@ -46,14 +46,14 @@ public final class FindSheet {
      * @param take does what was chosen; the sheet is closed by then
      */
     public static void show(
-            SheetHost host,
+            Sheets host,
             String title,
             Function<String, List<Command>> search,
             Consumer<Command> take) {
         new FindSheet(search, take).open(host, title);
     }
 
-    private void open(SheetHost host, String title) {
+    private void open(Sheets host, String title) {
         field.setId("find-command");
         field.getStyleClass().add("find");
         field.setPromptText("what do you want to do? mute, louder, capo, bend, sections …");
@@ -140,7 +140,7 @@ public final class FindSheet {
                 setAccessibleText("");
                 return;
             }
-            words.setText(Commands.capital(c.words()));
+            words.setText(Command.capital(c.words()));
             where.setText(where(c));
             key.setText(c.printedKey());
             setAccessibleText(c.words() + ", " + where(c) + ", " + c.printedKey());

@@ -6,7 +6,7 @@ import java.util.function.Supplier;
 import vocalis.desktop.session.Place;
 import vocalis.desktop.session.Teller;
 import vocalis.desktop.session.Whereabouts;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 
 /**
  * The search over every command, and the buttons of the place that has the keys: whatever is asked
@@ -18,7 +18,7 @@ public final class Finding implements ActionStrip.Window {
     private final CommandSearch search;
     private final Teller session;
     private final Whereabouts whereabouts;
-    private final Supplier<SheetHost> host;
+    private final Supplier<Sheets> host;
     private final Consumer<Place> go;
     private Consumer<Command> asked = c -> {};
 
@@ -31,7 +31,7 @@ public final class Finding implements ActionStrip.Window {
             CommandSearch search,
             Teller session,
             Whereabouts whereabouts,
-            Supplier<SheetHost> host,
+            Supplier<Sheets> host,
             Consumer<Place> go) {
         this.commands = commands;
         this.search = search;

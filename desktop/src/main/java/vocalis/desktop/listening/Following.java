@@ -152,12 +152,7 @@ public final class Following implements Ears {
         double lasts = score.time().tempos().seconds(score.length());
         Optional<Listener> listener = source.listener();
         if (!source.standIn() && !listener.map(Listener::hearing).orElse(false)) {
-            session.say(
-                    listener.map(l -> l.level().words())
-                            .orElse("The input was closed meanwhile: the next pass is told."));
-            source.close();
-            source.open();
-            alignment.clear();
+            openAgain(listener);
             clean.accept(true);
             return;
         }
@@ -178,16 +173,10 @@ public final class Following implements Ears {
                     if (listener.isPresent() && hearsItself(listener.get(), clicks)) {
                         return Optional.<Pass>empty();
                     }
-                    Take take;
-                    double begins;
-                    if (listener.isEmpty()) {
-                        take = StandIn.play(score, ground, StandIn.Errors.LEARNING, error);
-                        begins = 0;
-                    } else {
-                        waitFor(listener.get(), at + lasts + AFTER);
-                        take = listener.get().take(at - BEFORE, at + lasts + AFTER);
-                        begins = BEFORE;
-                    }
+                    Take take =
+                            listener.map(l -> took(l, at, at + lasts))
+                                    .orElseGet(() -> standIn(score, ground, error));
+                    double begins = listener.isPresent() ? BEFORE : 0;
                     Ear ear =
                             new Ear(
                                     score.board(),
@@ -206,6 +195,24 @@ public final class Following implements Ears {
                         clean.accept(bleeds || clean(heard.get().heard()));
                     }
                 });
+    }
+
+    private void openAgain(Optional<Listener> listener) {
+        session.say(
+                listener.map(l -> l.level().words())
+                        .orElse("The input was closed meanwhile: the next pass is told."));
+        source.close();
+        source.open();
+        alignment.clear();
+    }
+
+    private static Take standIn(Score score, Ground ground, long seed) {
+        return StandIn.play(score, ground, StandIn.Errors.LEARNING, seed);
+    }
+
+    private static Take took(Listener listener, double from, double to) {
+        waitFor(listener, to + AFTER);
+        return listener.take(from - BEFORE, to + AFTER);
     }
 
     /** The same as for the pass before, so that its sound is made once. */

@@ -10,7 +10,7 @@ import javafx.scene.layout.VBox;
 import vocalis.core.rhythm.Meter;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.sound.listen.OnsetFinder;
 import vocalis.sound.listen.Take;
 import vocalis.workbench.listening.Latency;
@@ -39,11 +39,11 @@ final class LateSheet {
         from = new SourceRow(source, session, this::known);
     }
 
-    static void show(Session session, Source source, SheetHost host) {
+    static void show(Session session, Source source, Sheets host) {
         new LateSheet(session, source).open(host);
     }
 
-    private void open(SheetHost host) {
+    private void open(Sheets host) {
         begin.setId("late-begin");
         begin.getStyleClass().add("use-button");
         begin.setOnAction(e -> start());

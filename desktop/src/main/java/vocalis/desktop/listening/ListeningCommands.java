@@ -1,13 +1,15 @@
 package vocalis.desktop.listening;
 
+import java.util.function.Consumer;
 import java.util.function.Supplier;
+import vocalis.core.instrument.Shape;
 import vocalis.desktop.exchange.WritesDown;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.practise.PracticeModel;
 import vocalis.desktop.practise.PractisePlace;
 import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.takes.TakeShelf;
 
@@ -30,29 +32,25 @@ public final class ListeningCommands {
             Source source,
             Following following,
             TakeShelf shelf,
-            Supplier<SheetHost> host,
+            Supplier<Sheets> host,
             WriteModel riff,
             Runnable toRiff,
             WritesDown write) {
+        Consumer<Shape> use =
+                shape -> {
+                    riff.shown().take(shape);
+                    riff.useShown();
+                    toRiff.run();
+                };
+        Consumer<Shape> compare =
+                shape -> {
+                    toRiff.run();
+                    riff.shown().take(shape);
+                    commands.get("explore").action().run();
+                };
         commands.add("listen", "what you play: a strum named, strings tuned, by ear")
                 .keys("F11")
-                .does(
-                        () ->
-                                PlayedSheet.show(
-                                        session,
-                                        hearing,
-                                        source,
-                                        host.get(),
-                                        shape -> {
-                                            riff.shown().take(shape);
-                                            riff.useShown();
-                                            toRiff.run();
-                                        },
-                                        shape -> {
-                                            toRiff.run();
-                                            riff.shown().take(shape);
-                                            commands.get("explore").action().run();
-                                        }));
+                .does(() -> PlayedSheet.show(session, hearing, source, host.get(), use, compare));
         commands.add("latency", "how late what you play comes in: measure it")
                 .does(() -> LateSheet.show(session, source, host.get()));
         commands.add("takes", "takes of this riff: hear them against it")

@@ -19,7 +19,7 @@ import vocalis.core.score.Score;
 import vocalis.desktop.exchange.WritesDown;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.sound.listen.Take;
 import vocalis.workbench.listening.StandIn;
 import vocalis.workbench.playedin.PlayIn;
@@ -47,7 +47,7 @@ public final class PlayInSheet {
     private final ComboBox<Integer> last;
     private int bars = 4;
     private boolean own = true;
-    private SheetHost.Sheet sheet;
+    private Sheets.Sheet sheet;
 
     private PlayInSheet(Session session, Source source, WritesDown write) {
         this.session = session;
@@ -76,11 +76,11 @@ public final class PlayInSheet {
      *
      * @param write has what is heard written down
      */
-    public static void show(Session session, Source source, SheetHost host, WritesDown write) {
+    public static void show(Session session, Source source, Sheets host, WritesDown write) {
         new PlayInSheet(session, source, write).open(host);
     }
 
-    private void open(SheetHost host) {
+    private void open(Sheets host) {
         begin.setId("play-in-begin");
         begin.getStyleClass().add("use-button");
         begin.setOnAction(e -> toggle());

@@ -25,7 +25,7 @@ import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.HoldToHear;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.workbench.listening.Holding;
 import vocalis.workbench.listening.Tuner;
 
@@ -51,7 +51,7 @@ public final class PlayedSheet {
     private final HBox shapes = new HBox(10);
     private final RiffPicture picture = new RiffPicture(true);
     private List<Shape> offered = List.of();
-    private SheetHost.Sheet sheet;
+    private Sheets.Sheet sheet;
 
     private PlayedSheet(
             Session session,
@@ -78,30 +78,14 @@ public final class PlayedSheet {
             Session session,
             Hearing hearing,
             Source source,
-            SheetHost host,
+            Sheets host,
             Consumer<Shape> take,
             Consumer<Shape> compare) {
         new PlayedSheet(session, hearing, source, take, compare).open(host);
     }
 
-    private void open(SheetHost host) {
-        name.setId("played-name");
-        words.setId("played-words");
-        words.setMinHeight(24);
-        picture.setMinHeight(PICTURE);
-        picture.setPrefHeight(PICTURE);
-        picture.setVisible(false);
-        listen.setId("played-listen");
-        listen.getStyleClass().add("use-button");
-        listen.setFocusTraversable(false);
-        listen.setOnAction(e -> toggle());
-        Button strums = new Button("It strums a chord  S");
-        strums.setId("played-strum");
-        strums.setFocusTraversable(false);
-        strums.setOnAction(e -> strum());
-        standIn.getChildren().addAll(strums, Choices.caption("or click a string to hear it tuned"));
-        standIn.setAlignment(Pos.CENTER_LEFT);
-        strings();
+    private void open(Sheets host) {
+        prepare();
         VBox body =
                 new VBox(
                         14,
@@ -139,6 +123,27 @@ public final class PlayedSheet {
         sheet.focus(body);
         sourceChanged();
         name.setText(source.standIn() ? "Let it strum, or choose your input above." : "");
+    }
+
+    /** What stands in the sheet, before it is opened. */
+    private void prepare() {
+        name.setId("played-name");
+        words.setId("played-words");
+        words.setMinHeight(24);
+        picture.setMinHeight(PICTURE);
+        picture.setPrefHeight(PICTURE);
+        picture.setVisible(false);
+        listen.setId("played-listen");
+        listen.getStyleClass().add("use-button");
+        listen.setFocusTraversable(false);
+        listen.setOnAction(e -> toggle());
+        Button strums = new Button("It strums a chord  S");
+        strums.setId("played-strum");
+        strums.setFocusTraversable(false);
+        strums.setOnAction(e -> strum());
+        standIn.getChildren().addAll(strums, Choices.caption("or click a string to hear it tuned"));
+        standIn.setAlignment(Pos.CENTER_LEFT);
+        strings();
     }
 
     private void sourceChanged() {

@@ -17,7 +17,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import vocalis.desktop.session.Asking;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.sound.device.Devices;
 import vocalis.workbench.listening.Listener;
 
@@ -90,8 +90,8 @@ final class SourceRow {
      *
      * @param tick done sixty times a second
      */
-    SheetHost.Sheet open(
-            SheetHost host,
+    Sheets.Sheet open(
+            Sheets host,
             String title,
             VBox body,
             double width,
@@ -111,7 +111,7 @@ final class SourceRow {
                         e.consume();
                     }
                 });
-        SheetHost.Sheet sheet = host.open(title, body, width);
+        Sheets.Sheet sheet = host.open(title, body, width);
         Timeline clock = new Timeline(new KeyFrame(Duration.millis(16), e -> tick.run()));
         clock.setCycleCount(Animation.INDEFINITE);
         clock.play();

@@ -13,7 +13,7 @@ import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.HoldToHear;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.sound.device.Devices;
 import vocalis.workbench.takes.TakePlayer;
 import vocalis.workbench.takes.TakeShelf;
@@ -39,11 +39,11 @@ final class TakesSheet {
         this.shelf = shelf;
     }
 
-    static void show(Session session, Hearing hearing, TakeShelf shelf, SheetHost host) {
+    static void show(Session session, Hearing hearing, TakeShelf shelf, Sheets host) {
         new TakesSheet(session, hearing, shelf).open(host);
     }
 
-    private void open(SheetHost host) {
+    private void open(Sheets host) {
         state.setId("takes-state");
         VBox body =
                 new VBox(
@@ -65,7 +65,7 @@ final class TakesSheet {
                         hearing.endPreview();
                     }
                 });
-        SheetHost.Sheet sheet = host.open("Takes of " + session.piece().title(), body, WIDTH);
+        Sheets.Sheet sheet = host.open("Takes of " + session.piece().title(), body, WIDTH);
         sheet.onClosed(
                 () -> {
                     silence();

@@ -25,7 +25,7 @@ import javafx.scene.layout.VBox;
 import vocalis.desktop.sheets.Ask;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.HoldToHear;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.workbench.library.LibraryEntry;
 
 /** All riffs and ideas of the library: found, heard, judged, tagged, put away and brought back. */
@@ -39,14 +39,14 @@ public final class LogbookSheet {
 
     private final LogbookModel model;
     private final Consumer<Path> open;
-    private final SheetHost host;
+    private final Sheets host;
     private final TextField search = new TextField();
     private final ListView<LibraryEntry> list = new ListView<>();
     private final Label detail = Choices.text("");
     private String caret = "";
-    private SheetHost.Sheet sheet;
+    private Sheets.Sheet sheet;
 
-    private LogbookSheet(LogbookModel model, SheetHost host, Consumer<Path> open) {
+    private LogbookSheet(LogbookModel model, Sheets host, Consumer<Path> open) {
         this.model = model;
         this.host = host;
         this.open = open;
@@ -57,7 +57,7 @@ public final class LogbookSheet {
      *
      * @param open opens a file; the sheet closes before
      */
-    public static void show(LogbookModel model, SheetHost host, Consumer<Path> open) {
+    public static void show(LogbookModel model, Sheets host, Consumer<Path> open) {
         new LogbookSheet(model, host, open).show();
     }
 

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import vocalis.core.practice.Entry;
 import vocalis.desktop.sheets.PickSheet;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 
 /** What has been practised of the piece. */
 public final class PracticeSheet {
@@ -20,7 +20,7 @@ public final class PracticeSheet {
     private PracticeSheet() {}
 
     /** Opens it; Enter does nothing, for what was played was played. */
-    public static void show(PracticeModel model, SheetHost host) {
+    public static void show(PracticeModel model, Sheets host) {
         List<Entry> all = new ArrayList<>(model.entries());
         Collections.reverse(all);
         List<PickSheet.Row> rows = new ArrayList<>();

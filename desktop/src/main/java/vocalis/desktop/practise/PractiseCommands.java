@@ -3,7 +3,7 @@ package vocalis.desktop.practise;
 import java.util.function.Supplier;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.session.Place;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 
 /** The keys of the Practise screen. */
 public final class PractiseCommands {
@@ -13,10 +13,10 @@ public final class PractiseCommands {
     private final Commands commands;
     private final PracticeModel model;
     private final Runnable toggle;
-    private final Supplier<SheetHost> host;
+    private final Supplier<Sheets> host;
 
     private PractiseCommands(
-            Commands commands, PracticeModel model, Runnable toggle, Supplier<SheetHost> host) {
+            Commands commands, PracticeModel model, Runnable toggle, Supplier<Sheets> host) {
         this.commands = commands;
         this.model = model;
         this.toggle = toggle;
@@ -29,7 +29,7 @@ public final class PractiseCommands {
      * @param toggle goes to the screen, and back
      */
     public static void addTo(
-            Commands commands, PracticeModel model, Runnable toggle, Supplier<SheetHost> host) {
+            Commands commands, PracticeModel model, Runnable toggle, Supplier<Sheets> host) {
         new PractiseCommands(commands, model, toggle, host).add();
     }
 

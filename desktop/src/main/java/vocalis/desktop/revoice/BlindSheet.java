@@ -10,7 +10,7 @@ import vocalis.core.revoice.Row;
 import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Teller;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.workbench.words.RevoiceWords;
 
 /**
@@ -36,7 +36,7 @@ public final class BlindSheet {
     }
 
     /** Opens it for the mix and the row under the caret. */
-    public static void show(Teller session, RevoiceModel revoice, Hearing hearing, SheetHost host) {
+    public static void show(Teller session, RevoiceModel revoice, Hearing hearing, Sheets host) {
         BlindSheet sheet = new BlindSheet(session, revoice, hearing);
         if (!sheet.deal()) {
             session.say(
@@ -52,7 +52,7 @@ public final class BlindSheet {
         return dealt != null;
     }
 
-    private void open(SheetHost host) {
+    private void open(Sheets host) {
         state.setId("blind");
         VBox body =
                 new VBox(
@@ -66,7 +66,7 @@ public final class BlindSheet {
         body.getStyleClass().add("help");
         body.setFocusTraversable(true);
         String other = RevoiceWords.name(revoice.current().orElseThrow());
-        SheetHost.Sheet sheet = host.open("Blind", body, 560);
+        Sheets.Sheet sheet = host.open("Blind", body, 560);
         sheet.onClosed(
                 () -> {
                     hearing.endPreview();

@@ -14,6 +14,7 @@ import vocalis.core.riff.Member;
 import vocalis.core.riff.Riff;
 import vocalis.core.riff.Treatment;
 import vocalis.core.voicing.Family;
+import vocalis.core.voicing.ShapeClass;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Background;
@@ -144,7 +145,7 @@ public final class CellEdits implements AutoCloseable {
         List<Card> cards = new Ranking(family, List.of(), riff.ground().key()).cards(leading);
         int at = -1;
         for (int i = 0; i < cards.size(); i++) {
-            at = cards.get(i).shapeClass().equals(now.shapeClass()) ? i : at;
+            at = cards.get(i).shapeClass().equals(ShapeClass.of(now)) ? i : at;
         }
         if (cards.isEmpty() || at < 0 && !member) {
             return Optional.empty();

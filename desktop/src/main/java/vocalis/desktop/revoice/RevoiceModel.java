@@ -73,7 +73,7 @@ public final class RevoiceModel implements Screen, AutoCloseable {
         second = new SecondGuitar(session, this::guitarSwitched, this::rows);
         edits = new CellEdits(session, chords, second, column, this::ready);
         grinding = new GainOfRows(gain, this::show);
-        rowHearing = new RowHearing(this, hearing, this::show);
+        rowHearing = new RowHearing(second, this::current, column::get, hearing, this::show);
         row.addListener(o -> rowHearing.endOther());
     }
 
@@ -119,7 +119,7 @@ public final class RevoiceModel implements Screen, AutoCloseable {
 
     @Override
     public String spoken(Place place) {
-        return RevoiceLines.spoken(this);
+        return RevoiceLines.spoken(current(), row.get(), rows().size(), column.get(), this::locked);
     }
 
     /** What all families need of the neck is found while the player still writes. */

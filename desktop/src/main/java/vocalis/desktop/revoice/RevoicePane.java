@@ -5,8 +5,11 @@ import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import vocalis.core.revoice.Difference;
+import vocalis.core.revoice.Row;
 import vocalis.desktop.session.Editing;
 import vocalis.desktop.view.Choices;
+import vocalis.workbench.words.RevoiceWords;
 
 /** The Revoice screen: the grid, and what the row under the caret does and changes. */
 public final class RevoicePane extends VBox {
@@ -31,7 +34,7 @@ public final class RevoicePane extends VBox {
         getStyleClass().add("voicings");
         Runnable say =
                 () -> {
-                    List<String> lines = RevoiceLines.of(model);
+                    List<String> lines = lines(model);
                     does.setText(lines.get(0));
                     changes.setText(lines.get(1));
                 };
@@ -44,5 +47,34 @@ public final class RevoicePane extends VBox {
     /** What has the keys. */
     public RevoiceGrid grid() {
         return grid;
+    }
+
+    /** What the row does and what it changes at the chord under the caret, in two lines. */
+    private static List<String> lines(RevoiceModel m) {
+        Row r = m.current().orElse(null);
+        int column = m.columnProperty().get();
+        if (r == null) {
+            return List.of("Looking for every way to voice this riff …", "");
+        }
+        String change =
+                r.mix() || column >= r.derived().chords().size()
+                        ? "Choose another row to see what it would change here."
+                        : "Against what is written at this chord: "
+                                + RevoiceWords.of(
+                                        Difference.at(
+                                                m.rows().get(0).derived(), r.derived(), column),
+                                        r.riff().ground().key())
+                                + ".";
+        String does = RevoiceWords.what(r);
+        if (m.finding()) {
+            does += "; still looking, " + m.found() + " of about " + m.expected() + " ways so far";
+        }
+        if (m.second().on()) {
+            change =
+                    "Second guitar over what is written at this chord: "
+                            + RevoiceWords.of(m.second().rubs(r, column), r.riff().ground().key())
+                            + ".";
+        }
+        return List.of(Character.toUpperCase(does.charAt(0)) + does.substring(1) + ".", change);
     }
 }

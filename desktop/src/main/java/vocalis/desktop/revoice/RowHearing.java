@@ -1,31 +1,46 @@
 package vocalis.desktop.revoice;
 
+import java.util.Optional;
+import java.util.function.IntSupplier;
+import java.util.function.Supplier;
+import vocalis.core.revoice.Row;
 import vocalis.desktop.session.Hearing;
 
 /** What is heard of the row under the caret: while a key is held, or in place of the mix. */
 public final class RowHearing {
 
-    private final RevoiceModel rows;
+    private final SecondGuitar second;
+    private final Supplier<Optional<Row>> current;
+    private final IntSupplier column;
     private final Hearing hearing;
     private final Runnable changed;
     private boolean other;
 
     /**
+     * @param current the row under the caret
+     * @param column the chord under the caret
      * @param changed told when something is shown otherwise
      */
-    RowHearing(RevoiceModel rows, Hearing hearing, Runnable changed) {
-        this.rows = rows;
+    RowHearing(
+            SecondGuitar second,
+            Supplier<Optional<Row>> current,
+            IntSupplier column,
+            Hearing hearing,
+            Runnable changed) {
+        this.second = second;
+        this.current = current;
+        this.column = column;
         this.hearing = hearing;
         this.changed = changed;
     }
 
     /** Plays the row under the caret until {@link Hearing#endPreview}. */
     public boolean hearRow() {
-        rows.current()
+        current.get()
                 .ifPresent(
                         r -> {
-                            if (rows.second().on()) {
-                                hearing.preview(rows.second().over(r));
+                            if (second.on()) {
+                                hearing.preview(second.over(r));
                             } else {
                                 hearing.preview(r.riff());
                             }
@@ -35,14 +50,14 @@ public final class RowHearing {
 
     /** The chord under the caret as the row has it. */
     public boolean hearCell() {
-        rows.current()
-                .filter(r -> rows.columnProperty().get() < r.derived().chords().size())
+        current.get()
+                .filter(r -> column.getAsInt() < r.derived().chords().size())
                 .ifPresent(
                         r ->
                                 hearing.hear(
                                         r.derived()
                                                 .chords()
-                                                .get(rows.columnProperty().get())
+                                                .get(column.getAsInt())
                                                 .candidate()
                                                 .voicing()
                                                 .shape()));

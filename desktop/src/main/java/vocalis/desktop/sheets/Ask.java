@@ -7,7 +7,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 
 /** Short questions and messages, as sheets of the window. */
 public final class Ask {
@@ -20,13 +20,12 @@ public final class Ask {
     public record Answer(String id, String words, Runnable then) {}
 
     /** Asks with buttons; the first is the usual answer. Esc gives none of them. */
-    public static SheetHost.Sheet question(
-            SheetHost host, String title, String text, Answer... answers) {
+    public static Sheets.Sheet question(Sheets host, String title, String text, Answer... answers) {
         HBox buttons = new HBox(10);
         buttons.setAlignment(Pos.CENTER_LEFT);
         VBox body = new VBox(16, Choices.text(text), buttons);
         body.getStyleClass().add("help");
-        SheetHost.Sheet sheet = host.open(title, body, WIDTH);
+        Sheets.Sheet sheet = host.open(title, body, WIDTH);
         for (Answer a : answers) {
             Button b = new Button(a.words());
             b.setId(a.id());
@@ -43,24 +42,24 @@ public final class Ask {
     }
 
     /** Says something that must be read. */
-    public static void tell(SheetHost host, String title, String text) {
+    public static void tell(Sheets host, String title, String text) {
         question(host, title, text, new Answer("ask-ok", "All right  ⏎", () -> {}));
     }
 
     /** Asks for a line of text that is not empty; Enter takes it, Esc leaves it. */
     public static void line(
-            SheetHost host, String title, String now, int longest, Consumer<String> then) {
+            Sheets host, String title, String now, int longest, Consumer<String> then) {
         line(host, title, now, longest, false, then);
     }
 
     /** Asks for a line of text that may be empty; Enter takes it, Esc leaves it. */
     public static void remark(
-            SheetHost host, String title, String now, int longest, Consumer<String> then) {
+            Sheets host, String title, String now, int longest, Consumer<String> then) {
         line(host, title, now, longest, true, then);
     }
 
     private static void line(
-            SheetHost host,
+            Sheets host,
             String title,
             String now,
             int longest,
@@ -77,7 +76,7 @@ public final class Ask {
         foot.setAlignment(Pos.CENTER_LEFT);
         VBox body = new VBox(12, field, foot);
         body.getStyleClass().add("help");
-        SheetHost.Sheet sheet = host.open(title, body, WIDTH);
+        Sheets.Sheet sheet = host.open(title, body, WIDTH);
         Runnable taken =
                 () -> {
                     String text = field.getText().strip();

@@ -15,7 +15,7 @@ import vocalis.desktop.view.Area;
 import vocalis.desktop.view.CanvasSkin;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Explain;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 
 /**
  * What is here, by one key: the legend, then what the caret is on, the figures of the readout, and
@@ -31,7 +31,7 @@ public final class ExplainSheet {
      * @param place the control under the caret; null for none
      * @param readout the figures beside it
      */
-    public static void show(SheetHost host, Node place, Parent readout) {
+    public static void show(Sheets host, Node place, Parent readout) {
         VBox content = new VBox(14, Choices.head("Marks"), legend());
         Set<String> caret = new LinkedHashSet<>();
         Set<String> around = new LinkedHashSet<>();

@@ -22,7 +22,7 @@ import vocalis.core.score.Dynamics;
 import vocalis.core.score.Manner;
 import vocalis.desktop.session.Document;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.library.OwnFigures;
@@ -36,7 +36,7 @@ public final class FigureSheets {
     private FigureSheets() {}
 
     /** Figures to lay in place of the one under the caret. */
-    public static void book(WriteModel model, OwnFigures own, SheetHost host) {
+    public static void book(WriteModel model, OwnFigures own, Sheets host) {
         long tick = model.lane().caretProperty().get();
         Riff riff = model.session().now();
         List<PickSheet.Row> rows = new ArrayList<>();
@@ -155,7 +155,7 @@ public final class FigureSheets {
                 : s.dynamics() == Dynamics.GHOST ? "g" : s.muted() ? "m" : s.accented() ? "A" : "a";
     }
 
-    private static void keep(Document session, OwnFigures own, SheetHost host, Pass pass) {
+    private static void keep(Document session, OwnFigures own, Sheets host, Pass pass) {
         Ask.line(
                 host,
                 "A name for the figure",
@@ -172,7 +172,7 @@ public final class FigureSheets {
     }
 
     /** A figure tapped on a key at the riff's tempo. */
-    public static void tap(WriteModel model, SheetHost host) {
+    public static void tap(WriteModel model, Sheets host) {
         long tick = model.lane().caretProperty().get();
         List<Double> taps = new ArrayList<>();
         Set<KeyCode> down = EnumSet.noneOf(KeyCode.class);
@@ -190,7 +190,7 @@ public final class FigureSheets {
                         understood);
         body.getStyleClass().add("help");
         body.setFocusTraversable(true);
-        SheetHost.Sheet sheet = host.open("Tap a figure", body, 560);
+        Sheets.Sheet sheet = host.open("Tap a figure", body, 560);
         body.addEventHandler(
                 KeyEvent.KEY_PRESSED,
                 e -> {
@@ -225,7 +225,7 @@ public final class FigureSheets {
         e.consume();
     }
 
-    private static void lay(WriteModel model, long tick, List<Double> taps, SheetHost.Sheet sheet) {
+    private static void lay(WriteModel model, long tick, List<Double> taps, Sheets.Sheet sheet) {
         Figure f = tapped(model, taps).figure();
         sheet.close();
         model.session().apply(Edits.riff("tapped figure", r -> Figures.replace(r, tick, f)));

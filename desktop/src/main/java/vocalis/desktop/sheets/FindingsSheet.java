@@ -7,7 +7,7 @@ import javafx.scene.layout.VBox;
 import vocalis.core.derive.Finding;
 import vocalis.desktop.session.Editing;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.words.FindingWords;
 
@@ -17,7 +17,7 @@ public final class FindingsSheet {
     private FindingsSheet() {}
 
     /** Opens it. */
-    public static void show(Editing session, SheetHost host) {
+    public static void show(Editing session, Sheets host) {
         List<Finding> all = session.derived().findings();
         GridPane grid = Choices.grid();
         VBox content = new VBox(12);
@@ -29,7 +29,7 @@ public final class FindingsSheet {
                                         ? "Everything is played as it is written."
                                         : "Kept in the riff, but not played as written:"));
         content.getChildren().add(grid);
-        SheetHost.Sheet sheet = host.open("What could not be played", content, 760);
+        Sheets.Sheet sheet = host.open("What could not be played", content, 760);
         for (Finding f : all) {
             Button there = new Button("Go there");
             there.getStyleClass().add("quiet-button");

@@ -14,7 +14,7 @@ import vocalis.desktop.keys.Command;
 import vocalis.desktop.keys.Commands;
 import vocalis.desktop.session.Place;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 
 /** Help: the order of the work, all keys from the registry that obeys them, a short glossary. */
 public final class HelpSheet {
@@ -67,7 +67,7 @@ public final class HelpSheet {
     private HelpSheet() {}
 
     /** Opens it. */
-    public static void show(Commands commands, SheetHost host) {
+    public static void show(Commands commands, Sheets host) {
         VBox content =
                 new VBox(
                         16,

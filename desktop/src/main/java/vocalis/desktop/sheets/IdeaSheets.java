@@ -15,7 +15,7 @@ import vocalis.core.offer.Sparks;
 import vocalis.core.piece.Piece;
 import vocalis.core.riff.Riff;
 import vocalis.desktop.session.Session;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.document.Edit;
 import vocalis.workbench.document.Edits;
@@ -31,7 +31,7 @@ public final class IdeaSheets {
     private IdeaSheets() {}
 
     /** The rules; each opens what it makes of this riff. */
-    public static void ideas(WriteModel model, SheetHost host) {
+    public static void ideas(WriteModel model, Sheets host) {
         List<PickSheet.Row> rows = new ArrayList<>();
         for (Idea i : Idea.values()) {
             rows.add(
@@ -71,7 +71,7 @@ public final class IdeaSheets {
     /** What an idea makes, and what it changes, in words. */
     private record Told(Offer offer, String what) {}
 
-    private static void offers(WriteModel model, SheetHost host, Idea idea) {
+    private static void offers(WriteModel model, Sheets host, Idea idea) {
         Derived derived = model.derived();
         Session session = model.session();
         session.say("Trying " + IdeaWords.name(idea).toLowerCase(Locale.ROOT) + " …");
@@ -129,7 +129,7 @@ public final class IdeaSheets {
                 null);
     }
 
-    private static void harmonies(WriteModel model, SheetHost host) {
+    private static void harmonies(WriteModel model, Sheets host) {
         Session session = model.session();
         Piece piece = session.piece();
         String riff = piece.riffs().get(0).id();
@@ -205,11 +205,11 @@ public final class IdeaSheets {
                     + " place. ";
 
     /** Six short riffs from this ground, or six ways to fill the bar under the caret if empty. */
-    public static void sparks(WriteModel model, SheetHost host) {
+    public static void sparks(WriteModel model, Sheets host) {
         sparks(model, host, System.nanoTime());
     }
 
-    private static void sparks(WriteModel model, SheetHost host, long seed) {
+    private static void sparks(WriteModel model, Sheets host, long seed) {
         Derived derived = model.derived();
         Riff riff = derived.riff();
         Session session = model.session();

@@ -19,7 +19,7 @@ import vocalis.core.theory.Note;
 import vocalis.core.theory.Spelling;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.workbench.document.Edits;
 
 /** The instrument by its notes, scale and frets, and the player's hand, chosen or measured. */
@@ -64,7 +64,7 @@ public final class InstrumentSheet {
     }
 
     /** Opens it for the riff and the hand as they are; what is taken changes both. */
-    public static void show(Session session, SheetHost host) {
+    public static void show(Session session, Sheets host) {
         show(
                 host,
                 session.now().ground().instrument(),
@@ -83,7 +83,7 @@ public final class InstrumentSheet {
 
     /** Opens it; what is entered is given when the player takes it. */
     private static void show(
-            SheetHost host, Instrument instrument, Hand now, BiConsumer<Instrument, Hand> taken) {
+            Sheets host, Instrument instrument, Hand now, BiConsumer<Instrument, Hand> taken) {
         InstrumentSheet s = new InstrumentSheet(instrument, now);
         GridPane grid = Choices.grid();
         Choices.row(grid, "tuned, lowest string first", s.tuning);
@@ -101,7 +101,7 @@ public final class InstrumentSheet {
         take.getStyleClass().add("use-button");
         VBox content = new VBox(14, grid, s.trouble, take);
         content.getStyleClass().add("help");
-        SheetHost.Sheet sheet = host.open("Instrument and hand", content, 600);
+        Sheets.Sheet sheet = host.open("Instrument and hand", content, 600);
         Runnable accept =
                 () ->
                         s.instrument()
@@ -116,7 +116,11 @@ public final class InstrumentSheet {
 
     private static String notes(Tuning t) {
         return String.join(
-                " ", t.open().stream().map(m -> Spelling.plain(m).at(m)).map(Note::ascii).toList());
+                " ",
+                t.open().stream()
+                        .map(m -> Note.at(Spelling.plain(m), m))
+                        .map(Note::ascii)
+                        .toList());
     }
 
     /** What is entered, or empty with the trouble said. */

@@ -9,7 +9,7 @@ import vocalis.core.scale.Fill;
 import vocalis.core.theory.Key;
 import vocalis.core.vary.InnerLine;
 import vocalis.core.voicing.Voicing;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.BoxModel;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.document.Edits;
@@ -21,12 +21,12 @@ public final class LineSheets {
     private LineSheets() {}
 
     /** Short runs out of the box that lead from the lane's caret to the next root. */
-    public static void fills(WriteModel model, SheetHost host) {
+    public static void fills(WriteModel model, Sheets host) {
         Derived derived = model.derived();
         model.boxes().fills(fills -> fills(model, host, derived, fills));
     }
 
-    private static void fills(WriteModel model, SheetHost host, Derived of, List<Fill> fills) {
+    private static void fills(WriteModel model, Sheets host, Derived of, List<Fill> fills) {
         Key scale = model.boxes().scale();
         List<PickSheet.Row> rows = fills.stream().map(f -> fill(model, of, scale, f)).toList();
         PickSheet.show(
@@ -64,7 +64,7 @@ public final class LineSheets {
     }
 
     /** One voice of the chord under the caret goes on by steps while the others stay. */
-    public static void inner(WriteModel model, SheetHost host) {
+    public static void inner(WriteModel model, Sheets host) {
         Derived derived = model.derived();
         int chord = model.caret().chord();
         model.session()
@@ -75,7 +75,7 @@ public final class LineSheets {
     }
 
     private static void inner(
-            WriteModel model, SheetHost host, Derived of, List<InnerLine.Offer> lines) {
+            WriteModel model, Sheets host, Derived of, List<InnerLine.Offer> lines) {
         Fretboard board = of.riff().ground().board();
         List<PickSheet.Row> rows = lines.stream().map(o -> inner(model, of, board, o)).toList();
         PickSheet.show(

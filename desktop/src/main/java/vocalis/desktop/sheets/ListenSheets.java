@@ -24,10 +24,11 @@ import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
 import vocalis.core.theory.Key;
+import vocalis.core.theory.Note;
 import vocalis.core.theory.Pitch;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.playing.RootProof;
 import vocalis.workbench.words.RootWords;
@@ -47,7 +48,7 @@ public final class ListenSheets {
     }
 
     /** Power chords on each reading under the voicing shown, and under the riff. */
-    public static void prove(WriteModel model, SheetHost host) {
+    public static void prove(WriteModel model, Sheets host) {
         Voicing v = model.shown().voicing();
         Proof proof = new Proof(model, v);
         Label verdict = new Label(verdict(v, model.key()));
@@ -218,7 +219,7 @@ public final class ListenSheets {
     // Strings to tune by.
 
     /** The open strings of the tuning over the capo, each to be held and heard. */
-    public static void tune(WriteModel model, SheetHost host) {
+    public static void tune(WriteModel model, Sheets host) {
         Ground g = model.riff().ground();
         int n = g.board().strings();
         GridPane grid = new GridPane();
@@ -263,7 +264,7 @@ public final class ListenSheets {
                         model.hearing().endHearing();
                     }
                 });
-        String note = vocalis.core.theory.Spelling.plain(midi).at(midi).symbol();
+        String note = Note.at(vocalis.core.theory.Spelling.plain(midi), midi).symbol();
         grid.addRow(
                 s,
                 name,

@@ -14,7 +14,7 @@ import vocalis.core.theory.Key;
 import vocalis.core.theory.Mode;
 import vocalis.core.theory.Spelling;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.WriteModel;
 
 /** The keys that the notes of the riff fit. */
@@ -29,7 +29,7 @@ public final class ModeSheet {
     }
 
     /** The keys that the riff's notes fit; choosing one sets the key. */
-    public static void show(WriteModel model, SheetHost host) {
+    public static void show(WriteModel model, Sheets host) {
         TreeSet<Integer> notes = new TreeSet<>();
         double[] time = new double[12];
         for (ScoreNote n : model.derived().score().notes()) {
@@ -39,7 +39,7 @@ public final class ModeSheet {
         }
         GridPane grid = new GridPane();
         grid.getStyleClass().add("figures");
-        SheetHost.Sheet[] stage = new SheetHost.Sheet[1];
+        Sheets.Sheet[] stage = new Sheets.Sheet[1];
         List<Derived.Chord> chords = model.derived().chords();
         List<Context.Fit> fits =
                 Context.modes(

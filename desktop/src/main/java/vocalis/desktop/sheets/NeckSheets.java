@@ -18,7 +18,7 @@ import vocalis.core.theory.Key;
 import vocalis.core.theory.Mode;
 import vocalis.core.theory.Spelling;
 import vocalis.core.vary.HeldDrones;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.words.HandWords;
@@ -29,7 +29,7 @@ public final class NeckSheets {
     private NeckSheets() {}
 
     /** The ways to hold the shape of the chord under the caret; what is chosen is kept. */
-    public static void fingers(WriteModel model, SheetHost host) {
+    public static void fingers(WriteModel model, Sheets host) {
         int chord = model.caret().chord();
         Derived.Chord here = model.derived().chords().get(chord);
         Shape shape = here.candidate().voicing().shape();
@@ -70,7 +70,7 @@ public final class NeckSheets {
     }
 
     /** Open strings that ring through the riff, each with what it is to every root. */
-    public static void drones(WriteModel model, SheetHost host) {
+    public static void drones(WriteModel model, Sheets host) {
         Derived derived = model.derived();
         model.session()
                 .ask(
@@ -80,7 +80,7 @@ public final class NeckSheets {
     }
 
     private static void drones(
-            WriteModel model, SheetHost host, Derived derived, List<HeldDrones.Offer> offers) {
+            WriteModel model, Sheets host, Derived derived, List<HeldDrones.Offer> offers) {
         if (!model.session().now().equals(derived.riff())) {
             model.session().say("The riff was changed meanwhile; ask for ringing strings again.");
             return;
@@ -171,7 +171,7 @@ public final class NeckSheets {
     }
 
     /** Scales to look at on the neck; the riff stays in its own key. */
-    public static void scales(WriteModel model, SheetHost host) {
+    public static void scales(WriteModel model, Sheets host) {
         Key own = model.key();
         List<PickSheet.Row> rows = new ArrayList<>();
         rows.add(scale(model, "The riff's own: " + own.symbol(), Optional.empty(), own));

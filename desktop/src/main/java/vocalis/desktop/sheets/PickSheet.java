@@ -11,7 +11,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.HoldToHear;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 
 /**
  * A sheet of things to choose among: arrows walk them, H held hears one, Enter takes it, Delete
@@ -64,7 +64,7 @@ public final class PickSheet {
      * @param endHearing ends what a row sounds
      */
     public static void show(
-            SheetHost host,
+            Sheets host,
             String title,
             String head,
             String none,
@@ -73,7 +73,7 @@ public final class PickSheet {
         new PickSheet(endHearing).open(host, title, rows.isEmpty() ? none : head, rows);
     }
 
-    private void open(SheetHost host, String title, String head, List<Row> rows) {
+    private void open(Sheets host, String title, String head, List<Row> rows) {
         GridPane grid = Choices.grid();
         grid.setVgap(4);
         Label said = Choices.caption(head);
@@ -88,22 +88,10 @@ public final class PickSheet {
         if (!rows.isEmpty()) {
             content.getChildren().add(scroll);
         }
-        SheetHost.Sheet sheet = host.open(title, content, 760);
+        Sheets.Sheet sheet = host.open(title, content, 760);
         sheet.onClosed(this::letGo);
         for (Row r : rows) {
-            Button b = new Button(r.name());
-            b.getStyleClass().add("quiet-button");
-            if (r.name().length() <= WHOLE) {
-                b.setMinWidth(Region.USE_PREF_SIZE);
-            }
-            b.setAccessibleText(r.name() + ": " + r.what());
-            b.setOnAction(
-                    e -> {
-                        sheet.close();
-                        r.take().run();
-                    });
-            HoldToHear.at(b, () -> hear(r), this::letGo);
-            b.addEventHandler(KeyEvent.KEY_PRESSED, e -> pressed(e, r, b, sheet));
+            Button b = button(r, sheet);
             b.focusedProperty().addListener(o -> reveal(scroll, grid, b));
             boolean steps = r.what().matches("(bar \\d+: )?[aAgmx♪–· ]+");
             Label what = steps ? Choices.mono(r.what()) : Choices.caption(r.what());
@@ -116,7 +104,24 @@ public final class PickSheet {
         }
     }
 
-    private void pressed(KeyEvent e, Row r, Button b, SheetHost.Sheet sheet) {
+    private Button button(Row r, Sheets.Sheet sheet) {
+        Button b = new Button(r.name());
+        b.getStyleClass().add("quiet-button");
+        if (r.name().length() <= WHOLE) {
+            b.setMinWidth(Region.USE_PREF_SIZE);
+        }
+        b.setAccessibleText(r.name() + ": " + r.what());
+        b.setOnAction(
+                e -> {
+                    sheet.close();
+                    r.take().run();
+                });
+        HoldToHear.at(b, () -> hear(r), this::letGo);
+        b.addEventHandler(KeyEvent.KEY_PRESSED, e -> pressed(e, r, b, sheet));
+        return b;
+    }
+
+    private void pressed(KeyEvent e, Row r, Button b, Sheets.Sheet sheet) {
         int at = buttons.indexOf(b);
         switch (e.getCode()) {
             case UP -> buttons.get(Math.max(0, at - 1)).requestFocus();

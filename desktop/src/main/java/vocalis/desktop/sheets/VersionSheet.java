@@ -19,7 +19,7 @@ import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Background;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.words.RevoiceWords;
 
@@ -41,11 +41,11 @@ final class VersionSheet {
         this.version = version;
     }
 
-    static void show(Session session, Hearing hearing, SheetHost host, Version version) {
+    static void show(Session session, Hearing hearing, Sheets host, Version version) {
         new VersionSheet(session, hearing, version).open(host);
     }
 
-    private void open(SheetHost host) {
+    private void open(Sheets host) {
         RiffPicture now = picture("compare-now");
         RiffPicture then = picture("compare-then");
         Label differs = Choices.text("…");
@@ -68,7 +68,7 @@ final class VersionSheet {
                         differs,
                         new HBox(take));
         body.getStyleClass().add("help");
-        SheetHost.Sheet sheet = host.open("Compare with " + version.name(), body, WIDTH);
+        Sheets.Sheet sheet = host.open("Compare with " + version.name(), body, WIDTH);
         take.setOnAction(
                 e -> {
                     sheet.close();
@@ -93,7 +93,7 @@ final class VersionSheet {
         derived.request(() -> Deriver.once(version.riff(), session.hand(), session.catalogue()));
     }
 
-    private void listen(VBox body, SheetHost.Sheet sheet, Button take) {
+    private void listen(VBox body, Sheets.Sheet sheet, Button take) {
         body.addEventHandler(
                 KeyEvent.KEY_PRESSED,
                 e -> {

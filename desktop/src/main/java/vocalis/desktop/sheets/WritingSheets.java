@@ -23,7 +23,7 @@ import vocalis.core.vary.Endings;
 import vocalis.core.vary.NextRoot;
 import vocalis.core.vary.Variation;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.document.Edits;
 import vocalis.workbench.words.CheckWords;
@@ -42,7 +42,7 @@ public final class WritingSheets {
     private WritingSheets() {}
 
     /** The roots of the riff as a line of text. */
-    public static void roots(WriteModel model, SheetHost host) {
+    public static void roots(WriteModel model, Sheets host) {
         Key key = model.session().now().ground().key();
         String before = Progression.of(model.session().now());
         TextField field = new TextField(before);
@@ -58,7 +58,7 @@ public final class WritingSheets {
         said.setWrapText(true);
         VBox body = new VBox(10, field, said);
         body.getStyleClass().add("help");
-        SheetHost.Sheet sheet = host.open("Roots of the riff", body, 620);
+        Sheets.Sheet sheet = host.open("Roots of the riff", body, 620);
         field.setOnAction(
                 e -> {
                     try {
@@ -76,7 +76,7 @@ public final class WritingSheets {
     }
 
     /** What could stand in the place of the chord under the caret: roots of the key. */
-    public static void next(WriteModel model, SheetHost host) {
+    public static void next(WriteModel model, Sheets host) {
         Riff riff = model.session().now();
         int chord = model.caret().chord();
         boolean seam = chord == riff.roots().size() - 1 && chord > 0;
@@ -97,7 +97,7 @@ public final class WritingSheets {
     }
 
     private static void roots(
-            WriteModel model, SheetHost host, String head, List<PickSheet.Row> rows) {
+            WriteModel model, Sheets host, String head, List<PickSheet.Row> rows) {
         PickSheet.show(host, "Roots", head, "", rows, model.hearing()::endPreview);
     }
 
@@ -126,7 +126,7 @@ public final class WritingSheets {
     }
 
     /** The named moves that change this riff and leave it as playable as it was. */
-    public static void variations(WriteModel model, SheetHost host) {
+    public static void variations(WriteModel model, Sheets host) {
         Derived derived = model.derived();
         int chord = model.caret().chord();
         Deriver deriver = new Deriver(model.session().catalogue());
@@ -143,7 +143,7 @@ public final class WritingSheets {
                         made -> variations(model, host, made));
     }
 
-    private static void variations(WriteModel model, SheetHost host, Map<Variation, Riff> made) {
+    private static void variations(WriteModel model, Sheets host, Map<Variation, Riff> made) {
         List<PickSheet.Row> rows = new ArrayList<>();
         made.forEach(
                 (v, varied) ->
@@ -180,7 +180,7 @@ public final class WritingSheets {
     }
 
     /** The versions that are kept, and three endings to try. */
-    public static void versions(WriteModel model, SheetHost host) {
+    public static void versions(WriteModel model, Sheets host) {
         List<PickSheet.Row> rows = new ArrayList<>();
         List<Version> kept = versions(model);
         for (int i = kept.size() - 1; i >= 0; i--) {
@@ -212,7 +212,7 @@ public final class WritingSheets {
         return model.session().piece().versions(model.session().workspace().written());
     }
 
-    private static PickSheet.Row kept(WriteModel model, SheetHost host, Version v) {
+    private static PickSheet.Row kept(WriteModel model, Sheets host, Version v) {
         boolean same = v.riff().equals(model.session().now());
         return new PickSheet.Row(
                 v.name(),
@@ -232,7 +232,7 @@ public final class WritingSheets {
     }
 
     /** Three ways of the hand through the riff, beside the one that it goes. */
-    public static void ways(WriteModel model, SheetHost host) {
+    public static void ways(WriteModel model, Sheets host) {
         Derived now = model.derived();
         model.ways(
                 now.riff(),
@@ -305,7 +305,7 @@ public final class WritingSheets {
     }
 
     /** Keeps it under a name, with a note. */
-    public static void keepNamed(WriteModel model, SheetHost host) {
+    public static void keepNamed(WriteModel model, Sheets host) {
         int n = versions(model).size() + 1;
         Ask.line(
                 host,
@@ -322,7 +322,7 @@ public final class WritingSheets {
     }
 
     /** What a player would stumble over, each with a way to it. */
-    public static void check(WriteModel model, SheetHost host) {
+    public static void check(WriteModel model, Sheets host) {
         Derived derived = model.derived();
         List<PickSheet.Row> rows = new ArrayList<>();
         for (Caution c : Check.of(derived)) {

@@ -21,7 +21,7 @@ import vocalis.core.piece.Part;
 import vocalis.core.voicing.Family;
 import vocalis.desktop.session.Document;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.workbench.document.Edits;
 
 /** Who plays along, how loud, and what. */
@@ -35,7 +35,7 @@ public final class AlongSheet {
     }
 
     /** Opens it. */
-    public static void show(Document session, SheetHost host) {
+    public static void show(Document session, Sheets host) {
         AlongSheet sheet = new AlongSheet(session);
         sheet.rows();
         VBox content =

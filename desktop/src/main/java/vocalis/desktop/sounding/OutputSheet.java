@@ -15,7 +15,7 @@ import javafx.util.Duration;
 import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.sound.device.AudioOutput;
 import vocalis.sound.device.Devices;
 import vocalis.workbench.playing.Player;
@@ -28,7 +28,7 @@ public final class OutputSheet {
     private OutputSheet() {}
 
     /** Opens it. */
-    public static void show(Session session, Hearing hearing, SheetHost host) {
+    public static void show(Session session, Hearing hearing, Sheets host) {
         AudioOutput output = session.player().output();
         ComboBox<String> devices =
                 Choices.choice(
@@ -69,8 +69,7 @@ public final class OutputSheet {
     }
 
     /** Tells what becomes of the device while the sheet is open. */
-    private static void watch(
-            Label state, CheckBox muted, AudioOutput output, SheetHost.Sheet sheet) {
+    private static void watch(Label state, CheckBox muted, AudioOutput output, Sheets.Sheet sheet) {
         Timeline clock =
                 new Timeline(
                         new KeyFrame(

@@ -14,7 +14,7 @@ import vocalis.core.mix.Mix;
 import vocalis.core.riff.Tone;
 import vocalis.desktop.session.Document;
 import vocalis.desktop.view.Choices;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.workbench.document.Edits;
 
 /** How both guitars are turned: amplifier, pickup, pick. */
@@ -25,7 +25,7 @@ public final class ToneSheet {
     private ToneSheet() {}
 
     /** How both guitars are turned. */
-    public static void show(Document session, SheetHost host) {
+    public static void show(Document session, Sheets host) {
         VBox first =
                 new VBox(
                         10,

@@ -22,7 +22,8 @@ import javafx.scene.transform.Scale;
 // Its children are added while it is made, as in every skin; none of them calls back before a
 // layout.
 @SuppressWarnings("this-escape")
-public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
+public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C>
+        implements PaintedControl.Areas {
 
     private final Canvas canvas = new Canvas();
     private final Scale smaller = new Scale(1, 1);
@@ -82,7 +83,7 @@ public abstract class CanvasSkin<C extends PaintedControl> extends SkinBase<C> {
         areas.add(new Area(x, y, w, h, meaning));
     }
 
-    /** What stands at a point, the topmost first; empty where nothing answers. */
+    @Override
     public final Optional<Area> areaAt(double x, double y) {
         for (int i = areas.size() - 1; i >= 0; i--) {
             if (areas.get(i).contains(x, y)) {

@@ -167,8 +167,15 @@ public abstract class PaintedControl extends Control implements Explained {
 
     @Override
     public Optional<String> explain(double x, double y) {
-        return getSkin() instanceof CanvasSkin<?> skin
+        return getSkin() instanceof Areas skin
                 ? skin.areaAt(x, y).map(Area::meaning)
                 : Optional.empty();
+    }
+
+    /** What is painted where. */
+    interface Areas {
+
+        /** What stands at a point, the topmost first; empty where nothing answers. */
+        Optional<Area> areaAt(double x, double y);
     }
 }

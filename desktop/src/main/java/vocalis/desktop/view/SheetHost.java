@@ -22,14 +22,14 @@ import javafx.scene.layout.VBox;
  * The window's content with sheets over it: panels inside the window, over the dimmed screen, which
  * takes no keys meanwhile. Esc closes the topmost; the caret goes back to where it was.
  */
-public final class SheetHost extends StackPane {
+public final class SheetHost extends StackPane implements Sheets {
 
     private static final double MARGIN = 48;
     private static final double SCROLL_BAR = 16;
     private static final double EDGE = 6;
 
     /** A sheet that is open. */
-    public final class Sheet {
+    private final class Open implements Sheet {
         private final Panel panel;
         private final StackPane layer;
         private final ScrollPane scroll;
@@ -37,7 +37,7 @@ public final class SheetHost extends StackPane {
         private Runnable closed = () -> {};
         private boolean open = true;
 
-        private Sheet(String title, Node body, double width, Node before) {
+        private Open(String title, Node body, double width, Node before) {
             this.before = before;
             Label head = new Label(title);
             head.getStyleClass().add("sheet-title");
@@ -91,20 +91,20 @@ public final class SheetHost extends StackPane {
             }
         }
 
-        /** Called once when the sheet has closed. */
+        @Override
         public Sheet onClosed(Runnable then) {
             closed = then;
             return this;
         }
 
-        /** Closes the sheet, if it is open. */
+        @Override
         public void close() {
             if (open) {
                 open = false;
                 sheets.remove(this);
                 getChildren().remove(layer);
                 cover();
-                Sheet below = sheets.peek();
+                Open below = sheets.peek();
                 boolean there = before != null && before.getScene() != null;
                 if (there && (below == null || within(before, below.layer))) {
                     before.requestFocus();
@@ -115,11 +115,12 @@ public final class SheetHost extends StackPane {
             }
         }
 
+        @Override
         public boolean isOpen() {
             return open;
         }
 
-        /** Puts the caret on a control of the sheet. */
+        @Override
         public Sheet focus(Node node) {
             if (node.getScene() == getScene()) {
                 node.requestFocus();
@@ -151,7 +152,7 @@ public final class SheetHost extends StackPane {
     }
 
     private final Node content;
-    private final Deque<Sheet> sheets = new ArrayDeque<>();
+    private final Deque<Open> sheets = new ArrayDeque<>();
 
     private boolean pressing;
     private boolean opened;
@@ -190,7 +191,7 @@ public final class SheetHost extends StackPane {
     }
 
     private void revealed(Node node) {
-        Sheet top = sheets.peek();
+        Open top = sheets.peek();
         if (top != null && node != null && within(node, top.scroll.getContent())) {
             top.reveal(node);
         }
@@ -215,15 +216,15 @@ public final class SheetHost extends StackPane {
         }
     }
 
-    /** The sheet on top. */
+    @Override
     public Optional<Sheet> top() {
         return Optional.ofNullable(sheets.peek());
     }
 
-    /** Opens a sheet over the screen; the caret goes to the first thing that takes it. */
+    @Override
     public Sheet open(String title, Node body, double width) {
         Node before = getScene() == null ? null : getScene().getFocusOwner();
-        Sheet sheet = new Sheet(title, body, width, before);
+        Open sheet = new Open(title, body, width, before);
         opened = pressing;
         sheets.push(sheet);
         getChildren().add(sheet.layer);
@@ -263,7 +264,7 @@ public final class SheetHost extends StackPane {
 
     private void cover() {
         content.setDisable(!sheets.isEmpty());
-        for (Sheet s : sheets) {
+        for (Open s : sheets) {
             s.layer.setDisable(s != sheets.peek());
         }
     }

@@ -288,6 +288,15 @@ final class LaneCommands {
                 "the figure a step shorter",
                 "ctrl DOWN",
                 () -> lane.figures().lengthen(-1));
+        figureMoves();
+        commands.once(
+                LANE,
+                "restart",
+                "where figures start again: nowhere, every bar, every root",
+                lane.figures()::nextRestart);
+    }
+
+    private void figureMoves() {
         commands.walk(
                 LANE,
                 "turn-on",
@@ -312,11 +321,6 @@ final class LaneCommands {
                 "the whole pattern a step earlier",
                 "alt shift LEFT",
                 () -> lane.figures().displace(-1));
-        commands.once(
-                LANE,
-                "restart",
-                "where figures start again: nowhere, every bar, every root",
-                lane.figures()::nextRestart);
     }
 
     private void notes() {

@@ -14,7 +14,7 @@ import vocalis.desktop.sheets.ListenSheets;
 import vocalis.desktop.sheets.ModeSheet;
 import vocalis.desktop.sheets.NeckSheets;
 import vocalis.desktop.sheets.WritingSheets;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.workbench.library.OwnFigures;
 
@@ -23,7 +23,7 @@ final class WriteActions implements WriteSheets {
 
     private final WriteModel model;
     private final OwnFigures ownFigures;
-    private final Supplier<SheetHost> host;
+    private final Supplier<Sheets> host;
     private final FamilyBar families;
     private final Lane lane;
     private final Neck neck;
@@ -32,7 +32,7 @@ final class WriteActions implements WriteSheets {
     WriteActions(
             WriteModel model,
             OwnFigures ownFigures,
-            Supplier<SheetHost> host,
+            Supplier<Sheets> host,
             FamilyBar families,
             Lane lane,
             Neck neck) {

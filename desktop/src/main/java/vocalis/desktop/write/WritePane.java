@@ -21,7 +21,7 @@ import vocalis.desktop.lane.Overview;
 import vocalis.desktop.neck.Neck;
 import vocalis.desktop.readout.ReadoutPane;
 import vocalis.desktop.session.Place;
-import vocalis.desktop.view.SheetHost;
+import vocalis.desktop.view.Sheets;
 import vocalis.desktop.writing.WriteModel;
 import vocalis.desktop.writing.WritePlace;
 import vocalis.workbench.library.OwnFigures;
@@ -62,7 +62,7 @@ public final class WritePane extends VBox {
             WriteModel model,
             OwnFigures ownFigures,
             Commands commands,
-            Supplier<SheetHost> host,
+            Supplier<Sheets> host,
             Consumer<Place> go) {
         this.model = model;
         this.commands = commands;

@@ -23,6 +23,7 @@ import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Riff;
 import vocalis.core.voicing.Family;
+import vocalis.core.voicing.ShapeClass;
 import vocalis.core.voicing.Voicing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Background;
@@ -195,7 +196,7 @@ public final class CardOffer {
 
     /** Keeps a voicing as one of the player's own shapes. */
     void keep(Voicing v, String name) throws PieceFiles.PieceFileException {
-        ownShapes.keep(new OwnShape(name, v.shapeClass()));
+        ownShapes.keep(new OwnShape(name, ShapeClass.of(v)));
     }
 
     /** Shows the player's own shapes on this root. */

@@ -26,7 +26,7 @@ import vocalis.workbench.document.Edits;
 import vocalis.workbench.words.FindingWords;
 
 /** The lane's caret, in ticks, and what keys and mouse do to the strokes under it. */
-public final class LaneModel {
+public final class LaneModel implements StrokeEdits.Marked {
 
     /** Steps of the caret in straight time: parts of a whole note, coarse to fine. */
     private static final List<Integer> STRAIGHT = List.of(2, 4, 8, 16, 32);
@@ -57,6 +57,7 @@ public final class LaneModel {
     }
 
     /** What fingers do to the notes under the caret. */
+    @Override
     public TouchEdits touches() {
         return touches;
     }
@@ -71,21 +72,25 @@ public final class LaneModel {
         return strokes;
     }
 
+    @Override
     public LongProperty caretProperty() {
         return caret;
     }
 
     /** Whether edits hold in the figure, at every pass, or here alone. */
+    @Override
     public ObjectProperty<Scope> scopeProperty() {
         return scope;
     }
 
     /** The other end of what is marked; empty when nothing is. */
+    @Override
     public ObjectProperty<OptionalLong> markProperty() {
         return mark;
     }
 
     /** The grain of the caret in ticks. */
+    @Override
     public LongProperty grainProperty() {
         return grain;
     }
@@ -268,11 +273,13 @@ public final class LaneModel {
     }
 
     /** The event under the caret. */
+    @Override
     public Optional<Event> eventAtCaret() {
         return Strokes.at(now(), caret.get());
     }
 
     /** The stroke under the caret. */
+    @Override
     public Optional<Stroke> strokeAtCaret() {
         return eventAtCaret().filter(Stroke.class::isInstance).map(Stroke.class::cast);
     }
@@ -309,13 +316,15 @@ public final class LaneModel {
     }
 
     /** First tick of what is marked, or the caret. */
-    long from() {
+    @Override
+    public long from() {
         long m = mark.get().orElse(caret.get());
         return Math.min(m, caret.get());
     }
 
     /** Tick past what is marked, or past the caret's step. */
-    long to() {
+    @Override
+    public long to() {
         long m = mark.get().orElse(caret.get());
         return Math.max(m, caret.get()) + grain.get();
     }

@@ -15,14 +15,21 @@ import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.voicing.Voicing;
+import vocalis.desktop.session.Session;
 
 /** What the caret is on in the places of the Write screen, for those who hear the screen. */
 final class Spoken {
 
-    private final WriteModel model;
+    private final Session session;
+    private final LaneModel lane;
+    private final ShownChord shown;
+    private final NeckModel neck;
 
-    Spoken(WriteModel model) {
-        this.model = model;
+    Spoken(Session session, LaneModel lane, ShownChord shown, NeckModel neck) {
+        this.session = session;
+        this.lane = lane;
+        this.shown = shown;
+        this.neck = neck;
     }
 
     String of(WritePlace place) {
@@ -35,10 +42,10 @@ final class Spoken {
     }
 
     private String chord() {
-        List<Derived.Chord> all = model.derived().chords();
-        int i = Math.min(model.caret().chord(), all.size() - 1);
+        List<Derived.Chord> all = session.derived().chords();
+        int i = Math.min(session.caret().chord(), all.size() - 1);
         Voicing v = all.get(i).candidate().voicing();
-        MeterMap.Place p = model.riff().meters().place(model.riff().start(i));
+        MeterMap.Place p = session.now().meters().place(session.now().start(i));
         return "chord "
                 + (i + 1)
                 + " of "
@@ -48,13 +55,13 @@ final class Spoken {
                 + ", "
                 + shape(v)
                 + ", "
-                + model.riff().treatments().get(i).family().label()
+                + session.now().treatments().get(i).family().label()
                 + ", "
                 + place(p);
     }
 
     private String name(Voicing v, Derived.Chord c) {
-        return ChordNamer.name(v, Optional.of(model.key()), c.around()).symbol();
+        return ChordNamer.name(v, Optional.of(session.now().ground().key()), c.around()).symbol();
     }
 
     private static String place(MeterMap.Place p) {
@@ -72,23 +79,19 @@ final class Spoken {
     }
 
     private String step() {
-        long tick = model.lane().caretProperty().get();
-        MeterMap.Place p = model.riff().meters().place(tick);
+        long tick = lane.caretProperty().get();
+        MeterMap.Place p = session.now().meters().place(tick);
         String where = place(p) + (p.ticks() > 0 ? " and " + p.ticks() + " ticks" : "");
         Optional<Onset> here =
-                model.derived().score().onsets().stream().filter(o -> o.at() == tick).findFirst();
+                session.derived().score().onsets().stream().filter(o -> o.at() == tick).findFirst();
         return where + ": " + here.map(this::onset).orElse("nothing struck");
     }
 
     private String onset(Onset o) {
-        Fretboard b = model.riff().ground().board();
+        Fretboard b = session.now().ground().board();
         String notes = o.notes().stream().map(n -> note(n, b)).collect(Collectors.joining(", "));
         String struck =
-                model.lane()
-                        .strokeAtCaret()
-                        .map(Stroke::struck)
-                        .map(s -> ", " + s.label())
-                        .orElse("");
+                lane.strokeAtCaret().map(Stroke::struck).map(s -> ", " + s.label()).orElse("");
         return "stroke"
                 + struck
                 + (o.manner() == Manner.PLAIN ? "" : ", " + o.manner().words())
@@ -116,15 +119,15 @@ final class Spoken {
     }
 
     private String card() {
-        Voicing v = model.shown().voicing();
-        Readout r = model.shown().readoutProperty().get();
-        List<Card> all = model.shown().cardsProperty().get();
-        int i = model.shown().cardProperty().get();
+        Voicing v = shown.voicing();
+        Readout r = shown.readoutProperty().get();
+        List<Card> all = shown.cardsProperty().get();
+        int i = shown.cardProperty().get();
         String which = i < 0 ? "shape by hand" : "shape " + (i + 1) + " of " + all.size();
         String places =
                 i >= 0 && i < all.size()
                         ? ", place "
-                                + (model.shown().placeProperty().get() + 1)
+                                + (shown.placeProperty().get() + 1)
                                 + " of "
                                 + all.get(i).places().size()
                         : "";
@@ -134,14 +137,14 @@ final class Spoken {
                 + ", "
                 + shape(v)
                 + places
-                + (model.shown().isInRiff() ? ", in the riff" : "");
+                + (shown.isInRiff() ? ", in the riff" : "");
     }
 
     private String fret() {
-        Fretboard b = model.riff().ground().board();
-        int string = model.neck().stringProperty().get();
-        int fret = model.neck().fretProperty().get();
-        Voicing v = model.shown().voicing();
+        Fretboard b = session.now().ground().board();
+        int string = neck.stringProperty().get();
+        int fret = neck.fretProperty().get();
+        Voicing v = shown.voicing();
         boolean there = string < v.shape().strings();
         String held =
                 !there || !v.shape().sounds(string)
@@ -154,7 +157,7 @@ final class Spoken {
                 + ", "
                 + (fret == 0 ? "open" : "fret " + fret)
                 + ", "
-                + model.key().note(b.midi(string, fret)).symbol()
+                + session.now().ground().key().note(b.midi(string, fret)).symbol()
                 + ": "
                 + held;
     }

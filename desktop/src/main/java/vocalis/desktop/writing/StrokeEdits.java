@@ -2,7 +2,12 @@ package vocalis.desktop.writing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import vocalis.core.edit.Scope;
 import vocalis.core.pattern.Direction;
 import vocalis.core.pattern.Event;
 import vocalis.core.pattern.Rest;
@@ -22,9 +27,32 @@ import vocalis.workbench.document.Edits;
 public final class StrokeEdits {
 
     private final Editing session;
-    private final LaneModel lane;
+    private final Marked lane;
 
-    StrokeEdits(Editing session, LaneModel lane) {
+    /** The lane's caret, what is marked, and how far an edit holds. */
+    interface Marked {
+        ReadOnlyObjectProperty<OptionalLong> markProperty();
+
+        ReadOnlyLongProperty caretProperty();
+
+        ReadOnlyLongProperty grainProperty();
+
+        ReadOnlyObjectProperty<Scope> scopeProperty();
+
+        Optional<Stroke> strokeAtCaret();
+
+        Optional<Event> eventAtCaret();
+
+        /** Where what is marked begins, in ticks. */
+        long from();
+
+        /** Where what is marked ends, in ticks. */
+        long to();
+
+        TouchEdits touches();
+    }
+
+    StrokeEdits(Editing session, Marked lane) {
         this.session = session;
         this.lane = lane;
     }

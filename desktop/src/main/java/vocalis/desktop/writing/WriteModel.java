@@ -292,7 +292,7 @@ public final class WriteModel implements Showing, LaneScreen, BandScreen, AutoCl
 
     @Override
     public String spoken(Place place) {
-        return place instanceof WritePlace p ? new Spoken(this).of(p) : "";
+        return place instanceof WritePlace p ? new Spoken(session, lane, shown, neck).of(p) : "";
     }
 
     // What is done with the chord that is shown. Each is one edit, or none.

@@ -250,6 +250,10 @@ final class Format1 {
                                 new Anchor.Voice.OnString(o.string())));
     }
 
+    private static Touch bend(Old o, Anchor anchor, OptionalLong release) {
+        return new Touch.Bend(anchor, o.amount(), o.after(), o.lasting(), release);
+    }
+
     /** Every fret was counted from the stroke's; now each is from the one before. */
     private static void convert(List<Old> onNote, Anchor anchor, List<Touch> out) {
         List<Old> ordered = new ArrayList<>(onNote);
@@ -276,22 +280,11 @@ final class Format1 {
                         out.add(new Touch.Slide(anchor, to - reached, o.after(), o.lasting()));
                     }
                 }
-                case "bend" ->
-                        out.add(
-                                new Touch.Bend(
-                                        anchor,
-                                        o.amount(),
-                                        o.after(),
-                                        o.lasting(),
-                                        OptionalLong.empty()));
-                case "bendRelease" ->
-                        out.add(
-                                new Touch.Bend(
-                                        anchor,
-                                        o.amount(),
-                                        o.after(),
-                                        o.lasting(),
-                                        OptionalLong.of(o.after() + 2 * o.lasting())));
+                case "bend" -> out.add(bend(o, anchor, OptionalLong.empty()));
+                case "bendRelease" -> {
+                    long let = o.after() + 2 * o.lasting();
+                    out.add(bend(o, anchor, OptionalLong.of(let)));
+                }
                 case "vibrato" ->
                         out.add(
                                 new Touch.Vibrato(

@@ -104,48 +104,10 @@ final class TouchCodec {
     static Touch read(Field f) throws FormatException {
         Anchor anchor = anchor(f);
         return switch (f.get("kind").text()) {
-            case "legato" -> {
-                List<Touch.Step> steps = new ArrayList<>();
-                for (Field s : f.get("steps").items()) {
-                    steps.add(
-                            s.build(
-                                    () ->
-                                            new Touch.Step(
-                                                    s.get("frets").integer(-36, 36),
-                                                    s.get("after").integer(0, LONGEST))));
-                }
-                yield f.build(() -> new Touch.Legato(anchor, steps));
-            }
-            case "slide" ->
-                    f.build(
-                            () ->
-                                    new Touch.Slide(
-                                            anchor,
-                                            f.get("frets").integer(-36, 36),
-                                            f.get("after").integer(0, LONGEST),
-                                            f.get("lasting").integer(0, LONGEST)));
-            case "bend" -> {
-                OptionalLong release =
-                        f.has("release")
-                                ? OptionalLong.of(f.get("release").integer(0, LONGEST))
-                                : OptionalLong.empty();
-                yield f.build(
-                        () ->
-                                new Touch.Bend(
-                                        anchor,
-                                        f.get("cents").integer(25, 400),
-                                        f.get("after").integer(0, LONGEST),
-                                        f.get("lasting").integer(0, LONGEST),
-                                        release));
-            }
-            case "vibrato" ->
-                    f.build(
-                            () ->
-                                    new Touch.Vibrato(
-                                            anchor,
-                                            f.get("cents").integer(5, 200),
-                                            f.get("hz").number(2, 10),
-                                            f.get("after").integer(0, LONGEST)));
+            case "legato" -> legato(f, anchor);
+            case "slide" -> slide(f, anchor);
+            case "bend" -> bend(f, anchor);
+            case "vibrato" -> vibrato(f, anchor);
             case "level" ->
                     f.build(
                             () ->
@@ -171,6 +133,54 @@ final class TouchCodec {
                                             + f.get("kind").text()
                                             + "\"");
         };
+    }
+
+    private static Touch legato(Field f, Anchor anchor) throws FormatException {
+        List<Touch.Step> steps = new ArrayList<>();
+        for (Field s : f.get("steps").items()) {
+            steps.add(
+                    s.build(
+                            () ->
+                                    new Touch.Step(
+                                            s.get("frets").integer(-36, 36),
+                                            s.get("after").integer(0, LONGEST))));
+        }
+        return f.build(() -> new Touch.Legato(anchor, steps));
+    }
+
+    private static Touch slide(Field f, Anchor anchor) throws FormatException {
+        return f.build(
+                () ->
+                        new Touch.Slide(
+                                anchor,
+                                f.get("frets").integer(-36, 36),
+                                f.get("after").integer(0, LONGEST),
+                                f.get("lasting").integer(0, LONGEST)));
+    }
+
+    private static Touch bend(Field f, Anchor anchor) throws FormatException {
+        OptionalLong release =
+                f.has("release")
+                        ? OptionalLong.of(f.get("release").integer(0, LONGEST))
+                        : OptionalLong.empty();
+        return f.build(
+                () ->
+                        new Touch.Bend(
+                                anchor,
+                                f.get("cents").integer(25, 400),
+                                f.get("after").integer(0, LONGEST),
+                                f.get("lasting").integer(0, LONGEST),
+                                release));
+    }
+
+    private static Touch vibrato(Field f, Anchor anchor) throws FormatException {
+        return f.build(
+                () ->
+                        new Touch.Vibrato(
+                                anchor,
+                                f.get("cents").integer(5, 200),
+                                f.get("hz").number(2, 10),
+                                f.get("after").integer(0, LONGEST)));
     }
 
     private static Anchor anchor(Field f) throws FormatException {

@@ -51,6 +51,10 @@ final class MidiBounds {
         }
         at = 8;
         skip(header);
+        tracks(tracks);
+    }
+
+    private void tracks(int tracks) throws FormatException {
         int found = 0;
         while (at + 8 <= bytes.length) {
             boolean track = name().equals("MTrk");

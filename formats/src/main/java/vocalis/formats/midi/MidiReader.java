@@ -3,6 +3,7 @@ package vocalis.formats.midi;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
@@ -97,13 +98,7 @@ final class MidiReader {
             throw new FormatException("the MIDI file holds no notes but those of drums");
         }
         snap(guitars);
-        // A file that we wrote ends where its riff does, rests included.
-        long last = saysPickup >= 0 ? ticks(sequence.getTracks()[0].ticks()) : 0;
-        for (List<Heard> notes : guitars.values()) {
-            for (Heard n : notes) {
-                last = Math.max(last, n.end());
-            }
-        }
+        long last = last(guitars.values());
         TimeLine time = time(last);
         long length = time.meters().end(Math.max(0, time.meters().bars(last) - 1));
         List<Sheet.Guitar> all = new ArrayList<>();
@@ -132,8 +127,36 @@ final class MidiReader {
                 new Sheet(name, ground, all), List.copyOf(remarks), fingered, chords, keyed);
     }
 
+    /** A file that we wrote ends where its riff does, rests included. */
+    private long last(Collection<List<Heard>> guitars) {
+        long last = saysPickup >= 0 ? ticks(sequence.getTracks()[0].ticks()) : 0;
+        for (List<Heard> notes : guitars) {
+            for (Heard n : notes) {
+                last = Math.max(last, n.end());
+            }
+        }
+        return last;
+    }
+
     private long ticks(long midiTicks) {
         return Math.round((double) midiTicks * Ticks.QUARTER / sequence.getResolution());
+    }
+
+    private static String unique(String name, int index, Set<String> taken) {
+        String unique = name.isBlank() ? "Track " + (index + 1) : name;
+        while (taken.contains(unique)) {
+            unique += " (" + (index + 1) + ")";
+        }
+        return unique;
+    }
+
+    private void within(long midiTicks) throws FormatException {
+        if (ticks(midiTicks) > Limits.LONGEST_FIGURE * 2) {
+            throw new FormatException(
+                    "the MIDI file is longer than "
+                            + Limits.MOST_BARS
+                            + " bars; export a part of it");
+        }
     }
 
     private void track(
@@ -148,12 +171,7 @@ final class MidiReader {
             MidiEvent e = track.get(i);
             MidiMessage m = e.getMessage();
             end = Math.max(end, e.getTick());
-            if (ticks(e.getTick()) > Limits.LONGEST_FIGURE * 2) {
-                throw new FormatException(
-                        "the MIDI file is longer than "
-                                + Limits.MOST_BARS
-                                + " bars; export a part of it");
-            }
+            within(e.getTick());
             if (m instanceof MetaMessage meta) {
                 String text = new String(meta.getData(), StandardCharsets.UTF_8).strip();
                 if (meta.getType() == MidiWriter.NAME) {
@@ -182,10 +200,7 @@ final class MidiReader {
             throw new FormatException(
                     "track " + (index + 1) + " has more than " + MOST_NOTES + " notes");
         }
-        String unique = name.isBlank() ? "Track " + (index + 1) : name;
-        while (guitars.containsKey(unique)) {
-            unique += " (" + (index + 1) + ")";
-        }
+        String unique = unique(name, index, guitars.keySet());
         guitars.put(unique, notes);
         strings.put(unique, says);
     }

@@ -116,6 +116,10 @@ public final class MusicXml implements SheetFormat {
             throw new FormatException(
                     "this compressed MusicXML is cut off or damaged; export it again", e);
         }
+        return score(files);
+    }
+
+    private static byte[] score(Map<String, byte[]> files) throws FormatException {
         byte[] container = files.get(CONTAINER);
         if (container != null) {
             XmlElement root = XmlElement.read(container);

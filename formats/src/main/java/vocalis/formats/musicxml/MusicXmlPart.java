@@ -139,15 +139,17 @@ final class MusicXmlPart {
             throw measure.wrong(
                     "holds more than its " + meter.symbol() + ": the values in it are too long");
         }
-        if (bar.length == 0) {
-            bar.length = meter.barTicks();
-        }
+        bar.length = bar.length == 0 ? meter.barTicks() : bar.length;
+        endingAfter(measure, bar);
+        return bar;
+    }
+
+    private void endingAfter(XmlElement measure, ReadBar bar) throws FormatException {
         for (XmlElement b : measure.all("barline")) {
             for (XmlElement en : b.all("ending")) {
                 ending = en.is("type", "start") ? bar.endings : List.of();
             }
         }
-        return bar;
     }
 
     private long duration(XmlElement e) throws FormatException {
@@ -157,7 +159,7 @@ final class MusicXmlPart {
                     "The file does not say what its durations are counted in (no divisions): 1 was"
                             + " taken as a quarter.");
         }
-        long ticks = MusicXmlReader.ticks(d, divisions);
+        long ticks = MusicXmlValues.ticks(d, divisions);
         if (ticks > Limits.LONGEST_FIGURE) {
             throw e.wrong("lasts longer than a riff can");
         }
@@ -175,7 +177,7 @@ final class MusicXmlPart {
             mode = e.find("key", "mode").map(XmlElement::text).orElse("major");
         }
         if (e.has("time", "beats")) {
-            meter = MusicXmlReader.meter(e.get("time"));
+            meter = MusicXmlValues.meter(e.get("time"));
         }
         if (e.has("transpose")) {
             XmlElement t = e.get("transpose");
@@ -192,7 +194,7 @@ final class MusicXmlPart {
                 }
                 lines.put(
                         line,
-                        MusicXmlReader.midi(t, "tuning-step", "tuning-alter", "tuning-octave"));
+                        MusicXmlValues.midi(t, "tuning-step", "tuning-alter", "tuning-octave"));
             }
             if (d.has("capo")) {
                 capo = d.get("capo").integer(0, 12);
@@ -222,7 +224,7 @@ final class MusicXmlPart {
 
     private long offset(XmlElement e) throws FormatException {
         return e.has("offset")
-                ? Math.max(0, MusicXmlReader.ticks(e.get("offset").number(-1e9, 1e9), divisions))
+                ? Math.max(0, MusicXmlValues.ticks(e.get("offset").number(-1e9, 1e9), divisions))
                 : 0;
     }
 
@@ -299,7 +301,7 @@ final class MusicXmlPart {
         if (lasts <= 0) {
             return;
         }
-        int midi = MusicXmlReader.midi(e.get("pitch"), "step", "alter", "octave") + transpose;
+        int midi = MusicXmlValues.midi(e.get("pitch"), "step", "alter", "octave") + transpose;
         int string = 0;
         int fret = 0;
         for (XmlElement n : e.all("notations")) {

@@ -2,7 +2,11 @@ package vocalis.formats.musicxml;
 
 import java.util.Arrays;
 import java.util.Optional;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.Ticks;
 import vocalis.core.score.Dynamics;
+import vocalis.core.theory.Letter;
+import vocalis.core.theory.Note;
 import vocalis.core.theory.Spelling;
 import vocalis.formats.FormatException;
 
@@ -66,5 +70,42 @@ final class MusicXmlValues {
         }
         int by = e.has(alter) ? (int) Math.round(e.get(alter).number(-2, 2)) : 0;
         return Spelling.parse(text + (by > 0 ? "#".repeat(by) : "b".repeat(-by)));
+    }
+
+    /** The MIDI number of a pitch element. */
+    static int midi(XmlElement pitch, String step, String alter, String octave)
+            throws FormatException {
+        XmlElement letter = pitch.get(step);
+        if (!letter.text().matches("[A-G]")) {
+            throw letter.wrong("must be a letter A to G, but is \"" + letter.text() + "\"");
+        }
+        int altered = 0;
+        if (pitch.has(alter)) {
+            altered = (int) Math.round(pitch.get(alter).number(-3, 3));
+        }
+        int oct = pitch.get(octave).integer(-1, 9);
+        Letter l = Letter.valueOf(letter.text());
+        return new Note(new Spelling(l, 0), oct).midi() + altered;
+    }
+
+    static long ticks(double divisions, long perQuarter) {
+        return Math.round(divisions * Ticks.QUARTER / perQuarter);
+    }
+
+    /** A meter of an element. */
+    static Meter meter(XmlElement time) throws FormatException {
+        XmlElement beats = time.get("beats");
+        int sum = 0;
+        for (String part : beats.text().split("\\+")) {
+            if (!part.strip().matches("\\d{1,2}")) {
+                throw beats.wrong("must be a number of beats, but is \"" + beats.text() + "\"");
+            }
+            sum += Integer.parseInt(part.strip());
+        }
+        try {
+            return new Meter(sum, time.get("beat-type").integer(1, 32));
+        } catch (IllegalArgumentException e) {
+            throw time.wrong("is no meter that is known here: " + e.getMessage());
+        }
     }
 }

@@ -98,7 +98,7 @@ final class LeftOut {
     /** The letters before the strings from the highest; none where one lacks its letter. */
     private static List<String> letters(TabSystem s) {
         List<String> all = new ArrayList<>();
-        for (TabSystem.Line l : s.lines()) {
+        for (TabLine l : s.lines()) {
             String letter = l.label().replaceAll("\\d$", "").toUpperCase(Locale.ROOT);
             if (!letter.matches("[A-G][#B♯♭]?")) {
                 return List.of();

@@ -19,13 +19,13 @@ final class Straightened {
     /** More dashes than this are no slip. */
     private static final int MOST = 2;
 
-    private final List<TabSystem.Line> lines;
+    private final List<TabLine> lines;
     private final List<List<String>> parts = new ArrayList<>();
     private final List<String> remarks = new ArrayList<>();
 
-    private Straightened(List<TabSystem.Line> lines) {
+    private Straightened(List<TabLine> lines) {
         this.lines = lines;
-        for (TabSystem.Line l : lines) {
+        for (TabLine l : lines) {
             parts.add(new ArrayList<>(List.of(l.text().split("\\|", -1))));
         }
     }
@@ -35,7 +35,7 @@ final class Straightened {
      *
      * @param remarks what was taken for what
      */
-    static List<TabSystem.Line> of(List<TabSystem.Line> lines, Collection<String> remarks) {
+    static List<TabLine> of(List<TabLine> lines, Collection<String> remarks) {
         Straightened s = new Straightened(lines);
         int bars = s.parts.get(0).size();
         if (bars < 2 || s.parts.stream().anyMatch(p -> p.size() != bars)) {
@@ -51,12 +51,12 @@ final class Straightened {
         return s.remarks.isEmpty() ? lines : s.mended();
     }
 
-    private List<TabSystem.Line> mended() {
-        List<TabSystem.Line> all = new ArrayList<>();
+    private List<TabLine> mended() {
+        List<TabLine> all = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
-            TabSystem.Line l = lines.get(i);
+            TabLine l = lines.get(i);
             String text = String.join("|", parts.get(i));
-            all.add(new TabSystem.Line(l.number(), l.label(), text, l.from()));
+            all.add(new TabLine(l.number(), l.label(), text, l.from()));
         }
         return all;
     }

@@ -27,9 +27,6 @@ import vocalis.formats.sheet.NoteDraft;
 /** Puts the bars of systems one after another and makes notes of what stands in them. */
 final class TabBars {
 
-    /** How long a slide takes of which nothing is said. */
-    static final long USUAL_WAY = Ticks.SIXTEENTH / 2;
-
     private final Fretboard board;
     private final Set<String> remarks;
     private final TabMarks marks;
@@ -63,7 +60,7 @@ final class TabBars {
                             + board.strings());
         }
         List<Integer> edges = new ArrayList<>(s.bars());
-        int from = s.lines().stream().mapToInt(TabSystem.Line::from).min().orElse(0);
+        int from = s.lines().stream().mapToInt(TabLine::from).min().orElse(0);
         int to = s.lines().stream().mapToInt(l -> l.text().length()).max().orElse(0);
         if (edges.isEmpty() || edges.get(0) > from + 1) {
             edges.add(0, from - 1);
@@ -124,7 +121,7 @@ final class TabBars {
      */
     private boolean unbarred(TabSystem s, int from, int to) throws FormatException {
         TreeSet<Integer> columns = new TreeSet<>();
-        for (TabSystem.Line l : s.lines()) {
+        for (TabLine l : s.lines()) {
             for (TabToken t : TabToken.read(l, Math.max(from, l.from()), to)) {
                 columns.add(t.column());
             }
@@ -160,7 +157,7 @@ final class TabBars {
         TreeMap<Integer, TabMoment> moments = new TreeMap<>();
         for (int i = 0; i < s.lines().size(); i++) {
             int string = board.strings() - 1 - i;
-            TabSystem.Line line = s.lines().get(i);
+            TabLine line = s.lines().get(i);
             for (TabToken t : TabToken.read(line, Math.max(from, line.from()), to)) {
                 TabMoments.moment(moments, t, s.has(TabWriter.VALUE)).tokens().put(string, t);
             }
@@ -296,7 +293,7 @@ final class TabBars {
         for (Map.Entry<Integer, TabToken> e : m.tokens().entrySet()) {
             TabToken t = e.getValue();
             int string = e.getKey();
-            TabSystem.Line line = s.lines().get(board.strings() - 1 - string);
+            TabLine line = s.lines().get(board.strings() - 1 - string);
             if (t.fret() > board.frets()) {
                 throw TabToken.wrong(
                         line, t.column(), "there is no fret " + t.fret() + " over the capo");
@@ -334,7 +331,7 @@ final class TabBars {
         boolean room = slidesIn && from >= 0 && from <= board.frets();
         NoteDraft d = new NoteDraft(string, room ? from : t.fret(), at, length);
         if (room) {
-            d.add(Technique.Kind.SLIDE, t.fret(), 0, Math.min(USUAL_WAY, length / 2));
+            d.add(Technique.Kind.SLIDE, t.fret(), 0, Math.min(TabMarks.USUAL_WAY, length / 2));
         }
         d.rings = chord;
         d.down =

@@ -11,6 +11,9 @@ import vocalis.formats.sheet.NoteDraft;
 /** What marks around a fret do to its note: those beside it, and those in the rows beneath. */
 final class TabMarks {
 
+    /** How long a slide takes of which nothing is said. */
+    static final long USUAL_WAY = Ticks.SIXTEENTH / 2;
+
     private static final int USUAL_VIBRATO_CENTS = 30;
 
     private final Fretboard board;
@@ -80,7 +83,7 @@ final class TabMarks {
         long after = at - before.at;
         boolean slide = t.before() == '/' || t.before() == '\\' || t.before() == 's';
         if (slide) {
-            long way = Math.min(TabBars.USUAL_WAY, after);
+            long way = Math.min(USUAL_WAY, after);
             before.add(Technique.Kind.SLIDE, t.fret(), after - way, way);
         } else {
             boolean up = t.fret() >= before.endFret();

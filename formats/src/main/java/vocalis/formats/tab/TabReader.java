@@ -62,14 +62,7 @@ final class TabReader {
         LeftOut.complete(guitars, tuning, remarks);
         Tuning tuned = tuning(guitars.get(0).get(0));
         Fretboard board = board(guitars, tuned);
-        if (meter == null) {
-            remarks.add("The tab says no meter; 4/4 was taken.");
-            meter = Meter.COMMON;
-        }
-        if (tempo == 0) {
-            remarks.add("The tab says no tempo; 120 was taken.");
-            tempo = 120;
-        }
+        takeUsualTime();
         List<Sheet.Guitar> all = new ArrayList<>();
         boolean harmonies = false;
         for (List<TabSystem> systems : guitars) {
@@ -96,6 +89,17 @@ final class TabReader {
         }
     }
 
+    private void takeUsualTime() {
+        if (meter == null) {
+            remarks.add("The tab says no meter; 4/4 was taken.");
+            meter = Meter.COMMON;
+        }
+        if (tempo == 0) {
+            remarks.add("The tab says no tempo; 120 was taken.");
+            tempo = 120;
+        }
+    }
+
     private Fretboard board(List<List<TabSystem>> guitars, Tuning tuned) throws FormatException {
         try {
             int highest = highest(guitars);
@@ -111,6 +115,18 @@ final class TabReader {
 
     private final List<String> names = new ArrayList<>();
 
+    /** A system with what is written over it, as far as the one before reaches. */
+    private TabSystem system(List<TabLine> lines, int from) throws FormatException {
+        TabSystem s = new TabSystem(lines, remarks);
+        int first = lines.get(0).number() - 1;
+        for (int k = Math.max(from, first - NEAR); k < first; k++) {
+            if (TabSystem.line(k + 1, text[k]) == null) {
+                s.above(k + 1, text[k]);
+            }
+        }
+        return s;
+    }
+
     private List<List<TabSystem>> systems() throws FormatException {
         List<List<TabSystem>> guitars = new ArrayList<>();
         Map<String, List<TabSystem>> byName = new HashMap<>();
@@ -121,7 +137,7 @@ final class TabReader {
         int above = 0;
         int i = 0;
         while (i < text.length) {
-            List<TabSystem.Line> lines = new ArrayList<>();
+            List<TabLine> lines = new ArrayList<>();
             while (i < text.length && TabSystem.line(i + 1, text[i]) != null) {
                 lines.add(TabSystem.line(i + 1, text[i]));
                 i++;
@@ -140,14 +156,8 @@ final class TabReader {
                 i++;
                 continue;
             }
-            for (List<TabSystem.Line> part : parted(lines)) {
-                TabSystem s = new TabSystem(part, remarks);
-                int first = part.get(0).number() - 1;
-                for (int k = Math.max(above, first - NEAR); k < first; k++) {
-                    if (TabSystem.line(k + 1, text[k]) == null) {
-                        s.above(k + 1, text[k]);
-                    }
-                }
+            for (List<TabLine> part : parted(lines)) {
+                TabSystem s = system(part, above);
                 if (now == null) {
                     now = new ArrayList<>();
                     guitars.add(now);
@@ -182,8 +192,7 @@ final class TabReader {
     }
 
     /** Lines of one system, or of several without a blank line between them. */
-    private static List<List<TabSystem.Line>> parted(List<TabSystem.Line> lines)
-            throws FormatException {
+    private static List<List<TabLine>> parted(List<TabLine> lines) throws FormatException {
         int n = lines.size();
         if (n < FEWEST_STRINGS) {
             throw TabToken.wrong(
@@ -199,7 +208,7 @@ final class TabReader {
         }
         for (int strings : new int[] {6, 7, 8, 5, 4, 9}) {
             if (n % strings == 0) {
-                List<List<TabSystem.Line>> parts = new ArrayList<>();
+                List<List<TabLine>> parts = new ArrayList<>();
                 for (int i = 0; i < n; i += strings) {
                     parts.add(lines.subList(i, i + strings));
                 }
@@ -210,6 +219,16 @@ final class TabReader {
                 lines.get(MOST_STRINGS),
                 0,
                 n + " lines of strings without a break; leave a blank line between systems");
+    }
+
+    private void tempo(String lower) {
+        Matcher t =
+                Pattern.compile("(?:tempo:?|♩ ?=|q ?=)\\s*(\\d{2,3})|(\\d{2,3})\\s*bpm")
+                        .matcher(lower);
+        if (tempo == 0 && t.find()) {
+            int said = Integer.parseInt(t.group(1) != null ? t.group(1) : t.group(2));
+            tempo = Math.max(TempoMap.SLOWEST, Math.min(TempoMap.FASTEST, said));
+        }
     }
 
     private void heading(int number, String line, boolean first) {
@@ -238,13 +257,7 @@ final class TabReader {
         } catch (IllegalArgumentException e) {
             remarks.add("\"" + line.strip() + "\" could not be read.");
         }
-        Matcher t =
-                Pattern.compile("(?:tempo:?|♩ ?=|q ?=)\\s*(\\d{2,3})|(\\d{2,3})\\s*bpm")
-                        .matcher(lower);
-        if (tempo == 0 && t.find()) {
-            int said = Integer.parseInt(t.group(1) != null ? t.group(1) : t.group(2));
-            tempo = Math.max(TempoMap.SLOWEST, Math.min(TempoMap.FASTEST, said));
-        }
+        tempo(lower);
         if (first
                 && title.isBlank()
                 && !line.isBlank()
@@ -317,7 +330,7 @@ final class TabReader {
         int highest = 0;
         for (List<TabSystem> systems : guitars) {
             for (TabSystem s : systems) {
-                for (TabSystem.Line l : s.lines()) {
+                for (TabLine l : s.lines()) {
                     for (TabToken t : TabToken.read(l, l.from(), l.text().length())) {
                         highest = Math.max(highest, t.fret());
                     }

@@ -40,13 +40,10 @@ final class TabSystem {
     private static final List<String> BELOW =
             List.of(TabWriter.MARK, TabWriter.HIT, TabWriter.PICK);
 
-    /** A string's line: where its body begins and what letters stood before it. */
-    record Line(int number, String label, String text, int from) {}
-
     /** A word of a row and the column that it begins in. */
     record Word(int line, int column, String text) {}
 
-    private List<Line> lines;
+    private List<TabLine> lines;
     private final Map<String, List<Word>> rows = new LinkedHashMap<>();
     private final Map<String, Integer> rowLines = new HashMap<>();
     private final List<Integer> bars = new ArrayList<>();
@@ -58,13 +55,13 @@ final class TabSystem {
     /**
      * @param remarks what was taken for what is added here
      */
-    TabSystem(List<Line> lines, Collection<String> remarks) throws FormatException {
-        List<Line> plain = new ArrayList<>();
-        for (Line l : lines) {
+    TabSystem(List<TabLine> lines, Collection<String> remarks) throws FormatException {
+        List<TabLine> plain = new ArrayList<>();
+        for (TabLine l : lines) {
             Matcher m = TIMES_BEHIND.matcher(l.text());
             if (m.matches()) {
                 times = number(m, 2);
-                plain.add(new Line(l.number(), l.label(), m.group(1), l.from()));
+                plain.add(new TabLine(l.number(), l.label(), m.group(1), l.from()));
             } else {
                 plain.add(l);
             }
@@ -109,7 +106,7 @@ final class TabSystem {
     }
 
     /** A line of a string, or null where it is something else. */
-    static Line line(int number, String raw) {
+    static TabLine line(int number, String raw) {
         String text = raw.replace('–', '-').replace('—', '-').replace('│', '|').stripTrailing();
         Matcher m = STRING_LINE.matcher(text);
         if (!m.matches()) {
@@ -123,10 +120,10 @@ final class TabSystem {
                 dashes >= (framed ? 1 : 3)
                         && dashes * (framed ? 8 : 4) >= body.length()
                         && strange * 4 <= dashes;
-        return tab ? new Line(number, m.group(1).strip(), text, m.group(1).length()) : null;
+        return tab ? new TabLine(number, m.group(1).strip(), text, m.group(1).length()) : null;
     }
 
-    List<Line> lines() {
+    List<TabLine> lines() {
         return lines;
     }
 
@@ -137,12 +134,12 @@ final class TabSystem {
      * @param letters of all strings, highest first
      */
     void complete(int[] places, List<String> letters) {
-        Line like = lines.get(0);
+        TabLine like = lines.get(0);
         String body = like.text().substring(like.from()).replaceAll("[^|]", "-");
         String text = " ".repeat(like.from()) + body;
-        List<Line> whole = new ArrayList<>();
+        List<TabLine> whole = new ArrayList<>();
         for (String letter : letters) {
-            whole.add(new Line(like.number(), letter, text, like.from()));
+            whole.add(new TabLine(like.number(), letter, text, like.from()));
         }
         for (int i = 0; i < places.length; i++) {
             whole.set(places[i], lines.get(i));
@@ -256,7 +253,7 @@ final class TabSystem {
 
     private void findBars() throws FormatException {
         TreeMap<Integer, Integer> count = new TreeMap<>();
-        for (Line l : lines) {
+        for (TabLine l : lines) {
             for (int i = l.from(); i < l.text().length(); i++) {
                 if (l.text().charAt(i) == '|') {
                     count.merge(i, 1, Integer::sum);
@@ -276,7 +273,7 @@ final class TabSystem {
     private void crooked(int column) throws FormatException {
         TreeSet<Integer> with = new TreeSet<>();
         TreeSet<Integer> without = new TreeSet<>();
-        for (Line l : lines) {
+        for (TabLine l : lines) {
             if (column < l.text().length()) {
                 (l.text().charAt(column) == '|' ? with : without).add(l.number());
             }

@@ -32,7 +32,7 @@ record TabToken(
     private static final int MOST_DASHES = 6;
 
     /** Reads what stands on a string between two columns. */
-    static List<TabToken> read(TabSystem.Line line, int from, int to) throws FormatException {
+    static List<TabToken> read(TabLine line, int from, int to) throws FormatException {
         List<TabToken> all = new ArrayList<>();
         String t = line.text();
         int end = Math.min(to, t.length());
@@ -121,7 +121,7 @@ record TabToken(
                         l.after + mark));
     }
 
-    private static int number(TabSystem.Line line, int at, int end, char before, List<TabToken> all)
+    private static int number(TabLine line, int at, int end, char before, List<TabToken> all)
             throws FormatException {
         String t = line.text();
         int i = at;
@@ -201,7 +201,7 @@ record TabToken(
         return after.toString();
     }
 
-    static FormatException wrong(TabSystem.Line line, int column, String what) {
+    static FormatException wrong(TabLine line, int column, String what) {
         return wrong(line.number(), column, what);
     }
 

@@ -19,6 +19,7 @@ import vocalis.core.score.Manner;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.score.Technique;
+import vocalis.core.theory.Note;
 import vocalis.core.theory.Spelling;
 import vocalis.formats.sheet.Sheet;
 import vocalis.formats.sheet.Written;
@@ -91,7 +92,7 @@ final class TabWriter {
     private static String notes(Fretboard board) {
         List<String> all = new ArrayList<>();
         for (int midi : board.instrument().tuning().open()) {
-            all.add(Spelling.plain(midi).at(midi).ascii());
+            all.add(Note.at(Spelling.plain(midi), midi).ascii());
         }
         return String.join(" ", all);
     }

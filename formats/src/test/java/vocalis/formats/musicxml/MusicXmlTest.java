@@ -88,7 +88,7 @@ class MusicXmlTest extends SheetFormatContract {
         if (note.has("notations", "technical", "string")) {
             XmlElement t = note.find("notations", "technical").orElseThrow();
             int string = score.board().strings() - t.get("string").integer(1, 9);
-            int midi = MusicXmlReader.midi(note.get("pitch"), "step", "alter", "octave");
+            int midi = MusicXmlValues.midi(note.get("pitch"), "step", "alter", "octave");
             assertThat(midi).isEqualTo(score.board().midi(string, t.get("fret").integer(0, 36)));
         }
     }

@@ -26,9 +26,4 @@ public interface OutputLine {
             super(reason, cause);
         }
     }
-
-    /** Opens the system's default output. */
-    static Opener system() {
-        return Devices.opener(Devices.DEFAULT);
-    }
 }

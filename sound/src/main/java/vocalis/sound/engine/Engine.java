@@ -25,9 +25,6 @@ public final class Engine implements Source {
     /** Frames rendered at a time inside {@link #render}. */
     public static final int BLOCK = 128;
 
-    /** Most strings of an instrument. */
-    public static final int MOST_STRINGS = 9;
-
     /** Most commands that wait. */
     static final int WAITING = 256;
 
@@ -164,7 +161,8 @@ public final class Engine implements Source {
     }
 
     private PlayedGuitar part(Amplifier amp, long seed, double leastLate, double mostLate) {
-        return new PlayedGuitar(sampleRate, MOST_STRINGS, BLOCK, amp, seed, leastLate, mostLate);
+        return new PlayedGuitar(
+                sampleRate, Sample.MOST_STRINGS, BLOCK, amp, seed, leastLate, mostLate);
     }
 
     private Amplifier amplifier(Rig rig) {

@@ -46,10 +46,7 @@ final class PlayedGuitar {
     private final Bridge bridge;
     private final int[] stoppedAt;
     private final double[] sum;
-    private final double[] other;
-    private Amplifier amp;
-    private Amplifier incoming;
-    private double fade;
+    private final AmplifierChange amp;
     private final double[] returned;
     private double feedback;
     private int restFrames = Integer.MAX_VALUE / 2;
@@ -92,7 +89,7 @@ final class PlayedGuitar {
         chance = Noise.of(seed, 99);
         noise = new HandNoise(sampleRate, seed + 77);
         hum = new Hum(sampleRate, seed + 78);
-        this.amp = amp;
+        this.amp = new AmplifierChange(amp, sampleRate, block, FADE_SECONDS);
         strings = new StringVoice[mostStrings];
         stoppedAt = new int[mostStrings];
         slideTo = new int[mostStrings];
@@ -105,15 +102,11 @@ final class PlayedGuitar {
         bridge = new Bridge(strings);
         returned = new double[block];
         sum = new double[block];
-        other = new double[block];
     }
 
     /** Goes over to an amplifier, as soon as the one before it has come in. */
     void use(Amplifier wanted) {
-        if (incoming == null && amp != wanted) {
-            incoming = wanted;
-            fade = 0;
-        }
+        amp.to(wanted);
     }
 
     /** Where the part stands, −1 to 1, with equal power; it goes there over some blocks. */
@@ -207,7 +200,7 @@ final class PlayedGuitar {
 
     /** How much of what the cabinet plays reaches the strings through the air; 0 for none. */
     void feedback(boolean asked) {
-        feedback = asked ? FEEDBACK * amp.settings().air() : 0;
+        feedback = asked ? FEEDBACK * amp.now().settings().air() : 0;
     }
 
     private int strummed(int reached, double velocity) {
@@ -350,24 +343,13 @@ final class PlayedGuitar {
             sounding = true;
         }
         restFrames =
-                sounding || incoming != null
+                sounding || amp.underWay()
                         ? 0
                         : Math.min(restFrames + frames, Integer.MAX_VALUE / 2);
         if (restFrames > AMP_TAIL_SECONDS * sampleRate) {
             return;
         }
-        if (incoming != null) {
-            System.arraycopy(sum, 0, other, 0, frames);
-            incoming.process(other, 0, frames);
-        }
-        amp.process(sum, 0, frames);
-        if (incoming != null) {
-            double step = 1 / (FADE_SECONDS * sampleRate);
-            for (int i = 0; i < frames; i++) {
-                fade = Math.min(1, fade + step);
-                sum[i] = sum[i] * (1 - fade) + other[i] * fade;
-            }
-        }
+        amp.process(sum, frames);
         System.arraycopy(sum, 0, returned, 0, frames);
         double gain = fromGain;
         double gainStep = (toGain - fromGain) / frames;
@@ -387,10 +369,6 @@ final class PlayedGuitar {
         }
         left = l;
         right = r;
-        if (incoming != null && fade >= 1) {
-            amp = incoming;
-            incoming = null;
-        }
     }
 
     private static double slewed(double way) {

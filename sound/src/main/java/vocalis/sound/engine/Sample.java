@@ -12,10 +12,13 @@ import java.util.Arrays;
  */
 public record Sample(int[] frets, double[] cents, double gain, int[] under) {
 
+    /** Most strings of an instrument. */
+    public static final int MOST_STRINGS = 9;
+
     public Sample {
-        if (frets.length > Engine.MOST_STRINGS || under.length > Engine.MOST_STRINGS) {
+        if (frets.length > MOST_STRINGS || under.length > MOST_STRINGS) {
             throw new IllegalArgumentException(
-                    "at most " + Engine.MOST_STRINGS + " strings, not " + frets.length);
+                    "at most " + MOST_STRINGS + " strings, not " + frets.length);
         }
         if (cents.length != 0 && cents.length != frets.length) {
             throw new IllegalArgumentException("cents for each string, or for none");

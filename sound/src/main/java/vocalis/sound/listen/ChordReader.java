@@ -16,9 +16,6 @@ import vocalis.sound.gain.Line;
  */
 public final class ChordReader {
 
-    static final double WINDOW_SECONDS = 0.34;
-    static final double SETTLED_SECONDS = 0.05;
-
     private static final int ROUNDS = 80;
     private static final int ROUNDS_OF_FEW = 30;
     private static final int MOST = 12;
@@ -65,12 +62,13 @@ public final class ChordReader {
      * @param until when the next one comes
      */
     public HeardNotes at(double onset, double until) {
-        int size = Windows.size(WINDOW_SECONDS, take.rate());
-        double room = until - onset - SETTLED_SECONDS;
+        int size = Windows.size(Dictionary.WINDOW_SECONDS, take.rate());
+        double room = until - onset - Dictionary.SETTLED_SECONDS;
         while (size > 4096 && size / take.rate() > Math.max(0.08, room)) {
             size /= 2;
         }
-        int from = take.frame(onset + Math.min(SETTLED_SECONDS, Math.max(0.01, room / 4)));
+        int from =
+                take.frame(onset + Math.min(Dictionary.SETTLED_SECONDS, Math.max(0.01, room / 4)));
         List<Line> lines =
                 thin
                         ? restored(Dictionary.lines(take, from, size))

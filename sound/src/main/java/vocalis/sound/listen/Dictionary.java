@@ -12,6 +12,10 @@ import vocalis.sound.gain.Spectrum;
  */
 public final class Dictionary {
 
+    static final double SETTLED_SECONDS = 0.05;
+
+    static final double WINDOW_SECONDS = 0.34;
+
     /** What is looked at of a note. */
     public static final double PLUCK_SECONDS = 0.4;
 
@@ -48,8 +52,8 @@ public final class Dictionary {
      * @param take at least {@link #PLUCK_SECONDS} long
      */
     public static List<Line> lines(Take take) {
-        int size = Windows.size(ChordReader.WINDOW_SECONDS, take.rate());
-        return lines(take, take.frame(ChordReader.SETTLED_SECONDS), size);
+        int size = Windows.size(WINDOW_SECONDS, take.rate());
+        return lines(take, take.frame(SETTLED_SECONDS), size);
     }
 
     static List<Line> lines(Take take, int from, int size) {

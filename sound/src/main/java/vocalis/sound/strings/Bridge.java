@@ -11,9 +11,6 @@ package vocalis.sound.strings;
  */
 public final class Bridge {
 
-    /** Frames that strings run ahead at most. */
-    static final int MOST = 64;
-
     /** Fewer are not worth it. */
     private static final int LEAST = 8;
 
@@ -29,8 +26,8 @@ public final class Bridge {
         this.strings = strings.clone();
         live = new StringVoice[strings.length];
         answering = new boolean[strings.length];
-        along = new double[strings.length][MOST];
-        across = new double[strings.length][MOST];
+        along = new double[strings.length][Plane.MOST_AHEAD];
+        across = new double[strings.length][Plane.MOST_AHEAD];
     }
 
     /**
@@ -45,7 +42,7 @@ public final class Bridge {
         boolean any = false;
         int done = 0;
         while (done < frames) {
-            int most = gather(Math.min(MOST, frames - done));
+            int most = gather(Math.min(Plane.MOST_AHEAD, frames - done));
             any |= lively > 0;
             if (most >= LEAST) {
                 ahead(out, air, share, done, most);

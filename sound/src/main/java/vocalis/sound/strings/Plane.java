@@ -8,6 +8,9 @@ import java.util.Arrays;
  */
 public final class Plane {
 
+    /** Frames that a string runs ahead of its bridge at most. */
+    static final int MOST_AHEAD = 64;
+
     /** Frames that the line holds. */
     static final int LINE = 4096;
 
@@ -15,7 +18,7 @@ public final class Plane {
 
     private final double[] line = new double[LINE];
     private final double[] ap = new double[StringPatch.ALLPASSES];
-    private final double[] stretch = new double[Bridge.MOST + StringPatch.TAPS - 1];
+    private final double[] stretch = new double[MOST_AHEAD + StringPatch.TAPS - 1];
     private final double[] taps = new double[StringPatch.TAPS];
     private double loss;
 

@@ -77,7 +77,7 @@ public final class StringVoice {
     private final Damper damper;
     private final Tension tension;
     private final Contact thumb;
-    private final double[] lengths = new double[Bridge.MOST];
+    private final double[] lengths = new double[Plane.MOST_AHEAD];
 
     private StringPatch patch;
     private int write;

@@ -53,44 +53,35 @@ public final class DemoSong {
                         .withKit(Fader.OFF.on(true).at(6), Feel.EIGHTHS);
         Piece playing = kept.withSecondRiff(floating(riff)).mixed(mix);
         Part two = playing.second().orElseThrow();
+        return playing.with(two.keepingTo(new Part.Register(59, 83))).arranged(sections());
+    }
+
+    private static List<Section> sections() {
         Section.Playing waits = new Section.Playing(false, Optional.empty());
         Section.Band band = Section.Band.USUAL;
-        return playing.with(two.keepingTo(new Part.Register(59, 83)))
-                .arranged(
-                        List.of(
-                                new Section("intro", "intro", "riff-1", 1)
-                                        .with(TWO, waits)
-                                        .with(band.withKit(false, Optional.empty())),
-                                new Section("verse", "verse", "riff-1", 2)
-                                        .singing(
-                                                "Rain on the | lower road | and the lamp goes |"
-                                                        + " out again"),
-                                new Section("chorus", "chorus", "riff-1", 2)
-                                        .playing("riff-1", Optional.of("version-1"))
-                                        .with(
-                                                ONE,
-                                                new Section.Playing(true, Optional.of(Tone.GAIN)))
-                                        .with(band.withKit(true, Optional.of(Feel.SIXTEENTHS)))
-                                        .singing("Hold on to | what the water | left | "),
-                                new Section("breakdown", "breakdown", "riff-1", 1)
-                                        .playing("riff-1", Optional.of("version-2"))
-                                        .at(92)
-                                        .with(
-                                                ONE,
-                                                new Section.Playing(true, Optional.of(Tone.CLEAN)))
-                                        .with(
-                                                band.withKit(true, Optional.of(Feel.HALF_TIME))
-                                                        .withBass(
-                                                                true,
-                                                                Optional.of(
-                                                                        BassFigure.parse(
-                                                                                "1 - - 5 - - 8 -")))),
-                                new Section("ending", "ending", "riff-1", 2)
-                                        .ending(Optional.of("version-1"))
-                                        .with(
-                                                ONE,
-                                                new Section.Playing(
-                                                        true, Optional.of(Tone.GAIN)))));
+        return List.of(
+                new Section("intro", "intro", "riff-1", 1)
+                        .with(TWO, waits)
+                        .with(band.withKit(false, Optional.empty())),
+                new Section("verse", "verse", "riff-1", 2)
+                        .singing("Rain on the | lower road | and the lamp goes |" + " out again"),
+                new Section("chorus", "chorus", "riff-1", 2)
+                        .playing("riff-1", Optional.of("version-1"))
+                        .with(ONE, new Section.Playing(true, Optional.of(Tone.GAIN)))
+                        .with(band.withKit(true, Optional.of(Feel.SIXTEENTHS)))
+                        .singing("Hold on to | what the water | left | "),
+                new Section("breakdown", "breakdown", "riff-1", 1)
+                        .playing("riff-1", Optional.of("version-2"))
+                        .at(92)
+                        .with(ONE, new Section.Playing(true, Optional.of(Tone.CLEAN)))
+                        .with(
+                                band.withKit(true, Optional.of(Feel.HALF_TIME))
+                                        .withBass(
+                                                true,
+                                                Optional.of(BassFigure.parse("1 - - 5 - - 8 -")))),
+                new Section("ending", "ending", "riff-1", 2)
+                        .ending(Optional.of("version-1"))
+                        .with(ONE, new Section.Playing(true, Optional.of(Tone.GAIN))));
     }
 
     /** The second guitar: a line of long notes over the same roots, two octaves up. */

@@ -82,7 +82,7 @@ public final class Export {
     }
 
     /** What a target leaves out, each as it is said. */
-    public List<String> losses(Exchange.Target target) {
+    public List<String> losses(Target target) {
         return target.format()
                 .map(f -> f.losses(sheet).stream().map(Loss::words).toList())
                 .orElseGet(
@@ -107,7 +107,7 @@ public final class Export {
      *
      * @throws FormatException when the format cannot hold it at all
      */
-    public byte[] bytes(Exchange.Target target) throws FormatException {
+    public byte[] bytes(Target target) throws FormatException {
         return switch (target) {
             case PDF -> PdfSheet.write(StandSheets.of(derived.first(), scores(derived)));
             case CSV -> ChordTable.csv(derived.first());
@@ -122,7 +122,7 @@ public final class Export {
      * @param times rounds of the loop that are rendered
      * @param cancelled asked while sound is rendered; then nothing is left
      */
-    public void write(Exchange.Target target, Path file, int times, BooleanSupplier cancelled)
+    public void write(Target target, Path file, int times, BooleanSupplier cancelled)
             throws IOException, FormatException {
         if (!target.sound()) {
             SafeFiles.write(file, bytes(target));
@@ -136,7 +136,7 @@ public final class Export {
         SafeFiles.write(
                 file,
                 out -> {
-                    if (target == Exchange.Target.WAV) {
+                    if (target == Target.WAV) {
                         render.wav(out, cancelled);
                     } else {
                         render.flac(out, cancelled);
@@ -145,7 +145,7 @@ public final class Export {
     }
 
     /** A file in a folder under the piece's name, to be given to another program. */
-    public Path lent(Exchange.Target target, Path folder, BooleanSupplier cancelled)
+    public Path lent(Target target, Path folder, BooleanSupplier cancelled)
             throws IOException, FormatException {
         Path file = folder.resolve(Library.stem(sheet.title()) + target.ending());
         write(target, file, 1, cancelled);

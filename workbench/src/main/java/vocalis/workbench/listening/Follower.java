@@ -131,17 +131,9 @@ public final class Follower {
             }
         }
         boolean clean = clean(read);
-        ChangeTrack.Fit[] fits = new ChangeTrack.Fit[n];
-        Arrays.fill(fits, new ChangeTrack.Fit(begins, 0));
-        if (!heard.isEmpty()) {
-            Grain grain = clean ? Grain.CLEAN : Grain.DRIVEN;
-            ChangeTrack track = tracks.computeIfAbsent(grain, g -> new ChangeTrack(take, g));
-            fits = written.find(track, begins + behind, grain);
-        }
+        ChangeTrack.Fit[] fits = fits(begins, behind, clean);
         double[] late = new double[n];
         double[] cut = new double[n];
-        int matched = 0;
-        double[] all = new double[n];
         for (int i = 0; i < n; i++) {
             double wanted = begins + written.at(i);
             cut[i] = taken[i] < 0 && onsets.get(i).muted() ? cut(i, wanted) : Double.NaN;
@@ -151,17 +143,8 @@ public final class Follower {
                             ? fits[i].seconds()
                             : taken[i] >= 0 ? heard.get(taken[i]).seconds() : cut[i];
             late[i] = 1000 * (at - wanted);
-            if (!Double.isNaN(at)) {
-                all[matched++] = late[i];
-            }
         }
-        double[] sorted = Arrays.copyOf(all, matched);
-        Arrays.sort(sorted);
-        double middle = matched == 0 ? 0 : sorted[matched / 2];
-        double spread = 0;
-        for (int i = 0; i < matched; i++) {
-            spread += (all[i] - middle) * (all[i] - middle) / matched;
-        }
+        double middle = middle(late);
         List<Played> strokes = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             if (taken[i] >= 0) {
@@ -172,31 +155,65 @@ public final class Follower {
                 boolean muted = !Double.isNaN(cut[i]) || onsets.get(i).muted();
                 strokes.add(played(i, late[i], inTime(late[i] - middle), List.of(), muted));
             } else if (clean && !hidden(i)) {
-                double wanted = begins + written.at(i);
-                double again =
-                        brightness.struckAgain(
-                                wanted + middle / 1000, Math.min(AGAIN_SECONDS, room(i)), AGAIN_DB);
-                double ms = 1000 * (again - wanted);
-                strokes.add(
-                        Double.isNaN(again)
-                                ? played(i, 0, Played.State.MISSING, List.of(), false)
-                                : played(i, ms, inTime(ms - middle), List.of(), false));
+                strokes.add(againOrMissing(i, begins, middle));
             }
         }
         if (clean) {
             extras(begins, used, strokes);
         }
         strokes.sort(Comparator.comparingLong(Played::tick));
+        int bars = score.time().meters().bars(score.length());
+        boolean onOne = comesRound(begins, middle);
+        return new FollowedPass(
+                number + 1, bars, onOne, middle, spread(late, middle), clean, strokes);
+    }
+
+    /** Where each stroke's sound lies in the take, and how like it is. */
+    private ChangeTrack.Fit[] fits(double begins, double behind, boolean clean) {
+        if (heard.isEmpty()) {
+            ChangeTrack.Fit[] none = new ChangeTrack.Fit[onsets.size()];
+            Arrays.fill(none, new ChangeTrack.Fit(begins, 0));
+            return none;
+        }
+        Grain grain = clean ? Grain.CLEAN : Grain.DRIVEN;
+        ChangeTrack track = tracks.computeIfAbsent(grain, g -> new ChangeTrack(take, g));
+        return written.find(track, begins + behind, grain);
+    }
+
+    /** The middle of those that are known; 0 where none is. */
+    private static double middle(double[] late) {
+        double[] sorted = Arrays.stream(late).filter(ms -> !Double.isNaN(ms)).sorted().toArray();
+        return sorted.length == 0 ? 0 : sorted[sorted.length / 2];
+    }
+
+    /** The standard deviation of those that are known. */
+    private static double spread(double[] late, double middle) {
+        return Math.sqrt(
+                Arrays.stream(late)
+                        .filter(ms -> !Double.isNaN(ms))
+                        .map(ms -> (ms - middle) * (ms - middle))
+                        .average()
+                        .orElse(0));
+    }
+
+    /** A stroke that was not heard to begin: struck again on strings that ring, or missing. */
+    private Played againOrMissing(int i, double begins, double middle) {
+        double wanted = begins + written.at(i);
+        double again =
+                brightness.struckAgain(
+                        wanted + middle / 1000, Math.min(AGAIN_SECONDS, room(i)), AGAIN_DB);
+        double ms = 1000 * (again - wanted);
+        return Double.isNaN(again)
+                ? played(i, 0, Played.State.MISSING, List.of(), false)
+                : played(i, ms, inTime(ms - middle), List.of(), false);
+    }
+
+    /** Whether what goes on after the pass begins on the one, as late as the pass was. */
+    private boolean comesRound(double begins, double middle) {
         double one = begins + round + score.time().tempos().seconds(onsets.get(0).at());
         double[] next = heard.stream().mapToDouble(h -> h.seconds() - one).toArray();
-        boolean goesOn = Arrays.stream(next).anyMatch(t -> t > -ANOTHER_MS / 1000);
-        double shift = middle;
-        boolean onOne =
-                !goesOn
-                        || Arrays.stream(next)
-                                .anyMatch(t -> Math.abs(1000 * t - shift) < 2 * OFF_MS);
-        int bars = score.time().meters().bars(score.length());
-        return new FollowedPass(number + 1, bars, onOne, middle, Math.sqrt(spread), clean, strokes);
+        return Arrays.stream(next).noneMatch(t -> t > -ANOTHER_MS / 1000)
+                || Arrays.stream(next).anyMatch(t -> Math.abs(1000 * t - middle) < 2 * OFF_MS);
     }
 
     /**
@@ -247,9 +264,7 @@ public final class Follower {
                 late[n++] = heard.get(near).seconds() - wanted;
             }
         }
-        double[] sorted = Arrays.copyOf(late, n);
-        Arrays.sort(sorted);
-        return n == 0 ? 0 : sorted[n / 2];
+        return middle(Arrays.copyOf(late, n));
     }
 
     private int nearest(double wanted, double room, boolean[] used) {

@@ -20,6 +20,21 @@ public final class CheckWords {
     }
 
     /** What it is and what can be done. */
+    private static String unsilenced(Caution.Unsilenced u, int strings) {
+        boolean one = u.strings().size() == 1;
+        String which =
+                u.strings().stream()
+                        .sorted(java.util.Comparator.reverseOrder())
+                        .map(s -> String.valueOf(strings - s))
+                        .collect(Collectors.joining(", "));
+        return (one ? "string " : "strings ")
+                + which
+                + (one ? " rings" : " ring")
+                + " with it, for nothing mutes "
+                + (one ? "it" : "them")
+                + "; pick the strings one by one, or take a shape that covers them";
+    }
+
     public static String of(Caution c, Riff riff) {
         int strings = riff.ground().board().strings();
         if (c instanceof Caution.NotPlayed n) {
@@ -43,17 +58,7 @@ public final class CheckWords {
                             + " shorter last stroke, gives it time",
                     h.mm(), h.seconds(), h.seam() ? " back to the beginning" : "");
         } else if (c instanceof Caution.Unsilenced u) {
-            String which =
-                    u.strings().stream()
-                            .sorted(java.util.Comparator.reverseOrder())
-                            .map(s -> String.valueOf(strings - s))
-                            .collect(Collectors.joining(", "));
-            return (u.strings().size() == 1 ? "string " : "strings ")
-                    + which
-                    + (u.strings().size() == 1 ? " rings" : " ring")
-                    + " with it, for nothing mutes "
-                    + (u.strings().size() == 1 ? "it" : "them")
-                    + "; pick the strings one by one, or take a shape that covers them";
+            return unsilenced(u, strings);
         } else if (c instanceof Caution.StillSeam) {
             return "the loop ends on the root that it begins with and stands still at its seam; Q on the last"
                     + " chord says what would lead back";

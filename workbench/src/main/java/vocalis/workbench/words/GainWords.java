@@ -42,7 +42,7 @@ public final class GainWords {
     /** The spelled note of a MIDI number. */
     public Note note(int midi) {
         Spelling s = key.map(k -> k.say(midi)).orElseGet(() -> Spelling.plain(midi));
-        return s.at(midi);
+        return Note.at(s, midi);
     }
 
     /** Such as {@code A2 +34 ¢}. */

@@ -22,6 +22,7 @@ import vocalis.formats.json.Extras;
 import vocalis.formats.json.PieceCodec;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.exchange.Exchange;
+import vocalis.workbench.exchange.Target;
 
 /** A part of its own for the second guitar, written where the first is written. */
 class GuitarTwoTest {
@@ -109,10 +110,10 @@ class GuitarTwoTest {
         var away = new Exchange(CATALOGUE, Hand.MEDIUM).away(piece);
         List<ScoreNote> own = workspace.score().notes();
         assertThat(own).hasSizeGreaterThan(2);
-        List<ScoreNote> xml = second(away.bytes(Exchange.Target.MUSICXML));
+        List<ScoreNote> xml = second(away.bytes(Target.MUSICXML));
         assertThat(places(xml)).isEqualTo(places(own));
         // MIDI knows pitches alone: on which strings they are played is the reader's guess.
-        assertThat(second(away.bytes(Exchange.Target.MIDI)))
+        assertThat(second(away.bytes(Target.MIDI)))
                 .extracting(ScoreNote::at)
                 .isEqualTo(own.stream().map(ScoreNote::at).toList());
     }

@@ -229,7 +229,7 @@ class AnyVoiceTest {
         Piece p = piece(d);
         Derived derived = Deriver.once(p.riff(), Hand.MEDIUM, CATALOGUE);
         Exchange exchange = new Exchange(CATALOGUE, Hand.MEDIUM);
-        for (Exchange.Target t : List.of(Exchange.Target.TAB, Exchange.Target.MUSICXML)) {
+        for (Target t : List.of(Target.TAB, Target.MUSICXML)) {
             var read = Exchange.read(exchange.away(p).bytes(t));
             List<ScoreNote> back = read.sheet().guitars().get(0).score().notes();
             assertThat(plain(techniques(back)))

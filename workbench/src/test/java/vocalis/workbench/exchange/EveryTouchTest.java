@@ -121,7 +121,7 @@ class EveryTouchTest {
     @MethodSource("touches")
     void othersAreToldOfIt(Class<?> kind) throws Exception {
         Exchange exchange = new Exchange(CATALOGUE, Hand.MEDIUM);
-        for (Exchange.Target t : List.of(Exchange.Target.TAB, Exchange.Target.MUSICXML)) {
+        for (Target t : List.of(Target.TAB, Target.MUSICXML)) {
             assertThat(exchange.away(touched(kind)).bytes(t))
                     .as(t.toString())
                     .isNotEqualTo(exchange.away(plain()).bytes(t));

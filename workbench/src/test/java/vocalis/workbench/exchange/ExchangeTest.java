@@ -72,9 +72,8 @@ class ExchangeTest {
     @MethodSource("demos")
     void everyDemoRiffComesBackFromTabAndMusicXml(Piece piece) throws Exception {
         Derived before = new Workspace(CATALOGUE, piece).derived();
-        for (Exchange.Target t :
-                List.of(Exchange.Target.MUSICXML, Exchange.Target.MXL, Exchange.Target.TAB)) {
-            boolean exact = t != Exchange.Target.TAB;
+        for (Target t : List.of(Target.MUSICXML, Target.MXL, Target.TAB)) {
+            boolean exact = t != Target.TAB;
             Imported read = Exchange.read(EXCHANGE.away(piece).bytes(t));
             Unpicked u = EXCHANGE.unpick(read);
             assertThat(u.whole()).as(piece.title() + " from " + t).isTrue();
@@ -97,8 +96,7 @@ class ExchangeTest {
     /** What was taken apart is a riff like any: every chord takes every family. */
     @Test
     void whatWasTakenApartIsVoicedAnew() throws Exception {
-        Imported read =
-                Exchange.read(EXCHANGE.away(Demo.pieces().get(0)).bytes(Exchange.Target.MUSICXML));
+        Imported read = Exchange.read(EXCHANGE.away(Demo.pieces().get(0)).bytes(Target.MUSICXML));
         Piece piece = Exchange.piece(read, EXCHANGE.unpick(read), "imported");
         for (Family f : Family.values()) {
             Workspace w = new Workspace(CATALOGUE, piece);
@@ -130,11 +128,11 @@ class ExchangeTest {
     @ParameterizedTest
     @MethodSource("demos")
     void lossesAreNamed(Piece piece) {
-        assertThat(EXCHANGE.away(piece).losses(Exchange.Target.MUSICXML))
+        assertThat(EXCHANGE.away(piece).losses(Target.MUSICXML))
                 .singleElement()
                 .asString()
                 .contains("recipe");
-        for (Exchange.Target t : Exchange.Target.values()) {
+        for (Target t : Target.values()) {
             assertThat(EXCHANGE.away(piece).losses(t)).isNotEmpty();
         }
     }
@@ -142,8 +140,7 @@ class ExchangeTest {
     @Test
     void theTableHasARowForEachChord() throws Exception {
         Piece piece = Demo.pieces().get(0);
-        String csv =
-                new String(EXCHANGE.away(piece).bytes(Exchange.Target.CSV), StandardCharsets.UTF_8);
+        String csv = new String(EXCHANGE.away(piece).bytes(Target.CSV), StandardCharsets.UTF_8);
         assertThat(csv.lines().count()).isEqualTo(1 + piece.riff().roots().size());
         assertThat(csv).startsWith("bar,beat,root,chord").contains("F fourth");
     }
@@ -155,7 +152,7 @@ class ExchangeTest {
         Piece piece = Demo.pieces().get(1);
         var song = new Songs(catalogue).of(piece, Hand.MEDIUM);
         Export away = new Exchange(catalogue, Hand.MEDIUM).song(piece);
-        for (Exchange.Target t : List.of(Exchange.Target.MUSICXML, Exchange.Target.MIDI)) {
+        for (Target t : List.of(Target.MUSICXML, Target.MIDI)) {
             var back = Exchange.read(away.bytes(t));
             var guitars = back.sheet().guitars();
             assertThat(guitars).as("%s", t).hasSize(2);
