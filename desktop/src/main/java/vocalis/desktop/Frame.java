@@ -71,6 +71,7 @@ final class Frame extends BorderPane implements FrameCommands.Around {
     private final WritePane write;
     private final List<Shown> screens = new ArrayList<>();
     private final Map<Place, Node> places = new HashMap<>();
+    private final StackPane stack = new StackPane();
     private final ActionStrip strip;
     private final StatusLine status;
 
@@ -108,14 +109,11 @@ final class Frame extends BorderPane implements FrameCommands.Around {
         addPractise(library);
         strip = new ActionStrip(commands, finding, finding::asked);
         setTop(top());
-        StackPane stack = new StackPane();
-        screens.forEach(s -> stack.getChildren().add(s.node()));
         beginPane =
                 new BeginPane(
                         session,
                         beginning,
                         new BeginDesk(models.write(), host, this::go, finding::run, others));
-        stack.getChildren().add(beginPane);
         setCenter(stack);
         NextStep next = new NextStep(beginning, x -> finding.run(x.command()));
         status = new StatusLine(session.saidProperty(), next);
@@ -179,10 +177,20 @@ final class Frame extends BorderPane implements FrameCommands.Around {
     }
 
     private void showScreen() {
-        screens.forEach(s -> s.node().setVisible(s.screen() == whereabouts.screen()));
-        beginPane.setVisible(beginning());
+        screens.forEach(s -> show(s.node(), s.screen() == whereabouts.screen()));
+        show(beginPane, beginning());
         strip.setVisible(!beginning());
         showStatus();
+    }
+
+    /**
+     * What was never looked at is not in the window: it would be styled before the first picture.
+     */
+    private void show(Node node, boolean seen) {
+        node.setVisible(seen);
+        if (seen && node.getParent() == null) {
+            stack.getChildren().add(node);
+        }
     }
 
     /** Whether the place to begin is in sight. */

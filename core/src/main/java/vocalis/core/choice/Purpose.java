@@ -313,7 +313,6 @@ final class Purpose {
         return opens > 0 && high > OpenPosition.LAST_FRET ? RINGS : 0;
     }
 
-    /** A shape that slides on neighbouring strings under strings that ring above or below it. */
     /** Strings past those that ring, which no finger is left to silence. */
     private int silentPast(int last) {
         int past = 0;
@@ -323,6 +322,7 @@ final class Purpose {
         return past;
     }
 
+    /** A shape that slides on neighbouring strings under strings that ring above or below it. */
     private double drone() {
         int first = -1;
         int last = -1;

@@ -19,7 +19,6 @@ public final class CheckWords {
         return FindingWords.place(c.at(), riff);
     }
 
-    /** What it is and what can be done. */
     private static String unsilenced(Caution.Unsilenced u, int strings) {
         boolean one = u.strings().size() == 1;
         String which =
@@ -35,6 +34,7 @@ public final class CheckWords {
                 + "; pick the strings one by one, or take a shape that covers them";
     }
 
+    /** What it is and what can be done. */
     public static String of(Caution c, Riff riff) {
         int strings = riff.ground().board().strings();
         if (c instanceof Caution.NotPlayed n) {

@@ -126,5 +126,10 @@ class EveryTouchTest {
                     .as(t.toString())
                     .isNotEqualTo(exchange.away(plain()).bytes(t));
         }
+        Export with = exchange.away(touched(kind));
+        Export without = exchange.away(plain());
+        boolean inMidi = !Arrays.equals(with.bytes(Target.MIDI), without.bytes(Target.MIDI));
+        boolean said = !with.losses(Target.MIDI).equals(without.losses(Target.MIDI));
+        assertThat(inMidi || said).as("in the MIDI file, or said to be left out").isTrue();
     }
 }
