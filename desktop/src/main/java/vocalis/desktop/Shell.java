@@ -3,6 +3,7 @@ package vocalis.desktop;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Executor;
+import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -205,7 +206,11 @@ final class Shell {
         watch();
         frame.go(WritePlace.BAND);
         frame.opened();
-        stage.setOnShown(e -> Background.HOME.execute(this::shown));
+        if (stage.isShowing()) {
+            Platform.runLater(this::shown);
+        } else {
+            stage.setOnShown(e -> Background.HOME.execute(this::shown));
+        }
     }
 
     /** The keys and all that is told to the parts of the window. */

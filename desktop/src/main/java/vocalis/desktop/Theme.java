@@ -4,6 +4,7 @@ import java.net.URL;
 import java.util.Objects;
 import javafx.application.Application;
 import javafx.scene.Scene;
+import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import vocalis.formats.pdf.Fonts;
 import vocalis.workbench.base.Preferences;
@@ -13,17 +14,24 @@ import vocalis.workbench.base.Preferences;
  * only. The build turns the sheets into JavaFX's binary form.
  */
 enum Theme {
-    DARK("dark"),
-    LIGHT("light");
+    DARK("dark", "#161b20"),
+    LIGHT("light", "#f3f4f2");
 
     private static final String[] FONTS = {
         "VocalisSans-Regular.ttf", "VocalisSans-Bold.ttf", "Iosevka-Regular.ttf", "Iosevka-Bold.ttf"
     };
 
     private final String name;
+    private final Color back;
 
-    Theme(String name) {
+    Theme(String name, String back) {
         this.name = name;
+        this.back = Color.web(back);
+    }
+
+    /** Its ground, for what is shown before the sheet of tokens is read. */
+    Color back() {
+        return back;
     }
 
     /** The one that was chosen last. */

@@ -3,20 +3,24 @@ package vocalis.desktop;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
+import javafx.animation.AnimationTimer;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.Scene;
 import javafx.scene.image.Image;
+import javafx.scene.layout.Pane;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import vocalis.core.choice.Catalogue;
-import vocalis.core.piece.Piece;
 import vocalis.desktop.desks.Prompts;
+import vocalis.desktop.frame.WindowBounds;
 import vocalis.desktop.view.Background;
 import vocalis.sound.device.Clock;
 import vocalis.sound.device.Devices;
 import vocalis.workbench.base.Log;
 import vocalis.workbench.base.Places;
+import vocalis.workbench.base.Preferences;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.playing.Measured;
 
@@ -27,7 +31,7 @@ public final class VocalisApp extends Application {
     private static void closeAfter(int seconds, Stage stage) {
         if (Boolean.getBoolean("vocalis.endWhenShown")) {
             // What is measured ends here: nothing is put away, which would take its own time.
-            Platform.runLater(() -> Runtime.getRuntime().halt(0));
+            afterPicture(() -> Runtime.getRuntime().halt(0));
         }
         if (seconds > 0) {
             PauseTransition pause = new PauseTransition(Duration.seconds(seconds));
@@ -47,14 +51,13 @@ public final class VocalisApp extends Application {
         Log.to(places.log());
         Thread.setDefaultUncaughtExceptionHandler(
                 (t, e) -> Log.unexpected("working on " + t.getName(), e));
-        Piece first = demo ? Demo.pieces().get(0) : Demo.blank();
         prepared =
                 CompletableFuture.supplyAsync(
                         () ->
                                 Shell.Prepared.of(
                                         new Catalogue(),
                                         new Measured(),
-                                        first,
+                                        demo ? Demo.pieces().get(0) : Demo.blank(),
                                         Devices.opener(Devices.DEFAULT),
                                         Clock.system(),
                                         System.nanoTime(),
@@ -66,17 +69,45 @@ public final class VocalisApp extends Application {
     public void start(Stage stage) {
         Thread.currentThread()
                 .setUncaughtExceptionHandler((t, e) -> Log.unexpected("showing the window", e));
+        Preferences preferences = Preferences.in(Places.ofPlatform().settings());
+        // The window stands at once, in its colour; what fills it takes three times as long.
+        stage.setScene(new Scene(new Pane(), 1280, 800, Theme.of(preferences).back()));
+        stage.setTitle("Vocalis");
+        new WindowBounds(stage, preferences).place();
+        stage.show();
+        if ("opening".equals(System.getProperty("vocalis.endWhenShown"))) {
+            Platform.runLater(() -> Runtime.getRuntime().halt(0));
+        }
+        afterPicture(() -> fill(stage));
+    }
+
+    /** Once what is shown was drawn. */
+    private static void afterPicture(Runnable then) {
+        new AnimationTimer() {
+            private int pictures;
+
+            @Override
+            public void handle(long now) {
+                pictures++;
+                if (pictures == 2) {
+                    stop();
+                    then.run();
+                }
+            }
+        }.start();
+    }
+
+    private void fill(Stage stage) {
+        for (int size : ICONS) {
+            String icon = "icons/" + size + ".png";
+            stage.getIcons().add(new Image(VocalisApp.class.getResourceAsStream(icon)));
+        }
         Theme.loadFonts();
         List<String> args = getParameters().getRaw();
         Shell shell = new Shell(stage, prepared.join(), Prompts.system());
         if (args.contains("--light")) {
             shell.look().switchTheme();
         }
-        for (int size : ICONS) {
-            String icon = "icons/" + size + ".png";
-            stage.getIcons().add(new Image(VocalisApp.class.getResourceAsStream(icon)));
-        }
-        stage.show();
         if (args.contains("--demo")) {
             shell.keeping().keepDemo();
         }

@@ -6,10 +6,13 @@ import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Arrays;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import javafx.css.Stylesheet;
 
 /**
@@ -17,6 +20,21 @@ import javafx.css.Stylesheet;
  * twentieth of the time that parsing takes.
  */
 public final class StyleCompiler {
+
+    private static final Pattern COMMENT = Pattern.compile("/\\*.*?\\*/", Pattern.DOTALL);
+    private static final Pattern RULE = Pattern.compile("([^{}]+)\\{([^{}]*)\\}");
+
+    /** Style classes of controls that the program does not use: half of the base's selectors. */
+    private static final Pattern UNUSED =
+            Pattern.compile(
+                    "\\.(?:accordion|alert|area-legend|bar-chart|bar-legend|bb-code|breadcrumbs"
+                            + "|bubble-legend|calendar|card\\b|chart|choice-box|choice-dialog|color-p"
+                            + "|custom-color|custom-text-field|date-picker|default-color|dialog"
+                            + "|html-editor|hyperlink|ikonli|message\\b|modal|notification|pagination"
+                            + "|password|pie-legend|popover|progress-indicator|radio-button|ring-progress"
+                            + "|split-menu-button|split-pane|stacked-bar|tab-|table-|text-area"
+                            + "|text-input-dialog|tile\\b|tile-|titled-pane|toggle-button"
+                            + "|toggle-switch|tool-bar|tree-)");
 
     private StyleCompiler() {}
 
@@ -33,12 +51,28 @@ public final class StyleCompiler {
     private static void fromLibrary(String resource, Path binary) throws IOException {
         Path css = Files.createTempFile("base", ".css");
         try (InputStream in = PrimerDark.class.getResourceAsStream(resource)) {
-            Files.copy(in, css, StandardCopyOption.REPLACE_EXISTING);
+            Files.writeString(css, without(new String(in.readAllBytes(), StandardCharsets.UTF_8)));
             convert(css, binary);
             Files.write(binary, elsewhere(Files.readAllBytes(binary), css));
         } finally {
             Files.delete(css);
         }
+    }
+
+    /** A sheet without the rules for controls that no window of ours has. */
+    static String without(String css) {
+        StringBuilder out = new StringBuilder();
+        Matcher rule = RULE.matcher(COMMENT.matcher(css).replaceAll(""));
+        while (rule.find()) {
+            String kept =
+                    Arrays.stream(rule.group(1).split(","))
+                            .filter(s -> !UNUSED.matcher(s).find())
+                            .collect(Collectors.joining(","));
+            if (!kept.isBlank()) {
+                out.append(kept).append('{').append(rule.group(2)).append("}\n");
+            }
+        }
+        return out.toString();
     }
 
     /**

@@ -10,6 +10,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
+import javafx.scene.control.skin.ComboBoxListViewSkin;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -20,6 +21,9 @@ public final class Choices {
 
     /** Letters typed within this time belong together, in milliseconds. */
     private static final long TOGETHER = 900;
+
+    /** Of a list that says no other. */
+    private static final double WIDTH = 190;
 
     private Choices() {}
 
@@ -105,7 +109,6 @@ public final class Choices {
         box.getItems().setAll(all);
         words(box, words);
         box.setValue(now);
-        box.setPrefWidth(190);
         box.valueProperty().addListener(o -> chosen.accept(box.getValue()));
         return box;
     }
@@ -126,8 +129,18 @@ public final class Choices {
                     }
                 });
         box.setVisibleRowCount(14);
+        box.setPrefWidth(WIDTH);
+        box.setSkin(new LateList<>(box));
         Finder<T> finder = new Finder<>(box, words);
         box.addEventFilter(KeyEvent.KEY_TYPED, finder::typed);
+    }
+
+    /** Its list is styled when it opens for the first time, not with the window. */
+    private static final class LateList<T> extends ComboBoxListViewSkin<T> {
+        LateList(ComboBox<T> box) {
+            super(box);
+            getChildren().remove(getPopupContent());
+        }
     }
 
     /** Finds entries of a list by the letters typed one after another. */
