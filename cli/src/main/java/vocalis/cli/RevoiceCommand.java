@@ -93,7 +93,7 @@ final class RevoiceCommand implements Callable<Integer> {
         check();
         Catalogue catalogue = new Catalogue();
         SettledShapes resting = new SettledShapes(catalogue, hand.hand());
-        PieceFiles.Opened opened = Standard.read(file);
+        PieceFiles.ReadPiece opened = Standard.read(file);
         Piece piece = resting.kept(opened.piece());
         Revoicing revoicing = new Revoicing(catalogue, hand.hand());
         long surprise = seed == null ? 1 : seed;

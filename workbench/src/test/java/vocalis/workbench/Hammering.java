@@ -47,7 +47,7 @@ public final class Hammering {
             boolean done = false;
             while (!done) {
                 try {
-                    PieceFiles.Opened o = PieceFiles.read(file);
+                    PieceFiles.ReadPiece o = PieceFiles.read(file);
                     List<String> tags = new ArrayList<>(o.piece().tags());
                     tags.removeIf(t -> t.startsWith(name + "-"));
                     tags.add(name + "-" + (n + 1));

@@ -24,7 +24,7 @@ import vocalis.core.mix.Mix;
 import vocalis.core.piece.Part;
 import vocalis.core.piece.Piece;
 import vocalis.core.piece.Section;
-import vocalis.core.practice.HardChange;
+import vocalis.core.practice.ChangeToPractise;
 import vocalis.core.practice.Ladder;
 import vocalis.core.practice.Load;
 import vocalis.core.practice.Vanishing;
@@ -179,7 +179,7 @@ class SongWordsTest {
         assertThat(PracticeWords.of(new Ladder(80, 120, 5, 3))).contains("after 3 clean passes");
         assertThat(PracticeWords.of(Vanishing.NEVER)).isEqualTo("The click stays.");
         assertThat(PracticeWords.of(new Vanishing(2, 6))).contains("6 bars after 2");
-        for (HardChange h : HardChange.of(song(piece), false)) {
+        for (ChangeToPractise h : ChangeToPractise.of(song(piece), false)) {
             assertThat(PracticeWords.of(h)).contains(h.toShape().text()).contains(" mm in ");
         }
         assertThat(PracticeWords.of(new Load(0, 0, 4, 3), 100)).isEmpty();

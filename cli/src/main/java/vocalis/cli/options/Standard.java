@@ -51,9 +51,9 @@ public final class Standard {
     }
 
     /** A riff from a file, or from standard input for {@code -}. */
-    public static PieceFiles.Opened read(Path file)
+    public static PieceFiles.ReadPiece read(Path file)
             throws IOException, PieceFiles.PieceFileException {
-        PieceFiles.Opened read =
+        PieceFiles.ReadPiece read =
                 is(file)
                         ? PieceFiles.opened(System.in.readAllBytes(), "standard input")
                         : PieceFiles.read(file);

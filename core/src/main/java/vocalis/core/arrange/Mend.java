@@ -157,7 +157,7 @@ public record Mend(How how, Optional<Shape> shape, Piece piece, int left) {
             Voicing v = c.voicing();
             boolean quiet = Rub.between(against, v).isEmpty();
             if (quiet && !v.shape().equals(held.shape()) && all.size() < MOST_SHAPES) {
-                Riff other = own.withTreatment(chord, t.with(t.family(), Member.Found.of(v)));
+                Riff other = own.withTreatment(chord, t.with(t.family(), Member.OfClass.of(v)));
                 all.add(mend(How.OTHER_SHAPE, Optional.of(v.shape()), song, riffId, other));
             }
         }

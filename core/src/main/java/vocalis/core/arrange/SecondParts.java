@@ -306,7 +306,7 @@ public final class SecondParts {
         List<Treatment> treatments = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             Voicing v = fitting.get(i).get(path.taken().get(i)).voicing();
-            treatments.add(Treatment.best(family).with(family, Member.Found.of(v)));
+            treatments.add(Treatment.best(family).with(family, Member.OfClass.of(v)));
         }
         List<Event> events = strokes(kind, slots);
         return events.isEmpty()

@@ -54,7 +54,7 @@ public sealed interface Caution {
             int string,
             int from,
             int to,
-            WhileHeld.Way way,
+            WhileHeld.Movement way,
             WhileHeld.Blocked why)
             implements Caution {}
 

@@ -17,7 +17,7 @@ import vocalis.core.score.Technique;
 final class HeldStrings {
 
     /** What is done at one time in one way. */
-    private record Moment(long after, WhileHeld.Way way) implements Comparable<Moment> {
+    private record Moment(long after, WhileHeld.Movement way) implements Comparable<Moment> {
         @Override
         public int compareTo(Moment o) {
             return after != o.after ? Long.compare(after, o.after) : way.compareTo(o.way);
@@ -59,12 +59,12 @@ final class HeldStrings {
         moments.forEach((m, which) -> look(o, m, which, held));
     }
 
-    private static Optional<WhileHeld.Way> way(Technique t) {
+    private static Optional<WhileHeld.Movement> way(Technique t) {
         return switch (t.kind()) {
-            case HAMMER -> Optional.of(WhileHeld.Way.HAMMER);
-            case PULL -> Optional.of(WhileHeld.Way.PULL);
-            case SLIDE -> Optional.of(WhileHeld.Way.SLIDE);
-            case BEND -> Optional.of(WhileHeld.Way.BEND);
+            case HAMMER -> Optional.of(WhileHeld.Movement.HAMMER);
+            case PULL -> Optional.of(WhileHeld.Movement.PULL);
+            case SLIDE -> Optional.of(WhileHeld.Movement.SLIDE);
+            case BEND -> Optional.of(WhileHeld.Movement.BEND);
             case RELEASE, VIBRATO, TREMOLO, PINCH -> Optional.empty();
         };
     }
@@ -96,7 +96,8 @@ final class HeldStrings {
                 (s, t) -> {
                     int now = last(held, s);
                     int to = t.kind().moves() ? t.to() : now;
-                    boolean back = moment.way == WhileHeld.Way.PULL && held.get(s).contains(to);
+                    boolean back =
+                            moment.way == WhileHeld.Movement.PULL && held.get(s).contains(to);
                     if (!back) {
                         moved.put(s, to);
                     }
@@ -125,11 +126,11 @@ final class HeldStrings {
     }
 
     /** A hammered finger comes to the one that lies there already; the others leave their fret. */
-    private static void take(List<Integer> frets, WhileHeld.Way way, Technique t) {
+    private static void take(List<Integer> frets, WhileHeld.Movement way, Technique t) {
         if (!t.kind().moves()) {
             return;
         }
-        if (way == WhileHeld.Way.HAMMER) {
+        if (way == WhileHeld.Movement.HAMMER) {
             frets.add(t.to());
             return;
         }

@@ -187,7 +187,7 @@ public final class Voicer {
     private Treatment holding(Riff riff, int chord, Shape shape, Hand hand) {
         Treatment t = riff.treatments().get(chord);
         int root = riff.roots().get(chord).root().pitchClass(riff.ground().key());
-        Member.Found found = Member.Found.of(new Voicing(shape, riff.ground().board(), root));
+        Member.OfClass found = Member.OfClass.of(new Voicing(shape, riff.ground().board(), root));
         Ask ask = ask(riff, hand, chord, t.with(t.family(), found));
         boolean same = options(ask).shapes().get(0).voicing().shape().equals(shape);
         return t.with(t.family(), same ? found : new Member.ByHand(shape, root));

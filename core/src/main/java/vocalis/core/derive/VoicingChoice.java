@@ -143,7 +143,7 @@ final class VoicingChoice {
     }
 
     private List<Candidate> found() {
-        if (ask.member().orElse(null) instanceof Member.Found chosen) {
+        if (ask.member().orElse(null) instanceof Member.OfClass chosen) {
             Optional<Candidate> nearest = nearest(chosen);
             if (nearest.isPresent()) {
                 return List.of(nearest.get());
@@ -174,7 +174,7 @@ final class VoicingChoice {
     }
 
     /** The place of a shape class that lies nearest to where it was chosen. */
-    private Optional<Candidate> nearest(Member.Found chosen) {
+    private Optional<Candidate> nearest(Member.OfClass chosen) {
         Candidate best = null;
         double least = Double.POSITIVE_INFINITY;
         int strings = chosen.shapeClass().steps().size();

@@ -16,7 +16,7 @@ import vocalis.core.instrument.Shape;
 public final class WhileHeld {
 
     /** What is done. */
-    public enum Way {
+    public enum Movement {
         HAMMER,
         PULL,
         SLIDE,
@@ -49,7 +49,7 @@ public final class WhileHeld {
      * @param moved the strings that something is done to, and the fret that each goes to
      */
     public static Optional<Blocked> of(
-            Fretboard board, Shape shape, Hand hand, Way way, Map<Integer, Integer> moved) {
+            Fretboard board, Shape shape, Hand hand, Movement way, Map<Integer, Integer> moved) {
         Optional<Blocked> first = Optional.empty();
         for (Fingering f : Fingering.all(board, shape, hand, ANOTHER_GRIP)) {
             Optional<Blocked> why = of(board, shape, f, hand, way, moved);
@@ -66,9 +66,9 @@ public final class WhileHeld {
             Shape shape,
             Fingering held,
             Hand hand,
-            Way way,
+            Movement way,
             Map<Integer, Integer> moved) {
-        boolean leaves = way != Way.HAMMER;
+        boolean leaves = way != Movement.HAMMER;
         if (leaves && held.presses().stream().anyMatch(p -> holdsBoth(p, shape, moved))) {
             return Optional.of(Blocked.FLAT_FINGER);
         }

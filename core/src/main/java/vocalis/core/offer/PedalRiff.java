@@ -115,7 +115,7 @@ final class PedalRiff {
                 roots.add(new RootSpan(Root.of(riff.ground().key(), v.get().root()), span));
                 treatments.add(
                         Treatment.best(setting.family())
-                                .with(setting.family(), Member.Found.of(v.get())));
+                                .with(setting.family(), Member.OfClass.of(v.get())));
                 events.add(
                         new Stroke(events.size() + 1, at, lasts, Struck.Named.ALL).accented(true));
             }

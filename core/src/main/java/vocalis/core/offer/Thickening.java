@@ -103,7 +103,7 @@ final class Thickening {
                 roots.add(new RootSpan(Root.of(riff.ground().key(), v.root()), end - at));
                 treatments.add(
                         Treatment.best(setting.family())
-                                .with(setting.family(), Member.Found.of(v)));
+                                .with(setting.family(), Member.OfClass.of(v)));
             } else {
                 roots.add(new RootSpan(riff.roots().get(chord).root(), end - at));
                 treatments.add(riff.treatments().get(chord));

@@ -173,8 +173,8 @@ public final class Revoicer {
             boolean chosen = t.member().isPresent() || t.bass().isPresent();
             treatments.add(
                     locked.contains(i)
-                            ? chosen ? t : t.with(c.family(), Member.Found.of(c.voicing()))
-                            : t.with(c.family(), Member.Found.of(c.voicing()))
+                            ? chosen ? t : t.with(c.family(), Member.OfClass.of(c.voicing()))
+                            : t.with(c.family(), Member.OfClass.of(c.voicing()))
                                     .over(Optional.empty()));
         }
         return riff.withTreatments(treatments);

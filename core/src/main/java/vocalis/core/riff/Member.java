@@ -17,8 +17,8 @@ public sealed interface Member {
      * @param lowString lowest sounded string preferred, 0 is the lowest
      * @param nearFret lowest fretted fret preferred, 0 for open strings
      */
-    record Found(ShapeClass shapeClass, int lowString, int nearFret) implements Member {
-        public Found {
+    record OfClass(ShapeClass shapeClass, int lowString, int nearFret) implements Member {
+        public OfClass {
             Objects.requireNonNull(shapeClass, "shapeClass");
             if (lowString < 0 || nearFret < 0) {
                 throw new IllegalArgumentException(
@@ -30,8 +30,8 @@ public sealed interface Member {
         }
 
         /** Names a voicing by its class and place. */
-        public static Found of(Voicing v) {
-            return new Found(
+        public static OfClass of(Voicing v) {
+            return new OfClass(
                     ShapeClass.of(v), v.shape().sounded().get(0), v.shape().lowestFretted());
         }
     }

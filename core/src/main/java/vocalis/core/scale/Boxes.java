@@ -40,11 +40,11 @@ public final class Boxes {
             return Optional.empty();
         }
         if (start == 0) {
-            return Optional.of(laid(board, scale, 0, 1).box());
+            return Optional.of(priced(board, scale, 0, 1).box());
         }
-        Laid best = laid(board, scale, start, start);
+        Priced best = priced(board, scale, start, start);
         if (start > 1) {
-            Laid back = laid(board, scale, start, start - 1);
+            Priced back = priced(board, scale, start, start - 1);
             best = back.cost() < best.cost() ? back : best;
         }
         return Optional.of(best.box());
@@ -61,9 +61,9 @@ public final class Boxes {
                                         : Optional.empty());
     }
 
-    private record Laid(Box box, int cost) {}
+    private record Priced(Box box, int cost) {}
 
-    private static Laid laid(Fretboard board, Key scale, int start, int position) {
+    private static Priced priced(Fretboard board, Key scale, int start, int position) {
         List<Box.Spot> spots = new ArrayList<>();
         int cost = 0;
         int top = board.midi(board.strings() - 1, Math.min(board.frets(), position + FINGERS - 1));
@@ -75,7 +75,7 @@ public final class Boxes {
             cost += spot.map(s -> cost(s, position)).orElse(MISSING);
             spot.ifPresent(spots::add);
         }
-        return new Laid(new Box(scale, start, position, spots), cost);
+        return new Priced(new Box(scale, start, position, spots), cost);
     }
 
     private static int cost(Box.Spot s, int position) {

@@ -169,7 +169,7 @@ public final class Unpicker {
             roots.add(new RootSpan(Root.of(ground.key(), v.root()), spans.get(i).length()));
             boolean own = byHand.contains(i) || held.get(i).family().isEmpty();
             Family family = held.get(i).family().orElse(Family.POWER);
-            Member member = own ? new Member.ByHand(v.shape(), v.root()) : Member.Found.of(v);
+            Member member = own ? new Member.ByHand(v.shape(), v.root()) : Member.OfClass.of(v);
             treatments.add(new Treatment(family, Map.of(family, member)));
             chords.add(new Unpicked.Chord(spans.get(i).at(), held.get(i).sure()));
         }

@@ -122,7 +122,7 @@ public final class HeldDrones {
             }
             Voicing v = best.get().voicing();
             before = List.of(v.shape());
-            riff = Chords.member(riff, i, Family.DRONE, Member.Found.of(v));
+            riff = Chords.member(riff, i, Family.DRONE, Member.OfClass.of(v));
         }
         return new Offer(
                 strings, degrees, rubs, Optional.of(riff), -1, transpositions, capos, spoiled);

@@ -43,7 +43,7 @@ public final class Ringing {
             // Grips that stay are kept too, or the way of the hand might take others.
             Member kept =
                     to.equals(now) && !c.byHand()
-                            ? Member.Found.of(c.candidate().voicing())
+                            ? Member.OfClass.of(c.candidate().voicing())
                             : new Member.ByHand(to, c.root());
             out = Chords.member(out, i, out.treatments().get(i).family(), kept);
         }

@@ -63,7 +63,7 @@ public final class RootTune {
                         .toList();
         return ranking.ordered(there).stream()
                 .findFirst()
-                .map(c -> Chords.member(riff, chord, family, Member.Found.of(c.voicing())))
+                .map(c -> Chords.member(riff, chord, family, Member.OfClass.of(c.voicing())))
                 .map(r -> others(r, derived, chord, catalogue));
     }
 
@@ -79,7 +79,7 @@ public final class RootTune {
                 if (i != chord && !moved.get(i).equals(tune.get(i))) {
                     Voicing v = before.chords().get(i).candidate().voicing();
                     Family family = before.riff().treatments().get(i).family();
-                    kept = Chords.member(kept, i, family, Member.Found.of(v));
+                    kept = Chords.member(kept, i, family, Member.OfClass.of(v));
                 }
             }
             if (kept.equals(now)) {

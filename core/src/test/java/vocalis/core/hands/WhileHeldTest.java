@@ -58,7 +58,7 @@ class WhileHeldTest {
         "x-x-x-9-8-x, BEND, 3:9, ",
         "x-x-0-2-x-x, BEND, 3:2, ",
     })
-    void fingersStayOrGo(String shape, WhileHeld.Way way, String moves, String blocked) {
+    void fingersStayOrGo(String shape, WhileHeld.Movement way, String moves, String blocked) {
         Map<Integer, Integer> moved = new TreeMap<>();
         for (String m : moves.split(" ")) {
             String[] parts = m.split(":");

@@ -105,14 +105,14 @@ class PracticeTest {
         Piece p = Piece.of("p", "piece", "", Riffs.repeating(1, 4, 7, 4));
         p = p.arranged(0, p.sections().get(0).repeated(3));
         Song s = Song.of(p, r -> Deriver.once(r, Hand.MEDIUM, CATALOGUE));
-        List<HardChange> all = HardChange.of(s, false);
+        List<ChangeToPractise> all = ChangeToPractise.of(s, false);
         assertThat(all).isNotEmpty();
         for (int i = 1; i < all.size(); i++) {
             assertThat(all.get(i).speed()).isLessThanOrEqualTo(all.get(i - 1).speed());
         }
         assertThat(all.stream().map(h -> h.fromShape().text() + h.toShape().text()))
                 .doesNotHaveDuplicates();
-        HardChange h = all.get(0);
+        ChangeToPractise h = all.get(0);
         assertThat(h.from()).isLessThan(h.at());
         assertThat(h.to()).isGreaterThan(h.at());
         assertThat(h.seconds()).isCloseTo(0.5, within(1e-9));

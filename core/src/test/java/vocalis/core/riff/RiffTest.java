@@ -120,7 +120,7 @@ class RiffTest {
     @Test
     void aChosenVoicingFollowsTheRootAndSurvivesAnotherFamily() {
         Voicing voicing = new Voicing(Shape.parse("5-7-7-x-x-x"), riff().ground().board(), 9);
-        Riff chosen = Chords.member(riff(), 0, Family.POWER, Member.Found.of(voicing));
+        Riff chosen = Chords.member(riff(), 0, Family.POWER, Member.OfClass.of(voicing));
         assertThat(shapeOf(chosen, 0)).isEqualTo("5-7-7-x-x-x");
         Riff there = Chords.familyOfAll(Chords.familyOfAll(chosen, Family.OCTAVE), Family.POWER);
         assertThat(shapeOf(there, 0)).isEqualTo("5-7-7-x-x-x");
@@ -147,7 +147,7 @@ class RiffTest {
     @Test
     void whatTheGroundNoLongerAllowsIsSaidNotDropped() {
         Voicing open = new Voicing(Shape.parse("x-0-2-2-x-x"), riff().ground().board(), 9);
-        Riff chosen = Chords.member(riff(), 0, Family.POWER, Member.Found.of(open));
+        Riff chosen = Chords.member(riff(), 0, Family.POWER, Member.OfClass.of(open));
         Riff elsewhere = chosen.withGround(ground("B minor"));
         assertThat(derived(elsewhere).findings())
                 .containsExactly(new Finding.MemberGone(0, Family.POWER, 11));

@@ -180,10 +180,10 @@ public final class FileDesk implements AutoCloseable {
      *
      * @param chosen how many shapes were chosen for it here, as its ground did not have them
      */
-    private record Read(PieceFiles.Opened opened, int chosen) {
+    private record Read(PieceFiles.ReadPiece opened, int chosen) {
         static Read of(Path file, SettledShapes resting) throws PieceFiles.PieceFileException {
-            PieceFiles.Opened read = PieceFiles.read(file);
-            PieceFiles.Opened ready = read.with(resting.kept(read.piece()));
+            PieceFiles.ReadPiece read = PieceFiles.read(file);
+            PieceFiles.ReadPiece ready = read.with(resting.kept(read.piece()));
             return new Read(ready, SettledShapes.chosen(read.piece(), ready.piece()));
         }
     }

@@ -108,7 +108,7 @@ final class LateSheet {
                 this::told);
     }
 
-    private void told(Optional<Latency.Found> found) {
+    private void told(Optional<Latency.Delay> found) {
         found.ifPresent(f -> source.late(f.seconds()));
         state.setText(
                 found.map(

@@ -99,19 +99,19 @@ final class PlayedModel {
         }
     }
 
-    private record Found(Played played, double until) {}
+    private record Newest(Played played, double until) {}
 
     private Asked asked() {
         return new Asked(session.now(), session.hand());
     }
 
-    private Optional<Found> newest(Take take, double from, Asked a) {
+    private Optional<Newest> newest(Take take, double from, Asked a) {
         List<Double> onsets = OnsetFinder.of(take);
         for (int i = onsets.size() - 1; i >= 0; i--) {
             double at = onsets.get(i);
             if (take.seconds() - at >= RIPE - 0.1) {
                 Take one = take.from(at - BEFORE);
-                return Optional.of(new Found(played(one, a), from + at + RIPE / 2));
+                return Optional.of(new Newest(played(one, a), from + at + RIPE / 2));
             }
         }
         return Optional.empty();

@@ -1,7 +1,7 @@
 package vocalis.desktop.practise;
 
 import vocalis.core.arrange.Song;
-import vocalis.core.practice.HardChange;
+import vocalis.core.practice.ChangeToPractise;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.workbench.words.ArrangeWords;
 
@@ -40,7 +40,7 @@ public record Aim(long from, long to, String what) {
     }
 
     /** A change of chords alone; the first section where the song has become too short for it. */
-    static Aim change(Song s, HardChange h) {
+    static Aim change(Song s, ChangeToPractise h) {
         return h.to() > s.length()
                 ? section(s, 0)
                 : new Aim(

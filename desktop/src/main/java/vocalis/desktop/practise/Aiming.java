@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import vocalis.core.arrange.Song;
-import vocalis.core.practice.HardChange;
+import vocalis.core.practice.ChangeToPractise;
 import vocalis.core.practice.Rounds;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.core.score.Score;
@@ -117,14 +117,14 @@ public final class Aiming {
 
     /** Practises the hardest change alone, then the next hardest. */
     public void hardChange() {
-        List<HardChange> all =
-                song.map(s -> HardChange.of(s, secondShown.getAsBoolean())).orElse(List.of());
+        List<ChangeToPractise> all =
+                song.map(s -> ChangeToPractise.of(s, secondShown.getAsBoolean())).orElse(List.of());
         if (all.isEmpty()) {
             session.say("The hand stays where it is: no change is hard here.");
             return;
         }
         hard = (hard + 1) % Math.min(HARD_CHANGES, all.size());
-        HardChange h = all.get(hard);
+        ChangeToPractise h = all.get(hard);
         aimAt(s -> Aim.change(s, h));
         session.say(PracticeWords.of(h));
     }

@@ -74,7 +74,7 @@ public final class CellEdits implements AutoCloseable {
                                             : Edits.choose(
                                                     chord,
                                                     t.family(),
-                                                    Member.Found.of(c.candidate().voicing()));
+                                                    Member.OfClass.of(c.candidate().voicing()));
                             if (session.apply(take)) {
                                 session.say(
                                         "Took "
@@ -133,7 +133,7 @@ public final class CellEdits implements AutoCloseable {
                     if (next.filter(v -> !v.equals(now)).isEmpty()) {
                         session.say("This shape lies nowhere else.");
                     } else if (session.now().roots().equals(r.riff().roots())) {
-                        chosen(chord, family, Member.Found.of(next.get()), member);
+                        chosen(chord, family, Member.OfClass.of(next.get()), member);
                     }
                 });
     }

@@ -44,7 +44,7 @@ public final class RevoiceModel implements Screen, AutoCloseable {
     private static final Duration SETTLED = Duration.seconds(2);
 
     private final Background background = new Background("vocalis-revoice");
-    private final GainOfRows grinding;
+    private final GainOfRows gainOfRows;
     private final List<Row> rows = new ArrayList<>();
 
     private final Set<Integer> locked = new HashSet<>();
@@ -72,7 +72,7 @@ public final class RevoiceModel implements Screen, AutoCloseable {
         session.derivedProperty().addListener(o -> settled.playFromStart());
         second = new SecondGuitar(session, this::guitarSwitched, this::rows);
         edits = new CellEdits(session, chords, second, column, this::ready);
-        grinding = new GainOfRows(gain, this::show);
+        gainOfRows = new GainOfRows(gain, this::show);
         rowHearing = new RowHearing(second, this::current, column::get, hearing, this::show);
         row.addListener(o -> rowHearing.endOther());
     }
@@ -135,7 +135,7 @@ public final class RevoiceModel implements Screen, AutoCloseable {
     public void leave() {
         rowHearing.endOther();
         newest++;
-        grinding.forget();
+        gainOfRows.forget();
         finding = false;
         of = null;
     }
@@ -167,7 +167,7 @@ public final class RevoiceModel implements Screen, AutoCloseable {
 
     /** What gain makes of a row, where it is known already. */
     public Optional<GainOfRows.Grind> grind(Row r) {
-        return grinding.of(r);
+        return gainOfRows.of(r);
     }
 
     private void show() {
@@ -197,7 +197,7 @@ public final class RevoiceModel implements Screen, AutoCloseable {
         }
         if (rerooted || moved != 0) {
             rows.clear();
-            grinding.clear();
+            gainOfRows.clear();
         }
         find();
     }
@@ -210,7 +210,7 @@ public final class RevoiceModel implements Screen, AutoCloseable {
     private void find() {
         of = of == null ? session.now() : of;
         long mine = ++newest;
-        grinding.forget();
+        gainOfRows.forget();
         Riff riff = of;
         Set<Integer> kept = Set.copyOf(locked);
         long chance = seed;
@@ -265,7 +265,7 @@ public final class RevoiceModel implements Screen, AutoCloseable {
         }
         row.set(Math.min(row.get(), rows.size() - 1));
         show();
-        grinding.find(all);
+        gainOfRows.find(all);
     }
 
     /** The row under the caret, when there is one. */
@@ -370,7 +370,7 @@ public final class RevoiceModel implements Screen, AutoCloseable {
         newest++;
         background.close();
         edits.close();
-        grinding.close();
+        gainOfRows.close();
     }
 
     /** Whether a cell is what the riff has already. */

@@ -119,7 +119,7 @@ public final class SecondGuitar {
         Treatment taken =
                 t.member().isPresent() || t.bass().isPresent()
                         ? t
-                        : t.with(t.family(), Member.Found.of(v));
+                        : t.with(t.family(), Member.OfClass.of(v));
         if (apply("cell for the second guitar", "", own -> own.withTreatment(chord, taken))) {
             session.say(
                     "The second guitar plays "

@@ -331,7 +331,7 @@ public final class WriteModel implements Showing, LaneScreen, BandScreen, AutoCl
     public void useShown() {
         Voicing v = shown.voicing();
         boolean byHand = shown.cardProperty().get() == ShownChord.BY_HAND;
-        Member member = byHand ? new Member.ByHand(v.shape(), v.root()) : Member.Found.of(v);
+        Member member = byHand ? new Member.ByHand(v.shape(), v.root()) : Member.OfClass.of(v);
         keepCards = true;
         session.apply(Edits.choose(caret().chord(), shown.familyProperty().get(), member));
         keepCards = false;

@@ -10,8 +10,8 @@ import vocalis.core.arrange.Song;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Hand;
 import vocalis.core.piece.Piece;
+import vocalis.core.practice.ChangeToPractise;
 import vocalis.core.practice.Entry;
-import vocalis.core.practice.HardChange;
 import vocalis.core.rhythm.MeterMap;
 import vocalis.workbench.demo.Demo;
 import vocalis.workbench.playing.Songs;
@@ -97,14 +97,14 @@ class SittingTest {
             Aim aim = Aim.section(song, i);
             assertThat(aim.what()).isEqualTo(piece.sections().get(Math.min(i, 4)).name());
         }
-        List<HardChange> hard = HardChange.of(song, false);
-        for (HardChange h : hard) {
+        List<ChangeToPractise> hard = ChangeToPractise.of(song, false);
+        for (ChangeToPractise h : hard) {
             assertThat(Aim.change(song, h).what()).startsWith("change to ");
         }
         Song shorter =
                 new Songs(new Catalogue())
                         .of(piece.arranged(List.of(piece.sections().get(0))), Hand.MEDIUM);
-        Optional<HardChange> late =
+        Optional<ChangeToPractise> late =
                 hard.stream().filter(h -> h.to() > shorter.length()).findFirst();
         assertThat(late).isPresent();
         assertThat(Aim.change(shorter, late.get()).what()).isEqualTo("intro");

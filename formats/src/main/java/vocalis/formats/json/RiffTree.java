@@ -101,7 +101,7 @@ final class RiffTree {
         ObjectNode members = n.putObject("members");
         for (Family f : Family.values()) {
             Member m = t.members().get(f);
-            if (m instanceof Member.Found found) {
+            if (m instanceof Member.OfClass found) {
                 members.putObject(Json.id(f))
                         .put("kind", "found")
                         .put("shapeClass", found.shapeClass().text())
@@ -268,7 +268,7 @@ final class RiffTree {
             case "found" ->
                     m.build(
                             () ->
-                                    new Member.Found(
+                                    new Member.OfClass(
                                             ShapeClass.parse(m.get("shapeClass").text()),
                                             m.get("lowString").integer(0, 8),
                                             m.get("nearFret").integer(0, 36)));

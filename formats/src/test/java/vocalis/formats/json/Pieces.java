@@ -145,7 +145,7 @@ final class Pieces {
                         Family.FOURTH,
                         Map.of(
                                 Family.POWER,
-                                Member.Found.of(v),
+                                Member.OfClass.of(v),
                                 Family.FOURTH,
                                 new Member.ByHand(Shape.parse("x-x-x-9-7-0-0"), 4)));
         return new Riff(

@@ -87,7 +87,7 @@ public final class Edits {
             Member same =
                     chord.byHand()
                             ? t.member().orElseThrow()
-                            : Member.Found.of(chord.candidate().voicing());
+                            : Member.OfClass.of(chord.candidate().voicing());
             treatments.add(t.with(t.family(), same));
         }
         return riff.withRoots(roots, treatments).withGround(riff.ground().withKey(key));

@@ -101,7 +101,7 @@ public final class Workspace {
     }
 
     /** Takes a document from its file; history starts anew. */
-    public void open(PieceFiles.Opened opened) {
+    public void open(PieceFiles.ReadPiece opened) {
         open(opened.piece(), opened.extras(), opened.file(), opened.stamp());
     }
 

@@ -246,7 +246,7 @@ public final class Library {
     /** Changes a piece in its file, unless somebody else did meanwhile. */
     public void change(LibraryEntry e, UnaryOperator<Piece> change)
             throws PieceFiles.PieceFileException, PieceFiles.ChangedOnDisk {
-        PieceFiles.Opened o = PieceFiles.read(file(e));
+        PieceFiles.ReadPiece o = PieceFiles.read(file(e));
         Piece after = change.apply(o.piece());
         if (!after.equals(o.piece())) {
             PieceFiles.write(after, o.extras(), file(e), o.stamp());

@@ -52,15 +52,15 @@ public final class PieceFiles {
      * @param stamp of the file's content
      * @param newer whether a newer program wrote it: to look at, and never written over
      */
-    public record Opened(Piece piece, Extras extras, Path file, String stamp, boolean newer) {
+    public record ReadPiece(Piece piece, Extras extras, Path file, String stamp, boolean newer) {
         /** The same file with its piece made ready to be worked on. */
-        public Opened with(Piece ready) {
-            return new Opened(ready, extras, file, stamp, newer);
+        public ReadPiece with(Piece ready) {
+            return new ReadPiece(ready, extras, file, stamp, newer);
         }
     }
 
     /** Reads a piece; the message of what it throws names the file, the trouble and the way out. */
-    public static Opened read(Path file) throws PieceFileException {
+    public static ReadPiece read(Path file) throws PieceFileException {
         try {
             if (!Files.exists(file)) {
                 throw new NoSuchFileException(file.toString());
@@ -86,9 +86,9 @@ public final class PieceFiles {
         }
     }
 
-    private static Opened opened(PieceCodec.Content content, Path file, byte[] bytes) {
+    private static ReadPiece opened(PieceCodec.Content content, Path file, byte[] bytes) {
         String stamp = SafeFiles.stamp(bytes);
-        return new Opened(content.piece(), content.extras(), file, stamp, content.newer());
+        return new ReadPiece(content.piece(), content.extras(), file, stamp, content.newer());
     }
 
     /** Whether a file is there and holds something else than when it had a stamp. */
@@ -106,7 +106,7 @@ public final class PieceFiles {
      *
      * @param from what they came from, in words
      */
-    public static Opened opened(byte[] bytes, String from) throws PieceFileException {
+    public static ReadPiece opened(byte[] bytes, String from) throws PieceFileException {
         try {
             PieceCodec.Content content = PieceCodec.read(bytes);
             return opened(content, Path.of(from), bytes);

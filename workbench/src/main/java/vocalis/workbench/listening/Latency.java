@@ -24,7 +24,7 @@ public final class Latency {
      * @param seconds the middle of all distances
      * @param spreadMs how far they lie from it, root of the mean square
      */
-    public record Found(double seconds, double spreadMs) {}
+    public record Delay(double seconds, double spreadMs) {}
 
     /**
      * The distance that most clicks have to a stroke; empty where there is none.
@@ -32,7 +32,7 @@ public final class Latency {
      * @param onsets heard, in seconds
      * @param clicks sent out, in seconds of the same clock
      */
-    public static Optional<Found> of(List<Double> onsets, List<Double> clicks) {
+    public static Optional<Delay> of(List<Double> onsets, List<Double> clicks) {
         List<Double> best = List.of();
         for (double o : onsets) {
             for (double c : clicks) {
@@ -52,7 +52,7 @@ public final class Latency {
         for (double d : sorted) {
             sum += (d - middle) * (d - middle) / sorted.size();
         }
-        return Optional.of(new Found(middle, 1000 * Math.sqrt(sum)));
+        return Optional.of(new Delay(middle, 1000 * Math.sqrt(sum)));
     }
 
     private static List<Double> at(double distance, List<Double> onsets, List<Double> clicks) {

@@ -77,7 +77,7 @@ public final class CheckWords {
                     "the finger on "
                             + string
                             + " lies flat and holds other strings too: "
-                            + (n.way() == WhileHeld.Way.BEND
+                            + (n.way() == WhileHeld.Movement.BEND
                                     ? "a bend takes them along"
                                     : "it cannot leave fret "
                                             + n.from()

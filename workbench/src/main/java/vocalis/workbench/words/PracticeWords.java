@@ -1,7 +1,7 @@
 package vocalis.workbench.words;
 
 import java.util.Locale;
-import vocalis.core.practice.HardChange;
+import vocalis.core.practice.ChangeToPractise;
 import vocalis.core.practice.Ladder;
 import vocalis.core.practice.Load;
 import vocalis.core.practice.Vanishing;
@@ -26,7 +26,7 @@ public final class PracticeWords {
     private PracticeWords() {}
 
     /** A hard change. */
-    public static String of(HardChange h) {
+    public static String of(ChangeToPractise h) {
         return String.format(
                 Locale.ROOT,
                 "%s to %s: %.0f mm in %.2f s. It comes round alone.",

@@ -33,7 +33,7 @@ class PieceFilesTest {
         Path file = folder.resolve("a.vocalis.json");
         for (Piece piece : Demo.pieces()) {
             String stamp = write(piece, file);
-            PieceFiles.Opened opened = PieceFiles.read(file);
+            PieceFiles.ReadPiece opened = PieceFiles.read(file);
             assertThat(opened.piece()).isEqualTo(piece);
             assertThat(opened.stamp()).isEqualTo(stamp);
         }
@@ -74,7 +74,7 @@ class PieceFilesTest {
                 Files.readString(file)
                         .replaceFirst("\"version\" : 2", "\"version\" : 3, \"hue\" : 7");
         Files.writeString(file, newer);
-        PieceFiles.Opened opened = PieceFiles.read(file);
+        PieceFiles.ReadPiece opened = PieceFiles.read(file);
         assertThat(opened.newer()).isTrue();
         assertThat(opened.piece()).isEqualTo(Demo.pieces().get(1));
         for (String known : new String[] {null, opened.stamp()}) {

@@ -68,7 +68,7 @@ class UpgradeTest {
         assertThat(all).hasSize(1);
         assertThat(all.get(0).title()).startsWith("Winch House");
         Path file = library.file(all.get(0));
-        PieceFiles.Opened opened = PieceFiles.read(file);
+        PieceFiles.ReadPiece opened = PieceFiles.read(file);
         assertThat(opened.extras().isEmpty()).isTrue();
         Piece piece = opened.piece();
         PieceFiles.write(piece, opened.extras(), file, opened.stamp());

@@ -24,7 +24,7 @@ class LatencyTest {
             onsets.add(1.17);
             onsets.add(2.83);
             onsets.sort(Double::compare);
-            Latency.Found found = Latency.of(onsets, CLICKS).orElseThrow();
+            Latency.Delay found = Latency.of(onsets, CLICKS).orElseThrow();
             assertThat(found.seconds()).isCloseTo(set, within(0.002));
             assertThat(found.spreadMs()).isLessThan(3);
         }

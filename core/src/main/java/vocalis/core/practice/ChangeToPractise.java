@@ -21,7 +21,7 @@ import vocalis.core.rhythm.Ticks;
  * @param mm how far the hand travels
  * @param seconds from the last stroke of the one to the first of the other
  */
-public record HardChange(
+public record ChangeToPractise(
         long at, long from, long to, Shape fromShape, Shape toShape, double mm, double seconds) {
 
     /** A loop of its own that is no whole number of these is widened to its bars. */
@@ -33,8 +33,8 @@ public record HardChange(
     }
 
     /** Every change that moves the hand, the hardest first; a repeated one once. */
-    public static List<HardChange> of(Song song, boolean second) {
-        List<HardChange> all = new ArrayList<>();
+    public static List<ChangeToPractise> of(Song song, boolean second) {
+        List<ChangeToPractise> all = new ArrayList<>();
         Derived.Chord before = null;
         long shift = 0;
         for (Song.Passage p : song.passages()) {
@@ -49,7 +49,7 @@ public record HardChange(
                 shift = heard ? p.turn().shift() : shift;
             }
         }
-        all.sort(Comparator.comparingDouble(HardChange::speed).reversed());
+        all.sort(Comparator.comparingDouble(ChangeToPractise::speed).reversed());
         return all;
     }
 
@@ -60,7 +60,7 @@ public record HardChange(
             long shift,
             Derived.Chord c,
             long at,
-            List<HardChange> all) {
+            List<ChangeToPractise> all) {
         var board = song.score().board();
         Shape one = before.candidate().voicing().shape();
         Shape two = c.candidate().voicing().shape();
@@ -87,6 +87,6 @@ public record HardChange(
             from = meters.start(Math.max(0, meters.bar(from)));
             to = Math.min(song.length(), meters.end(meters.bar(to - 1)));
         }
-        all.add(new HardChange(at, from, to, one, two, mm, seconds));
+        all.add(new ChangeToPractise(at, from, to, one, two, mm, seconds));
     }
 }
