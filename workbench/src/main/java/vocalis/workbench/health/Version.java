@@ -8,7 +8,7 @@ import java.nio.charset.StandardCharsets;
 /** Which Vocalis this is: the number that the build was given. */
 public final class Version {
 
-    /** Such as {@code 0.1.0}. */
+    /** Such as {@code 1.0.0}. */
     public static final String NUMBER = read();
 
     private Version() {}
