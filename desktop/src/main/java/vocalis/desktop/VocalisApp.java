@@ -98,6 +98,10 @@ public final class VocalisApp extends Application {
     }
 
     private void fill(Stage stage) {
+        if (!stage.isShowing()) {
+            // Closed before anything was in it.
+            return;
+        }
         for (int size : ICONS) {
             String icon = "icons/" + size + ".png";
             stage.getIcons().add(new Image(VocalisApp.class.getResourceAsStream(icon)));
