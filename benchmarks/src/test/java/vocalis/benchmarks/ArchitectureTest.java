@@ -252,6 +252,26 @@ class ArchitectureTest {
                 .check(ALL);
     }
 
+    /** The base style is shipped without the rules of these: they would look like nothing. */
+    @Test
+    void controlsWithoutStyleAreNotUsed() {
+        noClasses()
+                .that()
+                .resideInAPackage("vocalis.desktop..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("javafx.scene.chart..")
+                .orShould()
+                .dependOnClassesThat()
+                .haveNameMatching(
+                        "javafx\\.scene\\.control\\.(Accordion|Alert|ChoiceBox|ChoiceDialog"
+                                + "|ColorPicker|DatePicker|Dialog|DialogPane|Hyperlink|Pagination"
+                                + "|PasswordField|RadioButton|SplitMenuButton|SplitPane|Tab|TabPane"
+                                + "|TableView|TextArea|TextInputDialog|TitledPane|ToggleButton"
+                                + "|ToolBar|TreeView|TreeTableView)")
+                .check(ALL);
+    }
+
     @Test
     void noPackagesGoInCircles() {
         slices().matching("vocalis.(*).(*)..").should().beFreeOfCycles().check(ALL);
