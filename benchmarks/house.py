@@ -23,7 +23,7 @@ def java(root, side):
     for module in MODULES:
         for folder, _, names in os.walk(os.path.join(root, module, "src", side, "java")):
             for name in names:
-                if name.endswith(".java"):
+                if name.endswith(".java") and not name.endswith("-info.java"):
                     yield os.path.join(folder, name)
 
 
