@@ -202,7 +202,9 @@ final class Shell {
         workspace.onChange(keeping::changed);
         refresh();
         stage.setScene(scene);
-        bounds.place();
+        if (!stage.isShowing()) {
+            bounds.place();
+        }
         watch();
         frame.go(WritePlace.BAND);
         frame.opened();

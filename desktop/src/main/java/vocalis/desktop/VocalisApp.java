@@ -73,15 +73,17 @@ public final class VocalisApp extends Application {
         // The window stands at once, in its colour; what fills it takes three times as long.
         stage.setScene(new Scene(new Pane(), 1280, 800, Theme.of(preferences).back()));
         stage.setTitle("Vocalis");
-        new WindowBounds(stage, preferences).place();
+        WindowBounds bounds = new WindowBounds(stage, preferences);
+        bounds.place();
         stage.show();
+        bounds.least();
         if ("opening".equals(System.getProperty("vocalis.endWhenShown"))) {
             Platform.runLater(() -> Runtime.getRuntime().halt(0));
         }
         afterPicture(() -> fill(stage));
     }
 
-    /** Once what is shown was drawn. */
+    /** Once what is shown was laid out and handed to be drawn. */
     private static void afterPicture(Runnable then) {
         new AnimationTimer() {
             private int pictures;
@@ -113,7 +115,7 @@ public final class VocalisApp extends Application {
             shell.look().switchTheme();
         }
         if (args.contains("--demo")) {
-            shell.keeping().keepDemo();
+            Platform.runLater(shell.keeping()::keepDemo);
         }
         closeAfter(Integer.getInteger("vocalis.closeAfterSeconds", 0), stage);
         args.stream()

@@ -24,13 +24,13 @@ public final class StyleCompiler {
     private static final Pattern COMMENT = Pattern.compile("/\\*.*?\\*/", Pattern.DOTALL);
     private static final Pattern RULE = Pattern.compile("([^{}]+)\\{([^{}]*)\\}");
 
-    /** Style classes of controls that the program does not use: half of the base's selectors. */
+    /** Style classes of controls that the program does not use. */
     private static final Pattern UNUSED =
             Pattern.compile(
                     "\\.(?:accordion|alert|area-legend|bar-chart|bar-legend|bb-code|breadcrumbs"
                             + "|bubble-legend|calendar|card\\b|chart|choice-box|choice-dialog|color-p"
                             + "|custom-color|custom-text-field|date-picker|default-color|dialog"
-                            + "|html-editor|hyperlink|ikonli|message\\b|modal|notification|pagination"
+                            + "|html-editor|hyperlink|message\\b|modal|notification|pagination"
                             + "|password|pie-legend|popover|progress-indicator|radio-button|ring-progress"
                             + "|split-menu-button|split-pane|stacked-bar|tab-|table-|text-area"
                             + "|text-input-dialog|tile\\b|tile-|titled-pane|toggle-button"
