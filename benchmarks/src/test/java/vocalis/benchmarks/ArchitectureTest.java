@@ -118,6 +118,7 @@ class ArchitectureTest {
                 "engine",
                 "gain",
                 "listen",
+                "learnt",
                 "device");
     }
 

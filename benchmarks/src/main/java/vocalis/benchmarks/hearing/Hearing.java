@@ -10,10 +10,12 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Predicate;
 import vocalis.core.derive.Derived;
@@ -25,6 +27,7 @@ import vocalis.core.riff.Tone;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
+import vocalis.sound.learnt.StrokeEar;
 import vocalis.sound.listen.OnsetFinder;
 import vocalis.sound.listen.Take;
 import vocalis.workbench.listening.Holding;
@@ -38,7 +41,8 @@ import vocalis.workbench.playedin.PlayIn;
  * held N (own|edge|gain|recorded) SEED              strums of likely shapes
  * published N FILE SEED                             strums of published shapes, own strings
  * played N (own|edge|gain|recorded) SEED            riffs written down
- * strokes N (own|edge|gain|recorded) SEED           where strokes are
+ * strokes N (own|edge|gain|recorded) SEED           where strokes are, as the nets hear what is
+ *                                                   not our own clean strings
  * followed N (own|edge|gain|recorded) SEED          riffs as written, laid beside their score
  * late N (own|edge|gain|recorded) SEED              riffs with strokes early and late
  * wrong N (own|recorded) SEED                       riffs with one thing otherwise
@@ -177,6 +181,7 @@ public final class Hearing {
         int right = 0;
         double ratio = 0;
         double worst = 1;
+        int[] roots = new int[3];
         for (Derived d : Material.riffs(n, seed)) {
             Ground ground = d.riff().ground();
             Take take = sounds.take(d);
@@ -197,6 +202,7 @@ public final class Hearing {
                 int midi = ground.board().midi(note.string(), note.fret());
                 hits += left.removeIf(firstMatch(note.onsetSeconds(), midi, left)) ? 1 : 0;
             }
+            roots(written(d.score()), draft, ground.board(), roots);
             double f = 2.0 * hits / (all + draft.notes().size());
             worst = Math.min(worst, f);
             if (Boolean.getBoolean("show")) {
@@ -218,6 +224,35 @@ public final class Hearing {
                 2.0 * right / (wanted + heard),
                 worst,
                 ratio);
+        System.out.printf(
+                "of %d strokes %d begin where they should on their lowest note, of %d heard: F %.3f%n",
+                roots[0], roots[2], roots[1], 2.0 * roots[2] / (roots[0] + roots[1]));
+    }
+
+    /** Adds the strokes that are written, those heard, and those heard on their lowest note. */
+    private static void roots(List<double[]> written, Draft draft, Fretboard board, int[] to) {
+        List<double[]> left = lowest(written);
+        List<double[]> heard =
+                lowest(
+                        draft.notes().stream()
+                                .map(
+                                        n -> {
+                                            int midi = board.midi(n.string(), n.fret());
+                                            return new double[] {n.onsetSeconds(), midi};
+                                        })
+                                .toList());
+        to[0] += left.size();
+        to[1] += heard.size();
+        for (double[] h : heard) {
+            to[2] += left.removeIf(firstMatch(h[0], (int) h[1], left)) ? 1 : 0;
+        }
+    }
+
+    /** The lowest note of each time. */
+    private static List<double[]> lowest(List<double[]> notes) {
+        Map<Double, double[]> all = new TreeMap<>();
+        notes.forEach(n -> all.merge(n[0], n, (a, b) -> a[1] <= b[1] ? a : b));
+        return new ArrayList<>(all.values());
     }
 
     /** Whether a note is the first of some that has this pitch and falls within 30 ms. */
@@ -240,7 +275,9 @@ public final class Hearing {
             List<Onset> onsets = score.onsets().stream().filter(o -> !o.tied()).toList();
             double late = sounds.recorded() ? ATTACK : 0;
             List<Double> left = new ArrayList<>();
-            OnsetFinder.of(sounds.take(d)).forEach(t -> left.add(t - late));
+            Take take = sounds.take(d);
+            (source.equals("own") ? OnsetFinder.of(take) : StrokeEar.of(take))
+                    .forEach(t -> left.add(t - late));
             for (int i = 0; i < onsets.size(); i++) {
                 double at = score.time().tempos().seconds(onsets.get(i).at());
                 boolean hit =

@@ -9,6 +9,7 @@ import vocalis.core.choice.Catalogue;
 import vocalis.core.derive.Derived;
 import vocalis.core.derive.Deriver;
 import vocalis.core.hands.Hand;
+import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Instrument;
 import vocalis.core.instrument.Shape;
 import vocalis.core.instrument.Tuning;
@@ -54,21 +55,26 @@ final class Material {
     /** Shapes out of the twenty likeliest of every family on any root. */
     static List<Shape> shapes(int n, long seed) {
         Random random = new Random(seed);
-        Ground ground = ground(Tone.CLEAN);
         List<Shape> all = new ArrayList<>();
         while (all.size() < n) {
+            all.add(shape(ground(Tone.CLEAN).board(), random));
+        }
+        return all;
+    }
+
+    /** One of them on a neck. */
+    static Shape shape(Fretboard board, Random random) {
+        while (true) {
             Family family = Family.values()[random.nextInt(Family.values().length)];
             int root = random.nextInt(12);
             String mode = random.nextBoolean() ? " major" : " minor";
             Key key = Key.parse(Spelling.plain(root).ascii() + mode);
-            List<Candidate> likely =
-                    CATALOGUE.likeliest(ground.board(), Hand.MEDIUM, family, root, key);
+            List<Candidate> likely = CATALOGUE.likeliest(board, Hand.MEDIUM, family, root, key);
             if (!likely.isEmpty()) {
                 int place = random.nextInt(Math.min(LIKELIEST, likely.size()));
-                all.add(likely.get(place).voicing().shape());
+                return likely.get(place).voicing().shape();
             }
         }
-        return all;
     }
 
     /** The demo's riffs and random ones of four bars. */

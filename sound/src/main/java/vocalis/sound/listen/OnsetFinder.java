@@ -61,11 +61,9 @@ public final class OnsetFinder {
     private static final double SAME_SECONDS = 0.0155;
 
     private final Take take;
-    private final int hop;
 
     private OnsetFinder(Take take) {
         this.take = take;
-        hop = take.frame(HOP_SECONDS);
     }
 
     /** Where something is struck, in seconds from the beginning, by time. */
@@ -152,7 +150,7 @@ public final class OnsetFinder {
 
     /** Power of the forty milliseconds that begin at a hop. */
     private double level(int i) {
-        return take.power(i * hop, i * hop + 8 * hop);
+        return take.power(take.frame(i * HOP_SECONDS), take.frame((i + 8) * HOP_SECONDS));
     }
 
     private static boolean top(double[] flux, int i) {
@@ -178,13 +176,13 @@ public final class OnsetFinder {
         Windows windows = new Windows(take, Windows.size(WINDOW_SECONDS, take.rate()));
         int[] edges = edges(windows);
         int bands = edges.length - 1;
-        int n = take.frames() / hop;
+        int n = (int) (take.seconds() / HOP_SECONDS + 1e-9);
         double[][] last = new double[LAG + 1][bands];
         double[] magnitudes = new double[windows.bins()];
         double[] flux = new double[n];
         for (int i = 0; i < n; i++) {
             double[] now = last[i % (LAG + 1)];
-            windows.magnitudes(i * hop - windows.bins(), magnitudes);
+            windows.magnitudes(take.frame(i * HOP_SECONDS) - windows.bins(), magnitudes);
             for (int b = 0; b < bands; b++) {
                 double sum = 0;
                 for (int k = edges[b]; k < edges[b + 1]; k++) {

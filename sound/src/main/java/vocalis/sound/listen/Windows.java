@@ -3,7 +3,7 @@ package vocalis.sound.listen;
 import vocalis.sound.gain.HannTransform;
 
 /** Magnitudes of stretches of a take under a Hann window. */
-final class Windows {
+public final class Windows {
 
     private final Take take;
     private final int size;
@@ -12,27 +12,27 @@ final class Windows {
     /**
      * @param size frames, a power of two
      */
-    Windows(Take take, int size) {
+    public Windows(Take take, int size) {
         this.take = take;
         this.size = size;
         transform = HannTransform.of(size);
     }
 
     /** The nearest power of two to so many seconds. */
-    static int size(double seconds, double rate) {
+    public static int size(double seconds, double rate) {
         return 1 << (int) Math.round(Math.log(seconds * rate) / Math.log(2));
     }
 
-    int bins() {
+    public int bins() {
         return size / 2;
     }
 
-    double hz(int bin) {
+    public double hz(int bin) {
         return bin * take.rate() / size;
     }
 
     /** Amplitudes of a window's bins: a sine of amplitude 1 has 1 in its bin. */
-    void magnitudes(int from, double[] into) {
+    public void magnitudes(int from, double[] into) {
         double[] fft = transform(from);
         for (int k = 1; k < size / 2; k++) {
             double re = fft[2 * k];

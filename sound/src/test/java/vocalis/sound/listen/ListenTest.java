@@ -77,6 +77,21 @@ class ListenTest {
         }
     }
 
+    /** Steps of so many frames are not exactly five milliseconds at every rate. */
+    @Test
+    void strokesOfALongTakeAtAnotherRateStayInTime() {
+        double[] x = silence(14);
+        for (int i = 0; i < 6; i++) {
+            pluck(x, 1 + 2 * i, hz(45 + i), 0, 0.1);
+        }
+        double slower = RATE / 44_100;
+        List<Double> found = OnsetFinder.of(new Take(x, 44_100));
+        assertThat(found).hasSize(6);
+        for (int i = 0; i < 6; i++) {
+            assertThat(found.get(i)).isCloseTo((1 + 2 * i) * slower, within(0.01));
+        }
+    }
+
     /** A string that rings and is struck again gets bright there, and nowhere else. */
     @Test
     void aRingingStringThatIsStruckAgainGetsBright() {

@@ -1,6 +1,7 @@
 package vocalis.workbench.listening;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -39,13 +40,19 @@ public final class Ear {
 
     private static final double WITHOUT_LOW = 3.3;
 
-    /** So many strokes tell whether the low end lacks. */
-    private static final int TRIED = 6;
+    /** So many strokes tell whether the low end lacks, and whether they are of ours. */
+    private static final int TRIED = 8;
 
     /** Through a filter at 300 Hz a line down here is 9 to 20 dB weaker than it was. */
     private static final double LOW_HZ = 180;
 
     private static final double LOW_SHARE = 0.4;
+
+    /**
+     * Strokes that lie further from their shapes, in the middle, are of no clean strings of ours:
+     * those of renders lie at 3 to 4, of other guitars at 5.6 to 8, driven ones at 6 to 9.
+     */
+    private static final double OURS_DB = 5;
 
     /** How sure a stroke is that was only heard by what it stopped. */
     private static final double HIDDEN_SHARE = 0.5;
@@ -63,8 +70,10 @@ public final class Ear {
      * @param grips likeliest first; empty where nothing can be made out
      * @param struck the first of them without the strings that only ring on
      * @param cost how far the first is from what is heard, in dB
+     * @param clean whether the take sounds like clean strings of ours; else nets have read it
      */
-    public record Stroke(HeardStroke heard, List<Likely> grips, Shape struck, double cost) {}
+    public record Stroke(
+            HeardStroke heard, List<Likely> grips, Shape struck, double cost, boolean clean) {}
 
     /**
      * @param key whose chords come first; none where it is not known
@@ -77,7 +86,25 @@ public final class Ear {
 
     /** The strokes of a take by time; each is likelier to be where the hand was before. */
     public List<Stroke> strokes(Take take) {
-        List<HeardStroke> heard = heard(take);
+        LearntEar.Heard heard = heard(take);
+        return heard.clean() ? clean(take, heard.strokes()) : learnt(heard);
+    }
+
+    private List<Stroke> learnt(LearntEar.Heard heard) {
+        List<Stroke> all = new ArrayList<>();
+        Optional<Shape> before = Optional.empty();
+        for (int i = 0; i < heard.strokes().size(); i++) {
+            HeardStroke s = heard.strokes().get(i);
+            LikelyGrips.Read read = grips.of(s.notes(), heard.struck().get(i), before, s.muted());
+            boolean none = read.grips().isEmpty();
+            Shape held = none ? Shape.silent(board.strings()) : read.grips().get(0).shape();
+            all.add(new Stroke(s, read.grips(), held, read.cost(), false));
+            before = held.lowestFretted() > 0 ? Optional.of(held) : before;
+        }
+        return all;
+    }
+
+    private List<Stroke> clean(Take take, List<HeardStroke> heard) {
         Changes changes = new Changes(take, a4Hz);
         List<Stroke> all = new ArrayList<>();
         Optional<Shape> before = Optional.empty();
@@ -92,7 +119,7 @@ public final class Ear {
                     read.isEmpty()
                             ? Shape.silent(board.strings())
                             : struck(read.get(0).shape(), s, sounding, changes, last, next);
-            all.add(new Stroke(s, read, struck, likely.cost()));
+            all.add(new Stroke(s, read, struck, likely.cost(), true));
             if (!read.isEmpty()) {
                 palm(s, read.get(0).shape(), next, changes).ifPresent(all::add);
                 sounding = s.muted() ? Set.of() : notes(read.get(0).shape());
@@ -104,12 +131,34 @@ public final class Ear {
         return all;
     }
 
-    /** What is struck in a take, by time, its shapes not read yet. */
-    List<HeardStroke> heard(Take take) {
+    /** What is struck in a take of which nothing is known. */
+    private LearntEar.Heard heard(Take take) {
+        return heard(take, false);
+    }
+
+    /** What is struck in a take of a known riff: by the nets only where an amplifier clips. */
+    LearntEar.Heard heardOfKnown(Take take) {
+        return heard(take, true);
+    }
+
+    private LearntEar.Heard heard(Take take, boolean known) {
         List<Double> onsets = OnsetFinder.of(take);
         List<Double> some = onsets.subList(0, Math.min(TRIED, onsets.size()));
-        boolean thin = !full(take, some) && cost(take, some, true) < cost(take, some, false);
-        return heard(take, onsets, thin);
+        double[] full = costs(take, some, false);
+        double[] low = full(take, some) ? full : costs(take, some, true);
+        boolean thin = Arrays.stream(low).sum() < Arrays.stream(full).sum();
+        double[] sorted = Arrays.stream(thin ? low : full).sorted().toArray();
+        boolean ours = sorted.length > 0 && sorted[sorted.length / 2] <= OURS_DB;
+        if (!ours) {
+            LearntEar learnt = new LearntEar(take, a4Hz);
+            if (learnt.driven()) {
+                return learnt.heard();
+            }
+            if (!known && !learnt.onsets().isEmpty()) {
+                return learnt.heard(heard(take, learnt.onsets(), thin));
+            }
+        }
+        return new LearntEar.Heard(heard(take, onsets, thin));
     }
 
     /**
@@ -139,13 +188,11 @@ public final class Ear {
         return StrokeReader.of(take, onsets, Plucks.of(board, a4Hz), a4Hz, thin);
     }
 
-    /** How badly the likeliest shapes explain some strokes, with or without a low end put back. */
-    private double cost(Take take, List<Double> onsets, boolean thin) {
-        double sum = 0;
-        for (HeardStroke s : heard(take, onsets, thin)) {
-            sum += grips.of(s.notes(), Optional.empty(), s.muted()).cost();
-        }
-        return sum;
+    /** How badly the likeliest shape explains each of some strokes, or with a low end put back. */
+    private double[] costs(Take take, List<Double> onsets, boolean thin) {
+        return heard(take, onsets, thin).stream()
+                .mapToDouble(s -> grips.of(s.notes(), Optional.empty(), s.muted()).cost())
+                .toArray();
     }
 
     /** A stroke under the palm that cuts a chord off, on its lowest string. */
@@ -162,7 +209,8 @@ public final class Ear {
         Shape held = Shape.silent(board.strings()).with(low, shape.fret(low));
         double length = s.seconds() + next - at;
         HeardStroke stroke = new HeardStroke(at, length, one, s.levelDb() - PALM_DB, CUT_DB);
-        return Optional.of(new Stroke(stroke, List.of(new Likely(held, HIDDEN_SHARE)), held, 0));
+        return Optional.of(
+                new Stroke(stroke, List.of(new Likely(held, HIDDEN_SHARE)), held, 0, true));
     }
 
     private Set<Integer> notes(Shape shape) {

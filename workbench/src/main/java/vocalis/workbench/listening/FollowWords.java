@@ -57,10 +57,10 @@ public final class FollowWords {
         if (pass.strokes().stream().allMatch(p -> p.state() == Played.State.MISSING)) {
             return "Nothing of it was heard.";
         }
-        if (!pass.clean()) {
+        if (!pass.judged()) {
             told.add(NOT_CLEAN);
         } else if (told.isEmpty()) {
-            told.add("as written");
+            told.add(pass.clean() ? "as written" : "nothing plainly otherwise than written");
         }
         if (!pass.onOne()) {
             told.add("it did not come round on the one");

@@ -47,6 +47,7 @@ public final class Follower {
     private static final double DRIVEN_DB = 5;
 
     private static final double RINGS_SECONDS = 0.3;
+    private static final double FAINT_SECONDS = 0.06;
 
     /** What is like its rendering by so much is that stroke. */
     private static final double LIKE = 0.25;
@@ -59,6 +60,7 @@ public final class Follower {
     private final Map<Grain, ChangeTrack> tracks = new EnumMap<>(Grain.class);
     private final Score score;
     private final List<Onset> onsets;
+    private final LearntEar.Heard ears;
     private final List<HeardStroke> heard;
     private final StringFaults faults;
     private final List<Ringing.Sound> ringing;
@@ -74,7 +76,8 @@ public final class Follower {
         this.take = take;
         faults = new StringFaults(score, a4Hz);
         ringing = Ringing.of(score);
-        heard = ear.heard(take);
+        ears = ear.heardOfKnown(take);
+        heard = ears.strokes();
         changes = new Changes(take, a4Hz);
         brightness = new Brightness(take);
         round = score.time().tempos().seconds(score.length());
@@ -127,28 +130,30 @@ public final class Follower {
             taken[i] = nearest(begins + behind + written.at(i), room(i), used);
             if (taken[i] >= 0) {
                 used[taken[i]] = true;
-                read[i] = faults.of(onsets.get(i), heard.get(taken[i]).notes());
+                read[i] = read(onsets.get(i), taken[i]);
             }
         }
-        boolean clean = clean(read);
+        boolean clean = ears.clean() && clean(read);
+        boolean told = clean || !ears.clean();
         ChangeTrack.Fit[] fits = fits(begins, behind, clean);
         double[] late = new double[n];
         double[] cut = new double[n];
         for (int i = 0; i < n; i++) {
             double wanted = begins + written.at(i);
             cut[i] = taken[i] < 0 && onsets.get(i).muted() ? cut(i, wanted) : Double.NaN;
-            boolean there = taken[i] >= 0 || !clean || fits[i].likeness() >= PLAYED;
+            boolean may = !clean && (ears.clean() || faint(wanted + behind));
+            boolean there = taken[i] >= 0 || may || fits[i].likeness() >= PLAYED;
             double at =
                     there && like(fits[i])
                             ? fits[i].seconds()
                             : taken[i] >= 0 ? heard.get(taken[i]).seconds() : cut[i];
             late[i] = 1000 * (at - wanted);
         }
-        double middle = middle(late);
+        double middle = FollowedPass.middle(late);
         List<Played> strokes = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             if (taken[i] >= 0) {
-                List<Played.StringFault> strings = clean ? read[i].faults() : List.of();
+                List<Played.StringFault> strings = told ? read[i].faults() : List.of();
                 double off = late[i] - middle;
                 strokes.add(judged(i, heard.get(taken[i]), strings, clean, late[i], off));
             } else if (!Double.isNaN(late[i])) {
@@ -156,6 +161,10 @@ public final class Follower {
                 strokes.add(played(i, late[i], inTime(late[i] - middle), List.of(), muted));
             } else if (clean && !hidden(i)) {
                 strokes.add(againOrMissing(i, begins, middle));
+            } else if (!ears.clean()
+                    && !hidden(i)
+                    && !faint(begins + written.at(i) + middle / 1000)) {
+                strokes.add(played(i, 0, Played.State.MISSING, List.of(), false));
             }
         }
         if (clean) {
@@ -165,7 +174,25 @@ public final class Follower {
         int bars = score.time().meters().bars(score.length());
         boolean onOne = comesRound(begins, middle);
         return new FollowedPass(
-                number + 1, bars, onOne, middle, spread(late, middle), clean, strokes);
+                number + 1,
+                bars,
+                onOne,
+                middle,
+                FollowedPass.spread(late, middle),
+                clean,
+                told,
+                strokes);
+    }
+
+    private StringFaults.Read read(Onset o, int stroke) {
+        return ears.clean()
+                ? faults.of(o, heard.get(stroke).notes())
+                : faults.of(o, ears.struck().get(stroke));
+    }
+
+    /** Whether a stroke may be near a time, as far as the nets hear it. */
+    private boolean faint(double at) {
+        return ears.faint().stream().anyMatch(t -> Math.abs(t - at) < FAINT_SECONDS);
     }
 
     /** Where each stroke's sound lies in the take, and how like it is. */
@@ -178,22 +205,6 @@ public final class Follower {
         Grain grain = clean ? Grain.CLEAN : Grain.DRIVEN;
         ChangeTrack track = tracks.computeIfAbsent(grain, g -> new ChangeTrack(take, g));
         return written.find(track, begins + behind, grain);
-    }
-
-    /** The middle of those that are known; 0 where none is. */
-    private static double middle(double[] late) {
-        double[] sorted = Arrays.stream(late).filter(ms -> !Double.isNaN(ms)).sorted().toArray();
-        return sorted.length == 0 ? 0 : sorted[sorted.length / 2];
-    }
-
-    /** The standard deviation of those that are known. */
-    private static double spread(double[] late, double middle) {
-        return Math.sqrt(
-                Arrays.stream(late)
-                        .filter(ms -> !Double.isNaN(ms))
-                        .map(ms -> (ms - middle) * (ms - middle))
-                        .average()
-                        .orElse(0));
     }
 
     /** A stroke that was not heard to begin: struck again on strings that ring, or missing. */
@@ -264,7 +275,7 @@ public final class Follower {
                 late[n++] = heard.get(near).seconds() - wanted;
             }
         }
-        return middle(Arrays.copyOf(late, n));
+        return FollowedPass.middle(Arrays.copyOf(late, n));
     }
 
     private int nearest(double wanted, double room, boolean[] used) {

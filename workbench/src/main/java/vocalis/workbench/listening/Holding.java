@@ -25,8 +25,9 @@ import vocalis.sound.listen.Take;
  * @param notes as heard; empty where nothing was struck
  * @param shapes likeliest first
  * @param cost how far the first of them is from what is heard, in dB
+ * @param clean whether it sounds like clean strings of ours; else what is told is a guess
  */
-public record Holding(HeardNotes notes, List<Named> shapes, double cost) {
+public record Holding(HeardNotes notes, List<Named> shapes, double cost, boolean clean) {
 
     /** From so much likelihood on a shape is the one that is held. */
     private static final double CLEAR = 0.6;
@@ -61,7 +62,7 @@ public record Holding(HeardNotes notes, List<Named> shapes, double cost) {
                         .strokes(take).stream()
                                 .max(Comparator.comparingDouble(s -> s.heard().levelDb()));
         if (strum.isEmpty()) {
-            return new Holding(new HeardNotes(List.of(), 0, 0, List.of()), List.of(), 0);
+            return new Holding(new HeardNotes(List.of(), 0, 0, List.of()), List.of(), 0, true);
         }
         HeardNotes notes = strum.get().heard().notes();
         List<Named> shapes = new ArrayList<>();
@@ -70,7 +71,7 @@ public record Holding(HeardNotes notes, List<Named> shapes, double cost) {
             Voicing bare = new Voicing(g.shape(), board, 0);
             shapes.add(new Named(g.shape(), ChordNamer.name(bare, key), g.share()));
         }
-        return new Holding(notes, shapes, cost);
+        return new Holding(notes, shapes, cost, strum.get().clean());
     }
 
     /** MIDI numbers, lowest first: those of the likeliest shape, else as they were read. */
@@ -96,18 +97,18 @@ public record Holding(HeardNotes notes, List<Named> shapes, double cost) {
 
     /** Whether the first shape is told as the one that is held, and not as a guess. */
     public boolean clear() {
-        return !shapes.isEmpty() && shapes.get(0).share() >= CLEAR && cost <= UNCLEAR_DB;
+        return clean && !shapes.isEmpty() && shapes.get(0).share() >= CLEAR && cost <= UNCLEAR_DB;
     }
 
     /** In a sentence: what it is, how sure that is, and what else it may be. */
     public String words(Fretboard board, Optional<Key> key) {
-        if (notes.notes().isEmpty()) {
+        if (notes.notes().isEmpty() && cost <= NO_CHORD_DB) {
             return "Nothing was struck.";
         }
         if (shapes.isEmpty()) {
             return "No chord can be made out: no shape of this tuning has all that is heard.";
         }
-        boolean unclear = cost > UNCLEAR_DB;
+        boolean unclear = !clean || cost > UNCLEAR_DB;
         String heard =
                 (unclear ? "Not clean strings, as it sounds, so these notes are a guess: " : "")
                         + spelled(board, key);

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.ToDoubleFunction;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.hands.Fingering;
@@ -18,6 +19,7 @@ import vocalis.core.memory.Memory;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Family;
+import vocalis.sound.learnt.NoteEar;
 import vocalis.sound.listen.GripReader;
 import vocalis.sound.listen.GripReader.Likely;
 import vocalis.sound.listen.HeardNotes;
@@ -71,6 +73,9 @@ final class LikelyGrips {
     private static final double FAR = 0.5;
 
     private static final double UNUSUAL = 1.0;
+
+    /** The logarithm of a note's odds counts up to here: nobody is surer than that. */
+    private static final double MOST_ODDS = 5;
 
     /** The difference in cost that makes a shape e times as likely. */
     private static final double ONE = 0.5;
@@ -157,17 +162,58 @@ final class LikelyGrips {
      */
     record Read(List<Likely> grips, double cost) {}
 
+    /** How badly shapes explain a sound, in dB: at a glance and looked at closely. */
+    private record Fit(ToDoubleFunction<Shape> rough, ToDoubleFunction<Shape> close) {}
+
     /**
-     * The likeliest shapes, best first.
+     * The likeliest shapes of clean strings, best first.
      *
      * @param stopped whether a hand stops the sound at once: one note is then one string
      */
     Read of(HeardNotes heard, Optional<Shape> before, boolean stopped) {
+        ShapeFit fit = new ShapeFit(sounds, sounds.power(heard.lines(), heard.cents()));
+        return of(heard, before, stopped, new Fit(fit::rough, fit::cost));
+    }
+
+    /**
+     * The likeliest shapes by how likely each note was struck, best first; where the lines of the
+     * sound are known, by how like it their strings are too.
+     */
+    Read of(HeardNotes heard, NoteEar.Struck struck, Optional<Shape> before, boolean stopped) {
+        double most = 0;
+        for (int i = 0; i < NoteEar.NOTES; i++) {
+            most += Math.max(0, limited(struck, NoteEar.LOWEST_MIDI + i));
+        }
+        double all = most;
+        ToDoubleFunction<Shape> odds =
+                shape ->
+                        ONE
+                                * (all
+                                        - shape.sounded().stream()
+                                                .map(s -> board.midi(s, shape.fret(s)))
+                                                .distinct()
+                                                .mapToDouble(midi -> limited(struck, midi))
+                                                .sum());
+        if (heard.lines().isEmpty()) {
+            return of(heard, before, stopped, new Fit(odds, odds));
+        }
+        ShapeFit fit = new ShapeFit(sounds, sounds.power(heard.lines(), heard.cents()));
+        Fit both =
+                new Fit(
+                        s -> odds.applyAsDouble(s) + fit.rough(s),
+                        s -> odds.applyAsDouble(s) + fit.cost(s));
+        return of(heard, before, stopped, both);
+    }
+
+    private static double limited(NoteEar.Struck struck, int midi) {
+        return Math.max(-MOST_ODDS, Math.min(MOST_ODDS, struck.odds(midi)));
+    }
+
+    private Read of(HeardNotes heard, Optional<Shape> before, boolean stopped, Fit fit) {
         int classes = heard.pitchClasses().stream().mapToInt(pc -> 1 << pc).sum();
         if (classes == 0) {
             return new Read(List.of(), NOTHING);
         }
-        ShapeFit fit = new ShapeFit(sounds, sounds.power(heard.lines(), heard.cents()));
         if (stopped && heard.notes().size() == 1) {
             List<Weighed> ones = ones(heard.notes().get(0).midi(), classes, before, fit);
             if (!ones.isEmpty()) {
@@ -179,14 +225,17 @@ final class LikelyGrips {
         for (Likely g : GripReader.of(heard, board, hand)) {
             if (!known.contains(g.shape())) {
                 Usual u = usual(g.shape(), board, UNUSUAL + place++ / 8.0);
-                rough.add(new Weighed(u, prior(u, classes, before) + fit.rough(u.shape())));
+                rough.add(
+                        new Weighed(
+                                u,
+                                prior(u, classes, before) + fit.rough().applyAsDouble(u.shape())));
             }
         }
         double best = NOTHING;
         for (int apart = 0; apart <= MOST_APART && (apart < 2 || best > CLEAR_DB); apart++) {
             for (Usual u : usual) {
                 if (apart(u.classes(), classes) == apart) {
-                    double cost = prior(u, classes, before) + fit.rough(u.shape());
+                    double cost = prior(u, classes, before) + fit.rough().applyAsDouble(u.shape());
                     rough.add(new Weighed(u, cost));
                     best = Math.min(best, cost);
                 }
@@ -200,12 +249,15 @@ final class LikelyGrips {
     }
 
     /** The strings that have one note. */
-    private List<Weighed> ones(int midi, int classes, Optional<Shape> before, ShapeFit fit) {
+    private List<Weighed> ones(int midi, int classes, Optional<Shape> before, Fit fit) {
         List<Weighed> all = new ArrayList<>();
         for (Usual u : usual) {
             int string = u.shape().voices() == 1 ? u.shape().sounded().iterator().next() : -1;
             if (string >= 0 && board.midi(string, u.shape().fret(string)) == midi) {
-                all.add(new Weighed(u, prior(u, classes, before) + fit.rough(u.shape())));
+                all.add(
+                        new Weighed(
+                                u,
+                                prior(u, classes, before) + fit.rough().applyAsDouble(u.shape())));
             }
         }
         all.sort(byCost());
@@ -217,7 +269,7 @@ final class LikelyGrips {
      * explain the sound better.
      */
     private List<Weighed> beside(
-            List<Weighed> close, int classes, Optional<Shape> before, ShapeFit fit) {
+            List<Weighed> close, int classes, Optional<Shape> before, Fit fit) {
         List<Weighed> all = new ArrayList<>(close);
         Set<Shape> seen = new HashSet<>();
         close.forEach(w -> seen.add(w.usual().shape()));
@@ -228,7 +280,10 @@ final class LikelyGrips {
                 for (Shape v : varied(w.usual().shape())) {
                     if (seen.add(v)) {
                         Usual u = usual(v, board, Math.max(w.usual().cost(), BESIDE_COST));
-                        beside.add(new Weighed(u, prior(u, classes, before) + fit.rough(v)));
+                        beside.add(
+                                new Weighed(
+                                        u,
+                                        prior(u, classes, before) + fit.rough().applyAsDouble(v)));
                     }
                 }
             }
@@ -243,12 +298,12 @@ final class LikelyGrips {
     }
 
     private List<Weighed> closely(
-            List<Weighed> rough, int classes, Optional<Shape> before, ShapeFit fit) {
+            List<Weighed> rough, int classes, Optional<Shape> before, Fit fit) {
         rough.sort(byCost());
         List<Weighed> close = new ArrayList<>();
         for (Weighed w : rough.subList(0, Math.min(CLOSELY, rough.size()))) {
             double prior = prior(w.usual(), classes, before);
-            close.add(new Weighed(w.usual(), prior + fit.cost(w.usual().shape())));
+            close.add(new Weighed(w.usual(), prior + fit.close().applyAsDouble(w.usual().shape())));
         }
         close.sort(byCost());
         return close;

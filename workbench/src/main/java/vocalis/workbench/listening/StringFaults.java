@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.ToDoubleFunction;
 import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.rhythm.Ticks;
@@ -13,6 +14,7 @@ import vocalis.core.score.Onset;
 import vocalis.core.score.Ringing;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
+import vocalis.sound.learnt.NoteEar;
 import vocalis.sound.listen.HeardNotes;
 import vocalis.sound.listen.ShapeFit;
 import vocalis.sound.listen.StringSounds;
@@ -24,16 +26,24 @@ import vocalis.sound.listen.StringSounds;
  */
 final class StringFaults {
 
-    private static final double MARGIN_DB = 0.9;
+    /**
+     * How much more like another shape a sound must be.
+     *
+     * @param off with a finger elsewhere
+     * @param silent with a string less: an octave hides in its lower note
+     * @param rang with an open string more, which must be heard clearly
+     * @param hidden the same among the partials of what is struck
+     */
+    private record Margins(double off, double silent, double rang, double hidden) {}
 
-    /** An octave hides in its lower note: that a string is silent must be clearer. */
-    private static final double SILENT_MARGIN_DB = 1.1;
+    /** In dB, of clean strings of ours. */
+    private static final Margins OURS = new Margins(0.9, 1.1, 2, 3);
 
-    /** An open string that nobody struck must be heard clearly. */
-    private static final double RANG_MARGIN_DB = 2;
+    /** In logarithms of the odds, of what the nets hear. */
+    private static final Margins LEARNT = new Margins(5, 4, 4, 5);
 
-    /** The same for an open string among the partials of what is struck. */
-    private static final double HIDDEN_MARGIN_DB = 3;
+    /** The logarithm of a note's odds counts up to here: nobody is surer than that. */
+    private static final double MOST_ODDS = 6;
 
     /** Where partials lie above their note, in semitones. */
     private static final Set<Integer> PARTIALS = Set.of(12, 19, 24, 28, 31);
@@ -67,15 +77,11 @@ final class StringFaults {
 
     /** What was not as written in a stroke. */
     Read of(Onset o, HeardNotes notes) {
-        boolean moves = o.notes().stream().anyMatch(n -> !n.techniques().isEmpty());
-        if (notes.lines().isEmpty() || o.muted() || moves) {
+        if (notes.lines().isEmpty() || o.muted() || moves(o)) {
             return Read.NOTHING;
         }
         ShapeFit fit = new ShapeFit(sounds, sounds.power(notes.lines(), notes.cents()));
-        Shape written = Shape.silent(board.strings());
-        for (ScoreNote n : o.notes()) {
-            written = written.with(n.string(), n.fret());
-        }
+        Shape written = written(o);
         Shape with = written;
         for (Ringing.Sound s : ringing) {
             int string = s.note().string();
@@ -84,18 +90,50 @@ final class StringFaults {
                 with = with.with(string, s.midi() - board.midi(string, 0));
             }
         }
+        ToDoubleFunction<Shape> cost = s -> s.voices() == 0 ? 100 : fit.cost(s);
+        boolean together = cost.applyAsDouble(with) < cost.applyAsDouble(written);
+        return read(o, together ? with : written, cost, OURS);
+    }
+
+    /** The same by the odds of a stroke's notes. */
+    Read of(Onset o, NoteEar.Struck struck) {
+        if (o.muted() || moves(o)) {
+            return Read.NOTHING;
+        }
+        ToDoubleFunction<Shape> cost =
+                shape ->
+                        -shape.sounded().stream()
+                                .map(s -> board.midi(s, shape.fret(s)))
+                                .distinct()
+                                .mapToDouble(struck::odds)
+                                .map(x -> Math.max(-MOST_ODDS, Math.min(MOST_ODDS, x)))
+                                .sum();
+        return read(o, written(o), cost, LEARNT);
+    }
+
+    private static boolean moves(Onset o) {
+        return o.notes().stream().anyMatch(n -> !n.techniques().isEmpty());
+    }
+
+    private Shape written(Onset o) {
+        Shape written = Shape.silent(board.strings());
+        for (ScoreNote n : o.notes()) {
+            written = written.with(n.string(), n.fret());
+        }
+        return written;
+    }
+
+    private Read read(Onset o, Shape as, ToDoubleFunction<Shape> costs, Margins margins) {
         Map<Shape, Double> known = new HashMap<>();
-        double alone = cost(fit, written, known);
-        double together = cost(fit, with, known);
-        Shape base = together < alone ? with : written;
-        Set<Integer> struck = new HashSet<>(written.sounded());
+        Shape base = as;
+        Set<Integer> struck = new HashSet<>(written(o).sounded());
         List<Played.StringFault> faults = new ArrayList<>();
-        double now = Math.min(alone, together);
+        double now = cost(costs, base, known);
         while (faults.size() < MOST) {
             Try best = null;
             double least = 0;
-            for (Try t : tries(base, struck, o.at())) {
-                double gain = now - cost(fit, t.shape(), known) - t.margin();
+            for (Try t : tries(base, struck, o.at(), margins)) {
+                double gain = now - cost(costs, t.shape(), known) - t.margin();
                 if (gain > least) {
                     least = gain;
                     best = t;
@@ -107,13 +145,14 @@ final class StringFaults {
             faults.add(best.fault());
             struck.remove(best.fault().string());
             base = best.shape();
-            now = cost(fit, base, known);
+            now = cost(costs, base, known);
         }
         return new Read(faults, now);
     }
 
-    private static double cost(ShapeFit fit, Shape shape, Map<Shape, Double> known) {
-        return known.computeIfAbsent(shape, s -> s.voices() == 0 ? 100 : fit.cost(s));
+    private static double cost(
+            ToDoubleFunction<Shape> costs, Shape shape, Map<Shape, Double> known) {
+        return known.computeIfAbsent(shape, costs::applyAsDouble);
     }
 
     /** Whether a pitch lies where a partial of the shape does, and so is heard in any case. */
@@ -129,7 +168,7 @@ final class StringFaults {
     }
 
     /** The shape with one string otherwise. */
-    private List<Try> tries(Shape base, Set<Integer> struck, long at) {
+    private List<Try> tries(Shape base, Set<Integer> struck, long at, Margins margins) {
         List<Try> all = new ArrayList<>();
         for (int s = 0; s < board.strings(); s++) {
             int fret = base.fret(s);
@@ -138,14 +177,14 @@ final class StringFaults {
                         new Try(
                                 base.with(s, Shape.SILENT),
                                 new Played.StringFault(s, Played.What.SILENT, fret),
-                                SILENT_MARGIN_DB));
+                                margins.silent()));
                 for (int by : new int[] {-2, -1, 1, 2}) {
                     if (fret + by >= 0 && fret + by <= board.frets()) {
                         all.add(
                                 new Try(
                                         base.with(s, fret + by),
                                         new Played.StringFault(s, Played.What.OFF, fret + by),
-                                        MARGIN_DB));
+                                        margins.off()));
                     }
                 }
             } else if (fret == Shape.SILENT && !justSounded(board.midi(s, 0), at)) {
@@ -154,8 +193,8 @@ final class StringFaults {
                                 base.with(s, 0),
                                 new Played.StringFault(s, Played.What.RANG, 0),
                                 partial(board.midi(s, 0), base)
-                                        ? HIDDEN_MARGIN_DB
-                                        : RANG_MARGIN_DB));
+                                        ? margins.hidden()
+                                        : margins.rang()));
             }
         }
         return all;

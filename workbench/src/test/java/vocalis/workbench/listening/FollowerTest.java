@@ -167,21 +167,45 @@ class FollowerTest {
                 });
     }
 
-    /** What is played right under gain is not told as wrong: only its time is told. */
+    /** What is played right under gain is not told as wrong, nor as surely right. */
     @Test
-    void whatIsDrivenIsNotJudged() {
+    void whatIsDrivenAndRightIsNotBlamed() {
         for (Derived d : riffs().subList(0, Boolean.getBoolean("vocalis.long") ? 3 : 1)) {
             Ground ground = d.riff().ground();
             Take take = Takes.of(d.score(), ground, Tone.GAIN);
             FollowedPass pass = follow(d, take).get(0);
             assertThat(pass.clean()).isFalse();
+            assertThat(pass.judged()).isTrue();
             assertThat(pass.strokes())
                     .isNotEmpty()
                     .noneMatch(p -> p.state() == Played.State.MISSING)
                     .noneMatch(p -> p.state() == Played.State.WRONG)
                     .noneMatch(p -> p.state() == Played.State.EXTRA);
-            assertThat(FollowWords.of(d).of(pass)).contains("does not sound like clean strings");
+            assertThat(FollowWords.of(d).of(pass))
+                    .contains("nothing plainly otherwise than written");
         }
+    }
+
+    /** A whole chord two frets too high under gain is told at its stroke, and nothing elsewhere. */
+    @Test
+    void aWrongChordUnderGainIsTold() {
+        Derived d = riffs().get(0);
+        Onset o =
+                d.score().onsets().stream()
+                        .filter(x -> x.at() > 0 && plain(x))
+                        .filter(x -> x.notes().stream().allMatch(n -> n.fret() > 0))
+                        .findFirst()
+                        .orElseThrow();
+        List<ScoreNote> notes = new ArrayList<>(d.score().notes());
+        notes.removeAll(o.notes());
+        o.notes().forEach(n -> notes.add(n.onFret(n.fret() + 2)));
+        Score s = d.score();
+        Score other = new Score(s.board(), s.time(), s.length(), notes, s.harmonies());
+        FollowedPass pass = follow(d, Takes.of(other, d.riff().ground(), Tone.GAIN)).get(0);
+        assertThat(pass.faults()).extracting(Played::tick).containsExactly(o.at());
+        assertThat(pass.faults().get(0).strings())
+                .extracting(Played.StringFault::what)
+                .contains(Played.What.OFF);
     }
 
     /** Nobody played: that is said, and nothing of a beat. */

@@ -164,6 +164,26 @@ class HoldingTest {
         return new ArrayList<>(all);
     }
 
+    /** Under gain most power chords have their notes, and all are told as a guess. */
+    @Test
+    void powerChordsUnderGainAreGuessed() {
+        int right = 0;
+        List<String> chords = List.of("3-5-5-x-x-x", "x-5-7-7-x-x", "8-x-10-x-x-x", "x-7-9-x-x-x");
+        for (String text : chords) {
+            Shape shape = Shape.parse(text);
+            float[] x = OfflineRender.of(shape, GROUND.withTone(Tone.GAIN), 1.2).samples();
+            Holding h = held(Take.ofStereo(x, 48_000));
+            TreeSet<Integer> wanted = new TreeSet<>();
+            shape.sounded().forEach(s -> wanted.add(GROUND.board().midi(s, shape.fret(s)) % 12));
+            TreeSet<Integer> heard = new TreeSet<>();
+            h.midi(GROUND.board()).forEach(m -> heard.add(m % 12));
+            right += heard.equals(wanted) ? 1 : 0;
+            assertThat(h.clear()).as(text).isFalse();
+            assertThat(h.words(GROUND.board(), Optional.empty())).contains("a guess", "perhaps");
+        }
+        assertThat(right).isGreaterThanOrEqualTo(3);
+    }
+
     @Test
     void silenceAndNoiseAreNoChords() {
         assertThat(

@@ -37,7 +37,7 @@ public final class Takes {
         return new Take(samples(score, ground, times), 48_000);
     }
 
-    static Take of(Score score, Ground ground, Tone tone) {
+    public static Take of(Score score, Ground ground, Tone tone) {
         return new Take(samples(score, ground, tone, 1), 48_000);
     }
 

@@ -1,0 +1,97 @@
+package vocalis.sound.learnt;
+
+import java.util.ArrayList;
+import java.util.List;
+import vocalis.sound.listen.Take;
+
+/** Finds where something is struck, under gain too, by what a net has learnt from renders. */
+public final class StrokeEar {
+
+    /**
+     * Around a time, in hops: so much is seen of the long window's bands and of the short one's.
+     */
+    private static final int[] LONG_AT = {
+        -16, -12, -9, -6, -4, -2, -1, 0, 1, 2, 3, 4, 5, 6, 8, 10, 12, 14, 16
+    };
+
+    private static final int[] SHORT_AT = {-4, -3, -2, -1, 0, 1, 2, 3, 4, 5, 6};
+
+    /** From here on it is a stroke, where nothing nearby is likelier. */
+    public static final double LEAST = 0.3;
+
+    private static final int NEAR = 7;
+    private static final int MIDDLE = 2;
+    private static final int CUT = 9;
+
+    private static final Layers NET = Layers.of("strokes.net");
+
+    private StrokeEar() {}
+
+    /** Where something is struck, in seconds from the beginning, by time. */
+    public static List<Double> of(Take take) {
+        return at(likely(take), LEAST);
+    }
+
+    /** How likely a stroke begins at each hop of {@link StrokePicture#HOP_SECONDS}. */
+    public static double[] likely(Take take) {
+        return likely(StrokePicture.of(take));
+    }
+
+    /** Where it is likelier than so much, and than anywhere nearby; in seconds, by time. */
+    public static List<Double> at(double[] likely, double least) {
+        List<Double> all = new ArrayList<>();
+        // Where the take is cut off the cut itself is no stroke.
+        for (int i = 0; i < likely.length - CUT; i++) {
+            if (likely[i] > least && top(likely, i)) {
+                all.add(StrokePicture.HOP_SECONDS * middle(likely, i));
+            }
+        }
+        return all;
+    }
+
+    private static double[] likely(float[][] picture) {
+        double[] likely = new double[picture.length];
+        float[] in =
+                new float
+                        [LONG_AT.length * StrokePicture.LONGS
+                                + SHORT_AT.length * StrokePicture.SHORTS];
+        for (int i = 0; i < likely.length; i++) {
+            int at = 0;
+            for (int by : LONG_AT) {
+                at = copy(picture, i + by, 0, StrokePicture.LONGS, in, at);
+            }
+            for (int by : SHORT_AT) {
+                at = copy(picture, i + by, StrokePicture.LONGS, StrokePicture.SHORTS, in, at);
+            }
+            likely[i] = Layers.share(NET.of(in)[0]);
+        }
+        return likely;
+    }
+
+    private static int copy(float[][] from, int hop, int first, int n, float[] to, int at) {
+        for (int k = 0; k < n; k++) {
+            to[at + k] =
+                    hop < 0 || hop >= from.length ? StrokePicture.silence() : from[hop][first + k];
+        }
+        return at + n;
+    }
+
+    private static boolean top(double[] x, int i) {
+        for (int k = Math.max(0, i - NEAR); k <= Math.min(x.length - 1, i + NEAR); k++) {
+            if (x[k] > x[i] || k < i && x[k] == x[i]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static double middle(double[] x, int i) {
+        double sum = 0;
+        double all = 0;
+        for (int k = Math.max(0, i - MIDDLE); k <= Math.min(x.length - 1, i + MIDDLE); k++) {
+            sum += k * x[k];
+            all += x[k];
+        }
+        return sum / all;
+    }
+}
