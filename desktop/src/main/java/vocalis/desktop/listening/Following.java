@@ -76,7 +76,7 @@ public final class Following implements Ears {
             session.say(
                     source.standIn()
                             ? "Listening to the stand-in: every pass is told. F11 chooses an input."
-                            : "Listening: every pass is told. Play clean and alone.");
+                            : "Listening: every pass is told. Play alone; clean is heard best.");
         } else {
             source.close();
             session.say("Not listening any more.");

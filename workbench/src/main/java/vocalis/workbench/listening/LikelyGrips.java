@@ -35,7 +35,8 @@ final class LikelyGrips {
 
     private static final int OFFERED = 8;
 
-    private static final double NOTHING = 20;
+    /** What a stroke costs in which nothing can be made out. */
+    static final double NOTHING = 20;
 
     /** Pitch classes that a shape may have otherwise, two only where nothing comes so near. */
     private static final int MOST_APART = 2;
@@ -76,6 +77,9 @@ final class LikelyGrips {
 
     /** The logarithm of a note's odds counts up to here: nobody is surer than that. */
     private static final double MOST_ODDS = 5;
+
+    /** What the odds count beside the lines of the sound. */
+    private static final double BESIDE_LINES = 0.4;
 
     /** The difference in cost that makes a shape e times as likely. */
     private static final double ONE = 0.5;
@@ -200,8 +204,8 @@ final class LikelyGrips {
         ShapeFit fit = new ShapeFit(sounds, sounds.power(heard.lines(), heard.cents()));
         Fit both =
                 new Fit(
-                        s -> odds.applyAsDouble(s) + fit.rough(s),
-                        s -> odds.applyAsDouble(s) + fit.cost(s));
+                        s -> BESIDE_LINES * odds.applyAsDouble(s) + fit.rough(s),
+                        s -> BESIDE_LINES * odds.applyAsDouble(s) + fit.cost(s));
         return of(heard, before, stopped, both);
     }
 
