@@ -62,11 +62,16 @@ class LearntTest {
         }
     }
 
+    /** Those that are nearly as likely as not: ears that know more ask for less. */
+    private static List<Double> strokes(Take take) {
+        return StrokeEar.at(StrokeEar.likely(take), 0.45);
+    }
+
     /** Three of four at least, and one too many at most. */
     @Test
     void strokesThroughAClippingStageAreFound() {
         for (double rate : new double[] {RATE, 44_100}) {
-            List<Double> left = new ArrayList<>(StrokeEar.of(new Take(clipped(rate), rate)));
+            List<Double> left = new ArrayList<>(strokes(new Take(clipped(rate), rate)));
             int found = 0;
             for (int i = 0; i < STRUCK.size(); i++) {
                 double at = BEGINS + i * APART;
@@ -109,7 +114,7 @@ class LearntTest {
         assertThat(StrokeEar.of(new Take(new double[0], RATE))).isEmpty();
         // Where the take is cut out of noise or hum the cut may be one.
         for (double[] x : List.of(noise, hum)) {
-            assertThat(StrokeEar.of(new Take(x, RATE))).filteredOn(t -> t > 0.1).isEmpty();
+            assertThat(strokes(new Take(x, RATE))).filteredOn(t -> t > 0.1).isEmpty();
         }
     }
 

@@ -9,8 +9,8 @@ import vocalis.sound.listen.StrokeReader.HeardStroke;
 import vocalis.sound.listen.Take;
 
 /**
- * A take whose amplifier clips, as the nets hear it: strokes, and the notes that are struck in
- * each.
+ * A take as the nets hear it: strokes, and the notes that are struck in each. For what our clean
+ * strings do not explain: an amplifier that clips, other guitars.
  */
 final class LearntEar {
 
