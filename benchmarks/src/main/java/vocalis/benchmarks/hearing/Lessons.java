@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.TreeMap;
 import vocalis.core.derive.Deriver;
 import vocalis.core.hands.Hand;
 import vocalis.core.instrument.Instrument;
@@ -47,7 +48,6 @@ final class Lessons {
 
     private static final int BARS = 4;
     private static final double SPREAD_MS = 12;
-    private static final double MOST_OFF_MS = 35;
     private static final double TAIL_SECONDS = 0.7;
 
     private static final List<String> KEYS =
@@ -102,14 +102,7 @@ final class Lessons {
                 strummed
                         ? anyShape(written)
                         : number % 2 == 0 ? new Lines(written, random).score() : written;
-        double ticksAMs = score.time().tempos().first() * Ticks.QUARTER / 60_000.0;
-        Score played =
-                score.moved(
-                        o -> {
-                            double ms = SPREAD_MS * random.nextGaussian();
-                            ms = Math.max(-MOST_OFF_MS, Math.min(MOST_OFF_MS, ms));
-                            return Math.max(0, o.at() + Math.round(ms * ticksAMs));
-                        });
+        Score played = Passes.hurried(score, random, SPREAD_MS, new TreeMap<>());
         Heard heard = new Heard(played, Optional.empty(), riff.ground().withTone(tone), mix());
         float[] sound = OfflineRender.of(heard, 1, TAIL_SECONDS).samples();
         return new Lesson(played, tone, Take.ofStereo(sound, Player.RATE));

@@ -68,7 +68,10 @@ final class Passes {
         for (Derived d : Material.riffs(n, seed)) {
             Map<Long, Double> off = new TreeMap<>();
             FollowedPass pass =
-                    pass(d, sounds.take(hurried(d.score(), random, off), d.riff().ground()));
+                    pass(
+                            d,
+                            sounds.take(
+                                    hurried(d.score(), random, SPREAD_MS, off), d.riff().ground()));
             List<Double> errors = new ArrayList<>();
             for (Played p : pass.strokes()) {
                 boolean timed =
@@ -91,11 +94,11 @@ final class Passes {
     }
 
     /** A score whose strokes are early and late; how much in ms goes to their ticks. */
-    private static Score hurried(Score score, Random random, Map<Long, Double> off) {
+    static Score hurried(Score score, Random random, double spreadMs, Map<Long, Double> off) {
         double ticksAMs = score.time().tempos().first() * Ticks.QUARTER / 60_000.0;
         return score.moved(
                 o -> {
-                    double ms = SPREAD_MS * random.nextGaussian();
+                    double ms = spreadMs * random.nextGaussian();
                     ms = Math.max(-MOST_OFF_MS, Math.min(MOST_OFF_MS, ms));
                     long at = Math.max(0, o.at() + Math.round(ms * ticksAMs));
                     off.put(o.at(), (at - o.at()) / ticksAMs);

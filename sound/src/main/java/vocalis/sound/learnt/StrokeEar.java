@@ -2,6 +2,7 @@ package vocalis.sound.learnt;
 
 import java.util.ArrayList;
 import java.util.List;
+import vocalis.sound.listen.OnsetFinder;
 import vocalis.sound.listen.Take;
 
 /** Finds where something is struck, under gain too, by what a net has learnt from renders. */
@@ -42,7 +43,7 @@ public final class StrokeEar {
         List<Double> all = new ArrayList<>();
         // Where the take is cut off the cut itself is no stroke.
         for (int i = 0; i < likely.length - CUT; i++) {
-            if (likely[i] > least && top(likely, i)) {
+            if (likely[i] > least && OnsetFinder.top(likely, i, NEAR)) {
                 all.add(StrokePicture.HOP_SECONDS * middle(likely, i));
             }
         }
@@ -74,15 +75,6 @@ public final class StrokeEar {
                     hop < 0 || hop >= from.length ? StrokePicture.silence() : from[hop][first + k];
         }
         return at + n;
-    }
-
-    private static boolean top(double[] x, int i) {
-        for (int k = Math.max(0, i - NEAR); k <= Math.min(x.length - 1, i + NEAR); k++) {
-            if (x[k] > x[i] || k < i && x[k] == x[i]) {
-                return false;
-            }
-        }
-        return true;
     }
 
     private static double middle(double[] x, int i) {

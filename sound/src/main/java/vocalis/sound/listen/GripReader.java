@@ -24,6 +24,9 @@ public final class GripReader {
     /** What a grip costs for all that it leaves out, by its share of the sound. */
     private static final double LEFT_OUT = 12;
 
+    /** More than any shape costs that can be held. */
+    public static final double UNPLAYABLE = 1000;
+
     private static final double PER_EFFORT = 0.25;
     private static final double PER_SILENT_INSIDE = 0.8;
     private static final double PER_UNISON = 1.5;
@@ -96,17 +99,28 @@ public final class GripReader {
         if (left > 1) {
             return;
         }
-        Optional<Fingering> held = Fingering.of(board, shape, hand);
-        if (held.isEmpty()) {
-            return;
+        double work = work(board, shape, hand);
+        if (work < UNPLAYABLE) {
+            found.add(
+                    new Weighed(
+                            shape,
+                            LEFT_OUT * left
+                                    + work
+                                    + PER_UNISON * (shape.voices() - sounds.size())));
         }
-        double cost =
-                LEFT_OUT * left
-                        + PER_EFFORT * held.get().effort()
+    }
+
+    /**
+     * What a shape costs the hand: its effort, silent strings inside, how far up it lies; {@link
+     * #UNPLAYABLE} where no hand has it.
+     */
+    public static double work(Fretboard board, Shape shape, Hand hand) {
+        Optional<Fingering> held = Fingering.of(board, shape, hand);
+        return held.isEmpty()
+                ? UNPLAYABLE
+                : PER_EFFORT * held.get().effort()
                         + PER_SILENT_INSIDE * shape.innerSilences()
-                        + PER_UNISON * (shape.voices() - sounds.size())
                         + PER_FRET_UP * shape.lowestFretted();
-        found.add(new Weighed(shape, cost));
     }
 
     private List<Likely> ranked() {

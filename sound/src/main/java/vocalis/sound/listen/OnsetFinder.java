@@ -22,8 +22,7 @@ public final class OnsetFinder {
     /** What lies 60 dB under full scale counts as 1 before the logarithm. */
     private static final double SCALE = 1000;
 
-    private static final int BEFORE = 6;
-    private static final int AFTER = 6;
+    private static final int NEAR = 6;
     private static final int MEAN_BEFORE = 20;
     private static final int MEAN_AFTER = 14;
 
@@ -90,7 +89,7 @@ public final class OnsetFinder {
         List<Double> all = new ArrayList<>();
         double last = Double.NEGATIVE_INFINITY;
         for (int i = 0; i < n; i++) {
-            boolean peak = flux[i] > 0 && top(flux, i) && level(i) >= quietest;
+            boolean peak = flux[i] > 0 && top(flux, i, NEAR) && level(i) >= quietest;
             if (peak && flux[i] >= mean(flux, i) + least) {
                 double at = placed(i, bright, Math.max(CLEARLY_BRIGHTER_DB, OVER_USUAL * usual));
                 if (at - last >= APART_SECONDS) {
@@ -139,7 +138,7 @@ public final class OnsetFinder {
         for (int i = 0; i < bright.length; i++) {
             double at = i * HOP_SECONDS;
             if (bright[i] > least
-                    && top(bright, i)
+                    && top(bright, i, NEAR)
                     && found.stream().allMatch(t -> Math.abs(t - at) >= APART_SECONDS)) {
                 all.add(rise(at, BRIGHT_NEAR_MS));
             }
@@ -153,9 +152,10 @@ public final class OnsetFinder {
         return take.power(take.frame(i * HOP_SECONDS), take.frame((i + 8) * HOP_SECONDS));
     }
 
-    private static boolean top(double[] flux, int i) {
-        for (int k = Math.max(0, i - BEFORE); k <= Math.min(flux.length - 1, i + AFTER); k++) {
-            if (flux[k] > flux[i] || k < i && flux[k] == flux[i]) {
+    /** Whether a value is the highest within so many to both sides; of equal ones the first. */
+    public static boolean top(double[] x, int i, int near) {
+        for (int k = Math.max(0, i - near); k <= Math.min(x.length - 1, i + near); k++) {
+            if (x[k] > x[i] || k < i && x[k] == x[i]) {
                 return false;
             }
         }

@@ -14,6 +14,9 @@ public final class FollowWords {
     private static final String NOT_CLEAN =
             "it does not sound like clean strings that play this, so only the time of what was heard is told";
 
+    private static final String GUESSED =
+            "under gain what a string did, or a stroke that is not heard, is a guess";
+
     private final MeterMap meters;
     private final Fretboard board;
     private final Key key;
@@ -61,6 +64,8 @@ public final class FollowWords {
             told.add(NOT_CLEAN);
         } else if (told.isEmpty()) {
             told.add(pass.clean() ? "as written" : "nothing plainly otherwise than written");
+        } else if (!pass.clean() && faults.stream().anyMatch(FollowWords::guessed)) {
+            told.add(GUESSED);
         }
         if (!pass.onOne()) {
             told.add("it did not come round on the one");
@@ -88,6 +93,10 @@ public final class FollowWords {
             case WRONG ->
                     p.strings().isEmpty() ? palm(p) : strings(p).replace(", not as written", "");
         };
+    }
+
+    private static boolean guessed(Played p) {
+        return p.state() == Played.State.WRONG || p.state() == Played.State.MISSING;
     }
 
     private static String palm(Played p) {

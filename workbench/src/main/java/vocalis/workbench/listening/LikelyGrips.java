@@ -78,6 +78,9 @@ final class LikelyGrips {
     /** The logarithm of a note's odds counts up to here: nobody is surer than that. */
     private static final double MOST_ODDS = 5;
 
+    /** What the work of the hand counts where nothing else tells shapes apart. */
+    private static final double OF_WORK = 0.8;
+
     /** What the odds count beside the lines of the sound. */
     private static final double BESIDE_LINES = 0.4;
 
@@ -199,7 +202,8 @@ final class LikelyGrips {
                                                 .mapToDouble(midi -> limited(struck, midi))
                                                 .sum());
         if (heard.lines().isEmpty()) {
-            return of(heard, before, stopped, new Fit(odds, odds));
+            ToDoubleFunction<Shape> held = s -> odds.applyAsDouble(s) + work(s);
+            return of(heard, before, stopped, new Fit(odds, held));
         }
         ShapeFit fit = new ShapeFit(sounds, sounds.power(heard.lines(), heard.cents()));
         Fit both =
@@ -207,6 +211,11 @@ final class LikelyGrips {
                         s -> BESIDE_LINES * odds.applyAsDouble(s) + fit.rough(s),
                         s -> BESIDE_LINES * odds.applyAsDouble(s) + fit.cost(s));
         return of(heard, before, stopped, both);
+    }
+
+    /** Shapes with the same notes sound alike to the nets: the one leads that lies best. */
+    private double work(Shape shape) {
+        return OF_WORK * GripReader.work(board, shape, hand);
     }
 
     private static double limited(NoteEar.Struck struck, int midi) {

@@ -106,6 +106,9 @@ public final class Draft {
         this.chosen = Map.copyOf(chosen);
         List<String> remarks = new ArrayList<>(reading.remarks());
         Score score = score();
+        if (!clean()) {
+            remarks.add("Not clean strings of ours, as it sounds: nothing of it is certain.");
+        }
         if (!doubts.isEmpty()) {
             remarks.add(
                     doubts.size()
@@ -144,8 +147,18 @@ public final class Draft {
         return doubts.stream().filter(d -> d.at() >= from && d.at() < to).toList();
     }
 
-    /** How many chords of what it is taken apart into are certain: the ear guesses none of them. */
+    private boolean clean() {
+        return reading.strokes().stream().allMatch(Ear.Stroke::clean);
+    }
+
+    /**
+     * How many chords of what it is taken apart into are certain: the ear guesses none of them, and
+     * they were played on clean strings.
+     */
     public int certain(Unpicked u) {
+        if (!clean()) {
+            return 0;
+        }
         int certain = 0;
         for (int i = 0; i < u.chords().size(); i++) {
             Derived.Chord c = u.derived().chords().get(i);

@@ -206,6 +206,7 @@ class FollowerTest {
         assertThat(pass.faults().get(0).strings())
                 .extracting(Played.StringFault::what)
                 .contains(Played.What.OFF);
+        assertThat(FollowWords.of(d).of(pass)).contains("not as written", "is a guess");
     }
 
     /** Nobody played: that is said, and nothing of a beat. */

@@ -84,7 +84,7 @@ class PlayInTest {
                                     "heard");
             assertThat(draft.sheet().keyed()).as("its key is the riff's").isTrue();
             guesses(draft);
-            certain(draft);
+            certain(draft, tone == Tone.CLEAN);
             Set<At> wanted = written(score);
             notes += wanted.size() + draft.notes().size();
             for (Draft.HeardNote n : draft.notes()) {
@@ -115,15 +115,17 @@ class PlayInTest {
         }
     }
 
-    /** No chord in which a stroke is guessed is told as certain. */
-    private static void certain(Draft draft) throws FormatException {
+    /** No chord in which a stroke is guessed is told as certain, and none of a driven take. */
+    private static void certain(Draft draft, boolean clean) throws FormatException {
         Exchange exchange = new Exchange(Takes.CATALOGUE, Hand.MEDIUM);
         Unpicked u = exchange.unpick(draft.sheet(), draft.sheet().sheet().ground());
         long heard =
                 u.derived().chords().stream()
                         .filter(c -> draft.doubts(c.start(), c.end()).isEmpty())
                         .count();
-        assertThat((long) draft.certain(u)).isLessThanOrEqualTo(heard);
+        assertThat((long) draft.certain(u)).isLessThanOrEqualTo(clean ? heard : 0);
+        assertThat(draft.sheet().remarks().stream().anyMatch(r -> r.contains("nothing of it is")))
+                .isEqualTo(!clean);
         assertThat(UnpickWords.whole(u, draft.certain(u)))
                 .contains("(" + draft.certain(u) + " certain)");
     }
