@@ -299,7 +299,7 @@ public final class UnpickSheet {
         Label sure =
                 Choices.caption(
                         guesses.isEmpty()
-                                ? UnpickWords.of(how)
+                                ? UnpickWords.of(how, draft.map(Draft::clean).orElse(true))
                                 : guessed(guesses, doubts(c).size()));
         sure.setWrapText(true);
         if (!guesses.isEmpty()) {

@@ -23,6 +23,17 @@ public final class UnpickWords {
         };
     }
 
+    /**
+     * The same of what the ear wrote down.
+     *
+     * @param clean whether it was played on clean strings of ours; else nothing is certain
+     */
+    public static String of(Unpicked.Sure sure, boolean clean) {
+        return clean || !sure.certain()
+                ? of(sure)
+                : "likely: heard so, but not on clean strings of ours";
+    }
+
     /** The whole in a sentence or two. */
     public static String whole(Unpicked u) {
         return whole(u, (int) u.chords().stream().filter(c -> c.sure().certain()).count());

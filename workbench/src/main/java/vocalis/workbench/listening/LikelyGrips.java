@@ -209,7 +209,10 @@ final class LikelyGrips {
         Fit both =
                 new Fit(
                         s -> BESIDE_LINES * odds.applyAsDouble(s) + fit.rough(s),
-                        s -> BESIDE_LINES * odds.applyAsDouble(s) + fit.cost(s));
+                        s ->
+                                BESIDE_LINES * odds.applyAsDouble(s)
+                                        + BESIDE_LINES * work(s)
+                                        + fit.cost(s));
         return of(heard, before, stopped, both);
     }
 

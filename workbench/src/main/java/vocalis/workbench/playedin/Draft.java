@@ -147,7 +147,8 @@ public final class Draft {
         return doubts.stream().filter(d -> d.at() >= from && d.at() < to).toList();
     }
 
-    private boolean clean() {
+    /** Whether it was played on clean strings of ours; else nothing of it is certain. */
+    public boolean clean() {
         return reading.strokes().stream().allMatch(Ear.Stroke::clean);
     }
 

@@ -126,6 +126,9 @@ class PlayInTest {
         assertThat((long) draft.certain(u)).isLessThanOrEqualTo(clean ? heard : 0);
         assertThat(draft.sheet().remarks().stream().anyMatch(r -> r.contains("nothing of it is")))
                 .isEqualTo(!clean);
+        assertThat(u.chords())
+                .filteredOn(c -> UnpickWords.of(c.sure(), draft.clean()).startsWith("certain"))
+                .hasSizeLessThanOrEqualTo(clean ? u.chords().size() : 0);
         assertThat(UnpickWords.whole(u, draft.certain(u)))
                 .contains("(" + draft.certain(u) + " certain)");
     }
