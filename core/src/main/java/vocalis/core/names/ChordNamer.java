@@ -66,7 +66,7 @@ public final class ChordNamer {
         int heard = Support.of(notes, key).best();
         Set<Integer> roots = new HashSet<>();
         Candidate lead = best(all, heard, around);
-        all.remove(lead);
+        all.removeIf(c -> c == lead);
         all.add(0, lead);
         for (Candidate c : all) {
             // The cheapest name on the root that is heard, or chosen, is said whatever it takes.
