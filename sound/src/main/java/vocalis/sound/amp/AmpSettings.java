@@ -59,7 +59,7 @@ public record AmpSettings(
             new AmpSettings(
                     "edge",
                     10,
-                    2.6,
+                    2.82,
                     0.30,
                     -95,
                     0.5,
@@ -67,7 +67,7 @@ public record AmpSettings(
                     1.5,
                     2,
                     0.2,
-                    0.45,
+                    0.53,
                     0.4,
                     0.06,
                     Cabinet.USUAL,

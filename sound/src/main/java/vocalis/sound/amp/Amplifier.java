@@ -101,7 +101,12 @@ public final class Amplifier {
         this(sampleRate, settings, Pickup.BRIDGE);
     }
 
-    /** An amplifier behind a pickup, whose resonance it takes in. */
+    private static Biquad pickup(double sampleRate, Pickup p) {
+        double metres = Pickup.CABLE_METRES;
+        return Biquad.lowpass(sampleRate, p.resonanceHz(metres), p.q(metres));
+    }
+
+    /** An amplifier behind a pickup with its cable, whose resonance it takes in. */
     public Amplifier(double sampleRate, AmpSettings settings, Pickup pickup) {
         this.settings = settings;
         this.pickup = pickup;
@@ -114,7 +119,7 @@ public final class Amplifier {
         double over = (hot ? 4 : 2) * sampleRate;
         before =
                 new BiquadChain(
-                        Biquad.lowpass(sampleRate, pickup.resonanceHz, pickup.q),
+                        pickup(sampleRate, pickup),
                         Biquad.highpass(sampleRate, settings.drive() > 10 ? 95 : 45, 0.7));
         first = new Shaper(settings.drive(), settings.bias(), 4 * BLOCK);
         between = new BiquadChain(Biquad.highpass(over, 60, 0.6), Biquad.lowpass(over, 7500, 0.6));

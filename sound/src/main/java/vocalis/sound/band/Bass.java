@@ -76,7 +76,7 @@ public final class Bass {
                 open = o <= midi && midi - o <= 12 ? o : open;
             }
             double openHz = 440 * Math.pow(2, (open - 69) / 12.0);
-            StringModel model = new StringModel(openHz, 4e-5, 7, 0.5, true);
+            StringModel model = new StringModel(openHz, 4e-5, 6.5, 45, true);
             all[midi - LOWEST] =
                     StringPatch.of(model, midi - open, Damping.OPEN, struck, sampleRate);
         }

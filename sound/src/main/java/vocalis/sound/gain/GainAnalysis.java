@@ -122,7 +122,7 @@ public final class GainAnalysis {
         return read(sources, in, out, a4Hz, sampleRate);
     }
 
-    /** The partials sustained, each with the phase it has 150 ms after the stroke at {@code at}. */
+    /** The partials, each with the phase and level it has 150 ms after the stroke at {@code at}. */
     private static double[] tone(List<Source> sources, int at, int frames, double sampleRate) {
         double[] x = new double[frames];
         List<Turning> all = new ArrayList<>();
@@ -139,24 +139,28 @@ public final class GainAnalysis {
     }
 
     /**
-     * A partial as it swings: every frame is {@code twice} the one before less the one before that
-     * (the recurrence of cosines).
+     * A partial as it swings and falls: every frame is {@code twice} the one before less {@code
+     * last} of the one before that (the recurrence of cosines).
      *
      * @param first what sounds in the first frame
      * @param before what would have sounded a frame earlier
-     * @param twice two cosines of the angle it turns by in a frame
+     * @param twice two cosines of the angle it turns by in a frame, times what is left after one
+     * @param last what is left after two frames
      */
-    private record Turning(double first, double before, double twice) {
+    private record Turning(double first, double before, double twice, double last) {
 
-        static final Turning NONE = new Turning(0, 0, 0);
+        static final Turning NONE = new Turning(0, 0, 0, 0);
 
         static Turning of(Source.Partial p, int at, double sampleRate) {
             double w = 2 * Math.PI * p.hz() / sampleRate;
             double phase = p.phase() - w * at;
+            double left = p.left();
+            double amplitude = p.amplitude() * Math.pow(left, -at);
             return new Turning(
-                    p.amplitude() * Math.cos(phase),
-                    p.amplitude() * Math.cos(phase - w),
-                    2 * Math.cos(w));
+                    amplitude * Math.cos(phase),
+                    amplitude / left * Math.cos(phase - w),
+                    2 * left * Math.cos(w),
+                    left * left);
         }
     }
 
@@ -174,18 +178,22 @@ public final class GainAnalysis {
         double bt = b.twice;
         double ct = c.twice;
         double dt = d.twice;
+        double al = a.last;
+        double bl = b.last;
+        double cl = c.last;
+        double dl = d.last;
         for (int i = 0; i < x.length; i++) {
             x[i] += a0 + b0 + (c0 + d0);
-            double next = at * a0 - a1;
+            double next = at * a0 - al * a1;
             a1 = a0;
             a0 = next;
-            next = bt * b0 - b1;
+            next = bt * b0 - bl * b1;
             b1 = b0;
             b0 = next;
-            next = ct * c0 - c1;
+            next = ct * c0 - cl * c1;
             c1 = c0;
             c0 = next;
-            next = dt * d0 - d1;
+            next = dt * d0 - dl * d1;
             d1 = d0;
             d0 = next;
         }

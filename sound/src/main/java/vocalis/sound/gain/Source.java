@@ -23,8 +23,9 @@ public record Source(int string, double hz, List<Partial> partials) {
      * @param hz frequency in Hz, stretched by the string's stiffness
      * @param amplitude linear
      * @param phase radians of a cosine at {@link #AFTER_SECONDS} after the stroke
+     * @param left what is left of it after a frame, under 1
      */
-    public record Partial(double hz, double amplitude, double phase) {}
+    public record Partial(double hz, double amplitude, double phase, double left) {}
 
     /** When after the stroke the partials are taken. */
     public static final double AFTER_SECONDS = 0.15;
@@ -87,7 +88,7 @@ public record Source(int string, double hz, List<Partial> partials) {
         double drawn = Math.pow(2, cents / 1200);
         for (int n = 1; n <= MOST_PARTIALS && n * f0 < HIGHEST_HZ; n++) {
             double expected = patch.partialHz(n) * drawn;
-            Partial p = partial(now, before, expected, f0, sampleRate);
+            Partial p = partial(now, before, expected, f0, sampleRate, patch);
             partials.add(p);
             strongest = Math.max(strongest, p.amplitude());
         }
@@ -98,7 +99,12 @@ public record Source(int string, double hz, List<Partial> partials) {
 
     /** The strongest bin near a frequency, its frequency by the phase's advance over a hop. */
     private static Partial partial(
-            double[] now, double[] before, double expected, double f0, double sampleRate) {
+            double[] now,
+            double[] before,
+            double expected,
+            double f0,
+            double sampleRate,
+            StringPatch patch) {
         int middle = (int) Math.round(expected * WINDOW / sampleRate);
         int span = Math.max(1, (int) (0.1 * f0 * WINDOW / sampleRate));
         int best = middle;
@@ -118,7 +124,7 @@ public record Source(int string, double hz, List<Partial> partials) {
         double bins = hz * WINDOW / sampleRate - best;
         double amplitude = 4 * most / WINDOW / hann(bins);
         // The window's middle is the moment asked for; a bin's phase is told from its start.
-        return new Partial(hz, amplitude, phase + Math.PI * best);
+        return new Partial(hz, amplitude, phase + Math.PI * best, patch.left(hz));
     }
 
     /** What a Hann window leaves of a line that lies some bins off: sinc(b)/(1 − b²). */

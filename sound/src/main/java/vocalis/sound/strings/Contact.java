@@ -1,25 +1,13 @@
 package vocalis.sound.strings;
 
 /**
- * Something soft that touches a string at one place for a moment, such as a thumb behind the pick.
- *
- * <p>Equation: a damping scattering junction of two ports (G. Evangelista and F. Eckerholm,
- * "Player-instrument interaction models for digital waveguide synthesis of guitar", IEEE TASLP
- * 2010; from memory). The string moves there as fast as the waves of both directions come to,
- * {@code o − l}, where l is turned over because the line holds the way after the nut without its
- * sign; a load R takes {@code δ = ρ(o − l)} from both, with {@code ρ = R/(2 + R)}. A partial that
- * has a node there has {@code o = l} and is not touched. One share of a frame is split between its
- * neighbours by g = (1, f − 1, −f); since {@code ρ·|g|² ≤ 2} nothing can grow.
- *
- * <p>Of the nodes of a partial the line holds one towards the nut: each leaves the same partials,
- * and there stiffness, which lies at the bridge, moves the places of the others least. The two
- * places lie about the line's middle, as many periods of the partial apart as it has halves between
- * the node and the nut. One thread; no allocation after construction.
+ * A thumb that touches the string for a moment behind the pick, at a node of a partial: a {@link
+ * Junction}. Of the nodes of a partial the line holds one towards the nut: each leaves the same
+ * partials, and there stiffness, which lies at the bridge, moves the places of the others least.
+ * The two places lie about the line's middle, as many periods of the partial apart as it has halves
+ * between the node and the nut. One thread; no allocation after construction.
  */
 final class Contact {
-
-    /** What of the movement there a thumb takes: as much as a matched load. */
-    static final double THUMB = 0.5;
 
     /** How long a thumb stays, in periods and in seconds at least (from memory of players). */
     static final double PERIODS = 8;
@@ -36,10 +24,8 @@ final class Contact {
     private static final double FROM_NUT = 1 / 3.0;
 
     private final double sampleRate;
+    private final Junction thumb = new Junction();
     private int left;
-    private int near;
-    private int far;
-    private double between;
 
     Contact(double sampleRate) {
         this.sampleRate = sampleRate;
@@ -71,9 +57,7 @@ final class Contact {
      */
     void touch(StringPatch p, int partial) {
         double apart = node(partial, FROM_NUT) * p.partialFrames[partial];
-        near = (int) Math.floor((p.delayFrames - apart) / 2);
-        far = near + (int) Math.floor(apart);
-        between = apart - Math.floor(apart);
+        thumb.lie(p.delayFrames, apart);
         left = (int) Math.max(LEAST_SECONDS * sampleRate, PERIODS * p.periodFrames);
     }
 
@@ -103,13 +87,6 @@ final class Contact {
 
     /** Takes its share from a plane whose newest frame is {@code write}. */
     void scatter(Plane plane, int write) {
-        int out = write - near;
-        int back = write - far;
-        double o = plane.at(out);
-        double l = (1 - between) * plane.at(back) + between * plane.at(back - 1);
-        double taken = THUMB * (o - l);
-        plane.write(out, o - taken);
-        plane.write(back, plane.at(back) + (1 - between) * taken);
-        plane.write(back - 1, plane.at(back - 1) + between * taken);
+        thumb.scatter(plane, write);
     }
 }

@@ -1,34 +1,61 @@
 package vocalis.sound.strings;
 
 /**
- * What lies on a string while it is struck, from nothing to a hand that leaves no pitch. Decay
- * times are set by ear: the time in which the fundamental, and partials about {@link
- * StringPatch#BRIGHT_HZ}, fall by 60 dB.
+ * What lies on a string while it is struck, from nothing to a hand that leaves no pitch: soft edges
+ * that touch it in two places ({@link Junction}), and flesh in which the waves are lost besides.
+ * Places are common practice with no source: a palm on the bridge saddles reaches two to seven
+ * centimetres over the string, two fingers of the fretting hand lie where they would stop it. What
+ * the lightest takes is that of the muted guitar of a general MIDI sound font (FluidR3 GM, program
+ * 28): its first four partials on a low E fall by 13, 55, 110 and some 120 dB a second, as the
+ * square of their number at first, which is what an edge near the bridge does.
  */
 public enum Damping {
     /** Nothing: the string's own decay. */
-    OPEN(Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, 0.07),
+    OPEN(0, 0, 0, 0, 0, 0.07),
     /** The palm touches it at the bridge. */
-    LIGHT(0.9, 0.22, 0.06),
+    LIGHT(0.05, 0.03, 0.115, 5, 100, 0.06),
     /** The usual palm mute. */
-    HALF(0.24, 0.06, 0.05),
+    HALF(0.08, 0.045, 0.2, 70, 150, 0.05),
     /** The palm pressed on, away from the bridge. */
-    HEAVY(0.17, 0.035, 0.05),
+    HEAVY(0.1, 0.06, 0.2, 90, 250, 0.05),
     /** Fingers lie across the string: a knock with hardly a pitch. */
-    DEAD(0.045, 0.018, 0.11);
+    DEAD(0.70, 0.62, Junction.MATCHED, 500, 200, 0.11);
 
-    final double seconds;
-    final double brightSeconds;
+    /** The two edges, as a share of the open string from the bridge; 0 where nothing lies. */
+    final double far;
+
+    final double near;
+
+    /** What each edge takes of the movement there, 0 to {@link Junction#MATCHED}. */
+    final double share;
+
+    /** How much faster partials fall, in dB a second, and for each kHz of their frequency. */
+    final double fall;
+
+    final double fallPerKhz;
     final double scrape;
 
-    Damping(double seconds, double brightSeconds, double scrape) {
-        this.seconds = seconds;
-        this.brightSeconds = brightSeconds;
+    Damping(double far, double near, double share, double fall, double fallPerKhz, double scrape) {
+        this.far = far;
+        this.near = near;
+        this.share = share;
+        this.fall = fall;
+        this.fallPerKhz = fallPerKhz;
         this.scrape = scrape;
+    }
+
+    /**
+     * The place of an edge as a share of the sounding length: a palm goes half the way towards the
+     * bridge as notes get shorter (common practice with no source); fingers lie over the frets.
+     *
+     * @param shortened open string over sounding length, 1 or more
+     */
+    double at(double edge, double shortened) {
+        return this == DEAD ? edge : edge * Math.sqrt(shortened);
     }
 
     /** Whether the string answers to what the others do. */
     boolean rings() {
-        return this == OPEN || this == LIGHT;
+        return this == OPEN;
     }
 }

@@ -20,12 +20,17 @@ public final class Plane {
     private final double[] ap = new double[StringPatch.ALLPASSES];
     private final double[] stretch = new double[MOST_AHEAD + StringPatch.TAPS - 1];
     private final double[] taps = new double[StringPatch.TAPS];
-    private double loss;
+
+    /** Of the loss. */
+    private double low;
+
+    private double high;
 
     void clear() {
         Arrays.fill(line, 0);
         Arrays.fill(ap, 0);
-        loss = 0;
+        low = 0;
+        high = 0;
     }
 
     /** What was written at a frame. */
@@ -42,15 +47,17 @@ public final class Plane {
      *
      * @param read newest frame that the interpolator takes
      * @param taps of the interpolator
-     * @param gain of the loss filter
-     * @param pole of the loss filter
+     * @param around what is lost on the way
+     * @param gain the same at 0 Hz
      * @param c of the all-passes
      */
-    double back(int read, double[] taps, double gain, double pole, double c) {
+    double back(int read, double[] taps, LoopLoss around, double gain, double c) {
         double x = taps[0] * at(read) + taps[1] * at(read - 1) + taps[2] * at(read - 2);
         double y = taps[3] * at(read - 3) + taps[4] * at(read - 4) + taps[5] * at(read - 5);
-        loss = gain * (1 - pole) * (x + y) + pole * loss;
-        double v = loss;
+        double in = gain * (x + y);
+        double v = around.b0 * in + low;
+        low = around.b1 * in + around.a1 * v + high;
+        high = around.b2 * in + around.a2 * v;
         for (int k = 0; k < StringPatch.ALLPASSES; k++) {
             double w = c * v + ap[k];
             ap[k] = v - c * w;
@@ -60,9 +67,9 @@ public final class Plane {
     }
 
     /** The same for {@code n} frames, with all states in local variables. */
-    void back(int read, double[] taps, double gain, double pole, double c, double[] out, int n) {
+    void back(int read, double[] taps, LoopLoss p, double gain, double c, double[] out, int n) {
         interpolate(read, taps, out, n);
-        around(gain, pole, c, out, n);
+        around(p, gain, c, out, n);
     }
 
     /**
@@ -72,7 +79,7 @@ public final class Plane {
      * @param delays length of the loop in each frame, in frames
      */
     void follow(
-            int write, double[] delays, double gain, double pole, double c, double[] out, int n) {
+            int write, double[] delays, LoopLoss p, double gain, double c, double[] out, int n) {
         double[] t = taps;
         double delay = -1;
         int whole = 0;
@@ -87,22 +94,29 @@ public final class Plane {
             double y = t[3] * at(read - 3) + t[4] * at(read - 4) + t[5] * at(read - 5);
             out[i] = x + y;
         }
-        around(gain, pole, c, out, n);
+        around(p, gain, c, out, n);
     }
 
     /** The loss and the stiffness of one way around. */
-    private void around(double gain, double pole, double c, double[] out, int n) {
-        double g = gain * (1 - pole);
+    private void around(LoopLoss p, double gain, double c, double[] out, int n) {
+        double b0 = p.b0;
+        double b1 = p.b1;
+        double b2 = p.b2;
+        double p1 = p.a1;
+        double p2 = p.a2;
         double a0 = ap[0];
         double a1 = ap[1];
         double a2 = ap[2];
         double a3 = ap[3];
         double a4 = ap[4];
         double a5 = ap[5];
-        double l = loss;
+        double l = low;
+        double h = high;
         for (int i = 0; i < n; i++) {
-            l = g * out[i] + pole * l;
-            double v = l;
+            double in = gain * out[i];
+            double v = b0 * in + l;
+            l = b1 * in + p1 * v + h;
+            h = b2 * in + p2 * v;
             double w = c * v + a0;
             a0 = v - c * w;
             v = c * w + a1;
@@ -123,7 +137,8 @@ public final class Plane {
         ap[3] = a3;
         ap[4] = a4;
         ap[5] = a5;
-        loss = l;
+        low = l;
+        high = h;
     }
 
     /** The line between its frames, out of a straight copy of it. */

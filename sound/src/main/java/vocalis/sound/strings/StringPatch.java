@@ -7,17 +7,13 @@ package vocalis.sound.strings;
  * <p>Design: a single-delay-loop waveguide (K. Karplus and A. Strong, "Digital synthesis of
  * plucked-string and drum timbres", CMJ 1983; D. Jaffe and J. Smith, "Extensions of the
  * Karplus-Strong plucked-string algorithm", CMJ 1983). The loop holds a delay read by a fifth-order
- * Lagrange interpolator, a one-pole loss filter {@code g(1−p)/(1−p·z⁻¹)} fitted to two decay times
- * (after V. Välimäki et al., "Physical modeling of plucked string instruments", JAES 1996), and
- * four equal first-order all-passes for stiffness, whose coefficient is found so that a high
- * partial falls where the stiffness puts it. The delay is then chosen so that the loop's phase at
- * the fundamental is exactly one period: the error left is that of the interpolator, far below a
- * cent. StringTest proves it.
+ * Lagrange interpolator, a loss fitted to the decay of every partial ({@link LoopLoss}), and six
+ * equal first-order all-passes for stiffness, whose coefficient is found so that a high partial
+ * falls where the stiffness puts it. The delay is then chosen so that the loop's phase at the
+ * fundamental is exactly one period: the error left is that of the interpolator, far below a cent.
+ * StringTest proves it.
  */
 public final class StringPatch {
-
-    /** Where the second decay time is met, in Hz. */
-    public static final double BRIGHT_HZ = 3500;
 
     /** The highest partial that a thumb leaves. */
     static final int PINCHED = 8;
@@ -44,6 +40,9 @@ public final class StringPatch {
     /** No partial is told nearer to half the sample rate, as a share of the whole. */
     private static final double HIGHEST_PARTIAL = 0.49;
 
+    /** No hand lies nearer to the nut, as a share of the sounding length from the bridge. */
+    private static final double MOST_EDGE = 0.9;
+
     private static final double STIFFNESS_FITTED_AT_HZ = 2000;
 
     /** Decay time of a string that a finger or the hand stops, in seconds; set by ear. */
@@ -64,11 +63,14 @@ public final class StringPatch {
     final int acrossDelay;
     final double[] acrossTaps = new double[TAPS];
     final double acrossGain;
-    final double lossGain;
-    final double lossPole;
+    final LoopLoss loss;
     final double allpass;
     final double pickAt;
     final double pickupAt;
+
+    /** Places of what lies on it, as a share of the sounding length from the bridge; or none. */
+    final double[] edges;
+
     final double dampedGain;
     final double hardness;
     final Damping under;
@@ -80,16 +82,16 @@ public final class StringPatch {
         delayFrames = wanted * (1 - PULLED * ACROSS_DETUNED);
         this.hz = b.hz;
         this.periodFrames = b.sampleRate / b.hz;
-        this.lossGain = b.gain;
-        this.lossPole = b.pole;
+        this.loss = b.loss;
+        this.edges = b.edges;
         this.allpass = allpass;
         this.delay = (int) Math.floor(delayFrames) - 2;
         lagrange(delayFrames - delay, taps);
         double across = delayFrames * (1 + ACROSS_DETUNED);
         this.acrossDelay = (int) Math.floor(across) - 2;
         lagrange(across - acrossDelay, acrossTaps);
-        double longer = Math.pow(10, 3 / (b.hz * b.decay) * (1 - 1 / ACROSS_LASTS));
-        this.acrossGain = Math.min(longer * lossGain, MOST_ACROSS);
+        double longer = Math.pow(10, b.firstFalls() / (20 * b.hz) * (1 - 1 / ACROSS_LASTS));
+        this.acrossGain = Math.min(longer * loss.gain, MOST_ACROSS);
         this.wound = b.wound;
         this.pickAt = b.pickAt;
         this.pickupAt = b.pickupAt;
@@ -108,14 +110,8 @@ public final class StringPatch {
      */
     double loopDelay(double atHz) {
         double w = 2 * Math.PI * atHz / sampleRate;
-        double delay =
-                (2 * Math.PI - lossPhase(lossPole, w) - ALLPASSES * allpassPhase(allpass, w)) / w;
+        double delay = (2 * Math.PI - loss.lag(w) - ALLPASSES * allpassPhase(allpass, w)) / w;
         return delay * (1 - PULLED * ACROSS_DETUNED);
-    }
-
-    /** Phase lag of the loss filter in radians. */
-    private static double lossPhase(double p, double w) {
-        return Math.atan2(p * Math.sin(w), 1 - p * Math.cos(w));
     }
 
     /** Phase lag of {@code (c + z⁻¹)/(1 + c·z⁻¹)} in radians. */
@@ -149,7 +145,12 @@ public final class StringPatch {
     /** Phase lag of one way around the loop in radians. */
     private double lag(double atHz, double delay) {
         double w = 2 * Math.PI * atHz / sampleRate;
-        return w * delay + lossPhase(lossPole, w) + ALLPASSES * allpassPhase(allpass, w);
+        return w * delay + loss.lag(w) + ALLPASSES * allpassPhase(allpass, w);
+    }
+
+    /** What is left after a frame of what swings at a frequency in Hz. */
+    public double left(double atHz) {
+        return Math.pow(loss.magnitude(2 * Math.PI * atHz / sampleRate), 1 / periodFrames);
     }
 
     /** Frequency in Hz of the first partial. */
@@ -181,7 +182,6 @@ public final class StringPatch {
                     "sample rate must be 22050 to 192000, not " + sampleRate);
         }
         Builder b = new Builder(model, fret, under, guitar, sampleRate);
-        b.fitLoss();
         double allpass = b.fitStiffness();
         return new StringPatch(b, allpass, b.delayFor(allpass));
     }
@@ -209,15 +209,15 @@ public final class StringPatch {
         final double sampleRate;
         final double hz;
         final double stiffness;
-        final double decay;
-        final double bright;
+        final double fall;
+        final double fallPerKhz;
+        final LoopLoss loss;
+        final double[] edges;
         final Damping under;
         final Guitar guitar;
         final double pickAt;
         final double pickupAt;
         final boolean wound;
-        double gain;
-        double pole;
 
         Builder(StringModel model, int fret, Damping under, Guitar guitar, double sampleRate) {
             this.sampleRate = sampleRate;
@@ -227,11 +227,17 @@ public final class StringPatch {
             this.under = under;
             this.wound = model.wound();
             this.guitar = guitar;
-            this.decay = Math.min(under.seconds, model.decaySeconds() * Math.pow(shortened, -0.6));
-            this.bright =
-                    Math.min(
-                            under.brightSeconds,
-                            model.brightSeconds() * Math.pow(shortened, -0.25));
+            this.fall = model.fall() * Math.pow(shortened, 0.6) + under.fall;
+            double perKhz = model.fallPerKhz() * (wound ? 1 : Math.pow(shortened, -0.4));
+            this.fallPerKhz = perKhz + under.fallPerKhz;
+            this.loss = LoopLoss.fitted(hz, fall, fallPerKhz, sampleRate);
+            this.edges =
+                    under == Damping.OPEN
+                            ? new double[0]
+                            : new double[] {
+                                Math.min(MOST_EDGE, under.at(under.far, shortened)),
+                                Math.min(MOST_EDGE, under.at(under.near, shortened))
+                            };
             double pick = guitar.pickAt() * (under == Damping.OPEN ? 1 : PALM_PICK);
             this.pickAt = Math.min(0.5, pick * shortened);
             this.pickupAt = folded(guitar.pickup().at * shortened);
@@ -243,26 +249,9 @@ public final class StringPatch {
             return p > 0.5 ? 1 - p : p;
         }
 
-        /** Bisects the pole so that the two decay times are met, then sets the gain. */
-        void fitLoss() {
-            double w0 = angular(hz);
-            double wh = angular(Math.max(BRIGHT_HZ, 2.5 * hz));
-            double g0 = Math.pow(10, -3 / (hz * decay));
-            double gh = Math.pow(10, -3 / (hz * Math.min(bright, decay * 0.95)));
-            double wanted = gh / g0;
-            double low = 0;
-            double high = 0.98;
-            for (int i = 0; i < 60; i++) {
-                double p = (low + high) / 2;
-                double ratio = magnitude(p, wh) / magnitude(p, w0);
-                if (ratio > wanted) {
-                    low = p;
-                } else {
-                    high = p;
-                }
-            }
-            pole = (low + high) / 2;
-            gain = g0 / magnitude(pole, w0);
+        /** How fast the first partial falls, in dB a second. */
+        double firstFalls() {
+            return fall + fallPerKhz * hz / 1000;
         }
 
         /**
@@ -278,7 +267,7 @@ public final class StringPatch {
             for (int i = 0; i < 60; i++) {
                 double c = (low + high) / 2;
                 double d = delayFor(c);
-                double phase = wn * d + lossPhase(pole, wn) + ALLPASSES * allpassPhase(c, wn);
+                double phase = wn * d + loss.lag(wn) + ALLPASSES * allpassPhase(c, wn);
                 if (d < TAPS || phase < 2 * Math.PI * n) {
                     low = c;
                 } else {
@@ -291,15 +280,11 @@ public final class StringPatch {
         /** Delay in frames that brings the loop's phase at the fundamental to one period. */
         double delayFor(double c) {
             double w = angular(hz);
-            return (2 * Math.PI - lossPhase(pole, w) - ALLPASSES * allpassPhase(c, w)) / w;
+            return (2 * Math.PI - loss.lag(w) - ALLPASSES * allpassPhase(c, w)) / w;
         }
 
         private double angular(double f) {
             return 2 * Math.PI * f / sampleRate;
-        }
-
-        private static double magnitude(double p, double w) {
-            return (1 - p) / Math.sqrt(1 - 2 * p * Math.cos(w) + p * p);
         }
     }
 }

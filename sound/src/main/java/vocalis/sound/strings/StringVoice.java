@@ -77,6 +77,7 @@ public final class StringVoice {
     private final Damper damper;
     private final Tension tension;
     private final Contact thumb;
+    private final Hand hand = new Hand();
     private final double[] lengths = new double[Plane.MOST_AHEAD];
 
     private StringPatch patch;
@@ -183,7 +184,7 @@ public final class StringVoice {
         boolean shorter = target.hz > patch.hz;
         gliding.glide(patch, target, frames);
         patch = target;
-        pickupFrames = pickupFrames();
+        stopped();
         if (tap > 0) {
             excitation.pluck(patch, TAP * tap, shorter ? TAP_AT : PULL_AT, 0.5);
         } else {
@@ -237,7 +238,7 @@ public final class StringVoice {
         if (!sounding) {
             clear();
             patch = open;
-            pickupFrames = pickupFrames();
+            stopped();
             sounding = true;
             free = true;
             excitation.never();
@@ -340,7 +341,13 @@ public final class StringVoice {
             tension.strike(force);
         }
         pick.letGo();
-        pickupFrames = pickupFrames();
+        stopped();
+    }
+
+    /** What hangs on where it is stopped. */
+    private void stopped() {
+        pickupFrames = Math.max(1, (int) Math.round(patch.pickupAt * patch.periodFrames));
+        hand.lie(patch);
     }
 
     /** The pick touches the string, and rests on it for {@link #CHOKE_SECONDS}. */
@@ -350,15 +357,11 @@ public final class StringVoice {
         if (!sounding) {
             clear();
             patch = p;
-            pickupFrames = pickupFrames();
+            stopped();
             sounding = true;
             choke = 1;
             excitation.never();
         }
-    }
-
-    private int pickupFrames() {
-        return Math.max(1, (int) Math.round(patch.pickupAt * patch.periodFrames));
     }
 
     private void clear() {
@@ -384,7 +387,10 @@ public final class StringVoice {
         boolean still = !gliding.moves() && !excitation.rubs() && !thumb.touches();
         boolean steady = pending == null && sounding && still && choke == 1;
         int sharper = tension.pulls() ? (int) (tension.share() * patch.periodFrames) + 1 : 0;
-        return steady ? Math.min(patch.delay, patch.acrossDelay) - sharper : 0;
+        if (!steady) {
+            return 0;
+        }
+        return hand.lies() ? Plane.MOST_AHEAD : Math.min(patch.delay, patch.acrossDelay) - sharper;
     }
 
     /**
@@ -399,6 +405,10 @@ public final class StringVoice {
      * followed by {@link #pickUp}.
      */
     void runAhead(double[] y, double[] ya, int n) {
+        if (hand.lies()) {
+            heldAhead(y, ya, n);
+            return;
+        }
         if (tension.pulls()) {
             sharpAhead(y, ya, n);
         } else {
@@ -410,12 +420,26 @@ public final class StringVoice {
         moved(y, ya, n);
     }
 
+    /** Under a hand what leaves the bridge is back before the stretch is over: frame by frame. */
+    private void heldAhead(double[] y, double[] heard, int n) {
+        StringPatch p = patch;
+        for (int i = 0; i < n; i++) {
+            int at = write + i;
+            double back = line.back(at - p.delay, p.taps, p.loss, p.loss.gain, p.allpass);
+            double v = back * damper.next() + excitation.next(bridge);
+            y[i] = Math.abs(v) < TINY ? 0 : v;
+            line.write(at, y[i]);
+            hand.scatter(line, at);
+            heard[i] = y[i] - COMB * line.at(at - pickupFrames);
+        }
+    }
+
     private void straightAhead(double[] y, double[] ya, int n) {
         StringPatch p = patch;
-        line.back(write - p.delay, p.taps, p.lossGain, p.lossPole, p.allpass, y, n);
+        line.back(write - p.delay, p.taps, p.loss, p.loss.gain, p.allpass, y, n);
         if (acrossShare != 0) {
             int read = write - p.acrossDelay;
-            across.back(read, p.acrossTaps, p.acrossGain, p.lossPole, p.allpass, ya, n);
+            across.back(read, p.acrossTaps, p.loss, p.acrossGain, p.allpass, ya, n);
         }
     }
 
@@ -426,12 +450,12 @@ public final class StringVoice {
             lengths[i] = p.delayFrames - tension.share() * p.periodFrames;
             tension.pass();
         }
-        line.follow(write, lengths, p.lossGain, p.lossPole, p.allpass, y, n);
+        line.follow(write, lengths, p.loss, p.loss.gain, p.allpass, y, n);
         if (acrossShare != 0) {
             for (int i = 0; i < n; i++) {
                 lengths[i] *= 1 + StringPatch.ACROSS_DETUNED;
             }
-            across.follow(write, lengths, p.acrossGain, p.lossPole, p.allpass, ya, n);
+            across.follow(write, lengths, p.loss, p.acrossGain, p.allpass, ya, n);
         }
     }
 
@@ -451,6 +475,10 @@ public final class StringVoice {
      * {@code out} what the pickup hears of it.
      */
     void pickUp(double[] y, double[] ya, double[] out, int from, int n) {
+        if (hand.lies()) {
+            pickUpHeld(y, ya, out, from, n);
+            return;
+        }
         int at = write;
         double most = line.write(at, y, n);
         double mostAcross = across.write(at, ya, n);
@@ -471,6 +499,17 @@ public final class StringVoice {
         watch(most, n);
     }
 
+    private void pickUpHeld(double[] y, double[] heard, double[] out, int from, int n) {
+        double most = 0;
+        for (int i = 0; i < n; i++) {
+            most = Math.max(most, Math.abs(y[i]));
+            out[from + i] += pick.silent() ? heard[i] : heard[i] + pick.next(pending != null);
+        }
+        write += n;
+        bridge = y[n - 1];
+        watch(most, n);
+    }
+
     private double sound(double others) {
         StringPatch p = patch;
         boolean moves = gliding.moves() || tension.pulls();
@@ -480,12 +519,12 @@ public final class StringVoice {
             double at = gliding.moves() ? gliding.next(p, excitation) : p.delayFrames;
             double sharper = at - tension.share() * p.periodFrames;
             tension.pass();
-            y = movingBack(line, sharper, p.lossGain);
+            y = movingBack(line, sharper, p.loss.gain);
             if (acrossShare != 0) {
                 ya = movingBack(across, sharper * (1 + StringPatch.ACROSS_DETUNED), p.acrossGain);
             }
         } else {
-            y = back(line, p.delay, p.taps, p.lossGain);
+            y = back(line, p.delay, p.taps, p.loss.gain);
             if (acrossShare != 0) {
                 ya = back(across, p.acrossDelay, p.acrossTaps, p.acrossGain);
             }
@@ -505,6 +544,7 @@ public final class StringVoice {
         }
         line.write(write, v);
         across.write(write, va);
+        hand.scatter(line, write);
         if (thumb.touches()) {
             thumb.scatter(line, write);
             thumb.scatter(across, write);
@@ -519,7 +559,7 @@ public final class StringVoice {
     }
 
     private double back(Plane plane, int frames, double[] taps, double gain) {
-        return plane.back(write - frames, taps, gain, patch.lossPole, patch.allpass);
+        return plane.back(write - frames, taps, patch.loss, gain, patch.allpass);
     }
 
     private double movingBack(Plane plane, double frames, double gain) {

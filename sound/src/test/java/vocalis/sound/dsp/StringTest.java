@@ -295,8 +295,8 @@ class StringTest {
         Guitar heavy = new Guitar(Pickup.BRIDGE, 0.15, 0.5, 1.2);
         assertThat(StringModel.electric(329.63, heavy).inharmonicity())
                 .isCloseTo(1.44 * StringModel.electric(329.63).inharmonicity(), within(1e-8));
-        assertThat(StringModel.electric(329.63, heavy).decaySeconds())
-                .isGreaterThan(StringModel.electric(329.63).decaySeconds());
+        assertThat(StringModel.electric(329.63, heavy).fall())
+                .isLessThan(StringModel.electric(329.63).fall());
     }
 
     /**

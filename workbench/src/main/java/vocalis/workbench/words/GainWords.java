@@ -18,8 +18,8 @@ import vocalis.workbench.playing.GainReadings;
 /** What gain makes of a voicing, in a guitarist's words. */
 public final class GainWords {
 
-    private static final double STEADY = 1.1;
-    private static final double SAID_BY_NUMBER = 1.2;
+    private static final double STEADY = 1.15;
+    private static final double SAID_BY_NUMBER = 1.25;
     private static final double ROUGH = 1.35;
     private static final double MUDDY = 0.27;
 

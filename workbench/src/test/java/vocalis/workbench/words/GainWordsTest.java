@@ -78,7 +78,10 @@ class GainWordsTest {
                 .contains(against);
     }
 
-    /** Fourths are about as steady under gain as power chords (players' experience). */
+    /**
+     * Fourths are about as steady under gain as power chords, the lowest least (players'
+     * experience, common practice).
+     */
     @ParameterizedTest
     @CsvSource({
         "x-x-2-2-x-x,9",
@@ -95,7 +98,7 @@ class GainWordsTest {
                         ground(Tone.GAIN),
                         Controls.USUAL,
                         new double[0]);
-        assertThat(a.growl()).as(shape).isLessThan(1.3);
+        assertThat(a.growl()).as(shape).isLessThan(shape.startsWith("x") ? 1.15 : 1.4);
     }
 
     @Test
