@@ -175,6 +175,7 @@ class ArchitectureTest {
                 .that()
                 .resideInAnyPackage(
                         "vocalis.sound.dsp..",
+                        "vocalis.sound.guitar..",
                         "vocalis.sound.strings..",
                         "vocalis.sound.noise..",
                         "vocalis.sound.amp..",
@@ -376,6 +377,7 @@ class ArchitectureTest {
                 .that()
                 .resideInAnyPackage(
                         "vocalis.sound.dsp..",
+                        "vocalis.sound.guitar..",
                         "vocalis.sound.strings..",
                         "vocalis.sound.noise..",
                         "vocalis.sound.amp..",

@@ -63,6 +63,10 @@ public final class Beside {
     private Beside() {}
 
     public static void main(String[] args) throws IOException {
+        if (args.length > 0 && args[0].equals("falls")) {
+            Falls.print();
+            return;
+        }
         boolean recorded = args.length == 0 || !args[0].equals("own");
         Ours ours = new Ours();
         System.out.printf(
@@ -97,7 +101,12 @@ public final class Beside {
     }
 
     private static double[] recorded(int midi, int program) throws IOException {
-        Recorded.Note note = new Recorded.Note(0.1, RINGS + 0.1, midi, VELOCITY);
+        return recorded(midi, program, RINGS);
+    }
+
+    /** A recorded note that is held for some seconds. */
+    static double[] recorded(int midi, int program, double seconds) throws IOException {
+        Recorded.Note note = new Recorded.Note(0.1, seconds + 0.1, midi, VELOCITY);
         return left(Recorded.of(List.of(note), program));
     }
 

@@ -64,6 +64,11 @@ final class Ours {
         return struck(amp, frets(midi), USUAL, Damping.OPEN, seconds, rest);
     }
 
+    /** The same under a palm. */
+    double[] muted(AmpSettings amp, int midi, Damping under, double seconds) {
+        return struck(amp, frets(midi), USUAL, under, seconds, 0.2);
+    }
+
     double[] struck(
             AmpSettings amp,
             int[] actions,

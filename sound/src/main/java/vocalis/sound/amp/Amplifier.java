@@ -4,7 +4,7 @@ import vocalis.sound.dsp.Biquad;
 import vocalis.sound.dsp.BiquadChain;
 import vocalis.sound.dsp.Halfband;
 import vocalis.sound.dsp.Shaper;
-import vocalis.sound.strings.Pickup;
+import vocalis.sound.guitar.Pickup;
 
 /**
  * A guitar amplifier in outline: the pickup's resonance, a noise gate, two asymmetric saturating

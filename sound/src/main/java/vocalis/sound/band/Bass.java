@@ -3,11 +3,11 @@ package vocalis.sound.band;
 import vocalis.sound.dsp.Biquad;
 import vocalis.sound.dsp.BiquadChain;
 import vocalis.sound.dsp.Shaper;
+import vocalis.sound.guitar.Guitar;
+import vocalis.sound.guitar.Pickup;
+import vocalis.sound.guitar.StringModel;
 import vocalis.sound.strings.Bridge;
 import vocalis.sound.strings.Damping;
-import vocalis.sound.strings.Guitar;
-import vocalis.sound.strings.Pickup;
-import vocalis.sound.strings.StringModel;
 import vocalis.sound.strings.StringPatch;
 import vocalis.sound.strings.StringVoice;
 

@@ -1,8 +1,8 @@
 package vocalis.sound.engine;
 
+import vocalis.sound.guitar.Guitar;
+import vocalis.sound.guitar.StringModel;
 import vocalis.sound.strings.Damping;
-import vocalis.sound.strings.Guitar;
-import vocalis.sound.strings.StringModel;
 import vocalis.sound.strings.StringPatch;
 
 /**

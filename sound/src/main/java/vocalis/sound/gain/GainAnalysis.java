@@ -14,14 +14,14 @@ import vocalis.sound.engine.StringBank;
  * What gain adds to a chord.
  *
  * <p>Design: the strings are rendered one by one and their partials measured as they stand 150 ms
- * after the stroke ({@link Source}); a test tone of these partials, sustained, goes through the
- * actual amplifier, and the lines of what comes out are compared with those that went in. Lines
- * that are no partial of any string but a simple combination of two fundamentals are ghosts;
- * others, from partials far up that stiffness has moved, are no notes and told together ({@link
- * Mixture}). Roughness after Plomp and Levelt (1965) and Sethares (1993) is reckoned over the lines
- * up to {@value #ROUGH_TO_HZ} Hz and down to {@value #ROUGH_FLOOR_DB} dB, in full from {@value
- * #ROUGH_EDGE_DB} dB over that, their amplitudes scaled to the whole sound's: one strong partial
- * more or less changes little.
+ * after the stroke ({@link Source}); a test tone of these partials, falling as the strings' do,
+ * goes through the actual amplifier, and the lines of what comes out are compared with those that
+ * went in. Lines that are no partial of any string but a simple combination of two fundamentals are
+ * ghosts; others, from partials far up that stiffness has moved, are no notes and told together
+ * ({@link Mixture}). Roughness after Plomp and Levelt (1965) and Sethares (1993) is reckoned over
+ * the lines up to {@value #ROUGH_TO_HZ} Hz and down to {@value #ROUGH_FLOOR_DB} dB, in full from
+ * {@value #ROUGH_EDGE_DB} dB over that, their amplitudes scaled to the whole sound's: one strong
+ * partial more or less changes little.
  */
 public final class GainAnalysis {
 

@@ -1,5 +1,8 @@
 package vocalis.sound.strings;
 
+import vocalis.sound.guitar.Guitar;
+import vocalis.sound.guitar.StringModel;
+
 /**
  * The coefficients of one string stopped at one fret: everything that {@link StringVoice} needs and
  * nothing that takes time to compute. Immutable; built off the audio thread.
@@ -240,7 +243,7 @@ public final class StringPatch {
                             };
             double pick = guitar.pickAt() * (under == Damping.OPEN ? 1 : PALM_PICK);
             this.pickAt = Math.min(0.5, pick * shortened);
-            this.pickupAt = folded(guitar.pickup().at * shortened);
+            this.pickupAt = folded(guitar.pickup().position() * shortened);
         }
 
         /** A place past the middle lacks the same partials as its mirror image. */

@@ -88,19 +88,7 @@ public final class StringVoice {
     private int quietFrames;
     private double bridge;
 
-    private StringPatch pending;
-    private double pendingVelocity;
-    private double pendingCents;
-
-    /** What is done to the string before the pick has reached it waits until it has. */
-    private double waitingBend;
-
-    private int waitingFrames;
-    private double waitingShake;
-    private double waitingHz;
-    private int waitingPinch;
-    private boolean pendingUp;
-    private int pendingDelay;
+    private final Coming coming = new Coming();
     private double choke = 1;
 
     private int pickupFrames;
@@ -143,14 +131,7 @@ public final class StringVoice {
      */
     public void pluck(
             StringPatch stopped, double velocity, double cents, int delayFrames, boolean up) {
-        pending = stopped;
-        pendingVelocity = velocity;
-        pendingCents = cents;
-        waitingFrames = 0;
-        waitingShake = 0;
-        waitingPinch = 0;
-        pendingDelay = delayFrames;
-        pendingUp = up;
+        coming.set(stopped, velocity, cents, delayFrames, up);
         pick.silence();
     }
 
@@ -194,9 +175,8 @@ public final class StringVoice {
 
     /** Draws the string to a number of cents above its fret over some frames. */
     public void bend(double cents, int frames) {
-        if (pending != null) {
-            waitingBend = cents;
-            waitingFrames = Math.max(1, frames);
+        if (coming.waits()) {
+            coming.bend(cents, frames);
             return;
         }
         gliding.bend(patch, cents, frames);
@@ -209,9 +189,8 @@ public final class StringVoice {
 
     /** Shakes the string up to some cents, so many times a second. */
     public void vibrato(double cents, double hz) {
-        if (pending != null) {
-            waitingShake = cents;
-            waitingHz = hz;
+        if (coming.waits()) {
+            coming.shake(cents, hz);
             return;
         }
         gliding.shake(patch, cents, hz);
@@ -227,12 +206,12 @@ public final class StringVoice {
         if (partial < 2 || partial > StringPatch.PINCHED) {
             throw new IllegalArgumentException("a thumb leaves partial 2 to 8, not " + partial);
         }
-        waitingPinch = pending == null ? 0 : partial;
+        coming.pinch = coming.waits() ? partial : 0;
     }
 
     /** Leaves the string undamped, open, to answer what the others do. */
     public void free(StringPatch open) {
-        if (pending != null || free) {
+        if (coming.waits() || free) {
             return;
         }
         if (!sounding) {
@@ -247,7 +226,7 @@ public final class StringVoice {
 
     /** Lays a finger on the string: it dies within about a tenth of a second. */
     public void damp() {
-        pending = null;
+        coming.clear();
         free = false;
         if (sounding) {
             damper.damp(patch.dampedGain);
@@ -256,13 +235,13 @@ public final class StringVoice {
 
     /** Stops at once, without a fade; for a reset only. */
     public void reset() {
-        pending = null;
+        coming.clear();
         clear();
     }
 
     /** Whether anything is left to hear or to come. */
     public boolean active() {
-        return sounding || pending != null;
+        return sounding || coming.waits();
     }
 
     /** What the string puts on the bridge, from the frame rendered last. */
@@ -283,15 +262,15 @@ public final class StringVoice {
      * @param others sum of what the other strings put on the bridge
      */
     public double next(double others) {
-        if (pending != null) {
+        if (coming.waits()) {
             prepare();
         }
         return sounding ? sound(others) : 0;
     }
 
     private void prepare() {
-        if (pendingDelay > 0) {
-            pendingDelay--;
+        if (coming.delay > 0) {
+            coming.delay--;
             return;
         }
         if (pick.silent()) {
@@ -305,36 +284,33 @@ public final class StringVoice {
 
     private void start() {
         clear();
-        patch = pending;
-        pending = null;
+        patch = coming.patch;
+        coming.clear();
         sounding = true;
-        if (pendingCents != 0) {
-            gliding.stay(patch, pendingCents);
+        if (coming.cents != 0) {
+            gliding.stay(patch, coming.cents);
         }
-        if (waitingFrames == 1) {
-            gliding.stand(waitingBend);
+        if (coming.bendFrames == 1) {
+            gliding.stand(coming.bend);
         }
-        if (waitingFrames > 0) {
-            bend(waitingBend, waitingFrames);
+        if (coming.bendFrames > 0) {
+            bend(coming.bend, coming.bendFrames);
         }
-        if (waitingShake != 0) {
-            vibrato(waitingShake, waitingHz);
+        if (coming.shake != 0) {
+            vibrato(coming.shake, coming.shakeHz);
         }
-        waitingFrames = 0;
-        waitingShake = 0;
-        int partial = waitingPinch;
-        waitingPinch = 0;
+        int partial = coming.pinch;
         double spread = 1 + FORCE_SPREAD * noise.next();
-        double force = force(pendingVelocity) * spread * (pendingUp ? UP_FORCE : 1);
+        double force = force(coming.velocity) * spread * (coming.up ? UP_FORCE : 1);
         double place =
-                patch.pickAt * (pendingUp ? UP_PLACE : 1) * (1 + PLACE_SPREAD * noise.next());
+                patch.pickAt * (coming.up ? UP_PLACE : 1) * (1 + PLACE_SPREAD * noise.next());
         if (partial > 0) {
             thumb.touch(patch, partial);
             place = Contact.pickedAt(patch, partial);
             force *= Contact.HARDER;
         }
         double at = Math.max(0.02, Math.min(0.5, place));
-        excitation.pluck(patch, force, at, pendingUp ? UP_BRIGHT * force : force);
+        excitation.pluck(patch, force, at, coming.up ? UP_BRIGHT * force : force);
         boolean open = patch.under == Damping.OPEN;
         acrossShare = open ? ACROSS * (1 + ACROSS_SPREAD * noise.next()) : 0;
         if (open) {
@@ -352,8 +328,8 @@ public final class StringVoice {
 
     /** The pick touches the string, and rests on it for {@link #CHOKE_SECONDS}. */
     private void touch() {
-        StringPatch p = pending;
-        pick.touch(p, force(pendingVelocity), pendingUp);
+        StringPatch p = coming.patch;
+        pick.touch(p, force(coming.velocity), coming.up);
         if (!sounding) {
             clear();
             patch = p;
@@ -385,7 +361,7 @@ public final class StringVoice {
      */
     int mayRunAhead() {
         boolean still = !gliding.moves() && !excitation.rubs() && !thumb.touches();
-        boolean steady = pending == null && sounding && still && choke == 1;
+        boolean steady = !coming.waits() && sounding && still && choke == 1;
         int sharper = tension.pulls() ? (int) (tension.share() * patch.periodFrames) + 1 : 0;
         if (!steady) {
             return 0;
@@ -485,7 +461,7 @@ public final class StringVoice {
         int comb = at - pickupFrames;
         for (int i = 0; i < n; i++) {
             double heard = y[i] + ya[i] - COMB * (line.at(comb + i) + across.at(comb + i));
-            out[from + i] += pick.silent() ? heard : heard + pick.next(pending != null);
+            out[from + i] += pick.silent() ? heard : heard + pick.next(coming.waits());
         }
         write = at + n;
         bridge = y[n - 1];
@@ -503,7 +479,7 @@ public final class StringVoice {
         double most = 0;
         for (int i = 0; i < n; i++) {
             most = Math.max(most, Math.abs(y[i]));
-            out[from + i] += pick.silent() ? heard[i] : heard[i] + pick.next(pending != null);
+            out[from + i] += pick.silent() ? heard[i] : heard[i] + pick.next(coming.waits());
         }
         write += n;
         bridge = y[n - 1];
@@ -555,7 +531,7 @@ public final class StringVoice {
         write++;
         bridge = v;
         watch(v, 1);
-        return out * Math.max(0, choke) + pick.next(pending != null);
+        return out * Math.max(0, choke) + pick.next(coming.waits());
     }
 
     private double back(Plane plane, int frames, double[] taps, double gain) {

@@ -14,10 +14,10 @@ import vocalis.sound.amp.AmpSettings;
 import vocalis.sound.engine.Engine;
 import vocalis.sound.engine.Program;
 import vocalis.sound.engine.ProgramBuilder;
+import vocalis.sound.guitar.Guitar;
+import vocalis.sound.guitar.Pickup;
+import vocalis.sound.guitar.StringModel;
 import vocalis.sound.strings.Damping;
-import vocalis.sound.strings.Guitar;
-import vocalis.sound.strings.Pickup;
-import vocalis.sound.strings.StringModel;
 import vocalis.sound.strings.StringPatch;
 import vocalis.sound.strings.StringVoice;
 

@@ -10,9 +10,9 @@ import vocalis.sound.amp.AmpSettings;
 import vocalis.sound.band.Bass;
 import vocalis.sound.band.Kit;
 import vocalis.sound.band.Piece;
+import vocalis.sound.guitar.Guitar;
+import vocalis.sound.guitar.Pickup;
 import vocalis.sound.strings.Damping;
-import vocalis.sound.strings.Guitar;
-import vocalis.sound.strings.Pickup;
 
 /** Bass, kit, click and the second guitar; programs and what they refuse. */
 class BandEngineTest {

@@ -7,6 +7,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import vocalis.sound.guitar.Guitar;
+import vocalis.sound.guitar.StringModel;
 
 /** How fast the partials of a string fall: by the filter in its loop, and under a hand. */
 class LossTest {

@@ -13,7 +13,7 @@ import vocalis.core.voicing.Voicing;
 import vocalis.sound.amp.AmpSettings;
 import vocalis.sound.gain.GainAnalysis;
 import vocalis.sound.gain.GainReading;
-import vocalis.sound.strings.Guitar;
+import vocalis.sound.guitar.Guitar;
 
 /**
  * What gain makes of voicings, beside the plain power chord on the same root. Remembers what it

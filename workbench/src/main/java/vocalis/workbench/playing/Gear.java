@@ -8,9 +8,9 @@ import vocalis.core.score.Manner;
 import vocalis.core.theory.Pitch;
 import vocalis.sound.amp.AmpSettings;
 import vocalis.sound.amp.Cabinet;
+import vocalis.sound.guitar.Guitar;
+import vocalis.sound.guitar.Pickup;
 import vocalis.sound.strings.Damping;
-import vocalis.sound.strings.Guitar;
-import vocalis.sound.strings.Pickup;
 
 /** The guitar, its strings and the amplifier that a ground and a mix ask for. */
 public final class Gear {

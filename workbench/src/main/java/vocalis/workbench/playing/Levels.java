@@ -26,8 +26,8 @@ import vocalis.sound.engine.Rig;
 import vocalis.sound.engine.Sample;
 import vocalis.sound.engine.Settings;
 import vocalis.sound.engine.StringBank;
+import vocalis.sound.guitar.Guitar;
 import vocalis.sound.strings.Damping;
-import vocalis.sound.strings.Guitar;
 
 /**
  * Gains that bring voicings and riffs to one loudness (ITU-R BS.1770) measured after the amplifier,

@@ -11,7 +11,7 @@ import vocalis.core.theory.Pitch;
 import vocalis.sound.engine.Rig;
 import vocalis.sound.engine.Settings;
 import vocalis.sound.engine.StringBank;
-import vocalis.sound.strings.Guitar;
+import vocalis.sound.guitar.Guitar;
 
 /**
  * The engine's settings for a ground: patches, amplifiers, places and levels. Immutable; banks of

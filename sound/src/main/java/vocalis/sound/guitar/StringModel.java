@@ -1,4 +1,4 @@
-package vocalis.sound.strings;
+package vocalis.sound.guitar;
 
 /**
  * What a string is made of, as far as its sound goes. How fast its partials fall was measured on

@@ -1,4 +1,4 @@
-package vocalis.sound.strings;
+package vocalis.sound.guitar;
 
 import java.util.Objects;
 

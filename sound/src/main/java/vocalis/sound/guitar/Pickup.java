@@ -1,4 +1,4 @@
-package vocalis.sound.strings;
+package vocalis.sound.guitar;
 
 /**
  * Where the strings are picked up, and what hangs on the coil. Its place leaves out partials; coil,

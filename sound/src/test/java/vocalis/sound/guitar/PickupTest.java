@@ -1,4 +1,4 @@
-package vocalis.sound.strings;
+package vocalis.sound.guitar;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
