@@ -63,10 +63,6 @@ public final class Beside {
     private Beside() {}
 
     public static void main(String[] args) throws IOException {
-        if (args.length > 0 && args[0].equals("falls")) {
-            Falls.print();
-            return;
-        }
         boolean recorded = args.length == 0 || !args[0].equals("own");
         Ours ours = new Ours();
         System.out.printf(

@@ -13,7 +13,7 @@ import vocalis.sound.strings.Damping;
  * beside the muted one: what the strings' losses were fitted to. A partial's level is taken by a
  * Hann window every 50 ms (10 under a palm) and a straight line laid through it.
  */
-final class Falls {
+public final class Falls {
 
     private static final double RATE = 48_000;
     private static final int LOWEST = 40;
@@ -27,7 +27,7 @@ final class Falls {
     /** A partial, and by how many dB a second it falls. */
     private record Fall(double hz, double db) {}
 
-    static void print() throws IOException {
+    public static void main(String[] args) throws IOException {
         for (String who : List.of("26", "27", "ours")) {
             for (int low = LOWEST; low < HIGHEST; low += 9) {
                 List<Fall> all = new ArrayList<>();

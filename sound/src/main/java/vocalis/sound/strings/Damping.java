@@ -2,12 +2,12 @@ package vocalis.sound.strings;
 
 /**
  * What lies on a string while it is struck, from nothing to a hand that leaves no pitch: soft edges
- * that touch it in two places ({@link Junction}), and flesh in which the waves are lost besides.
- * Places are common practice with no source: a palm on the bridge saddles reaches two to seven
- * centimetres over the string, two fingers of the fretting hand lie where they would stop it. What
- * the lightest takes is that of the muted guitar of a general MIDI sound font (FluidR3 GM, program
- * 28): its first four partials on a low E fall by 13, 55, 110 and some 120 dB a second, as the
- * square of their number at first, which is what an edge near the bridge does.
+ * that touch it in two places (junctions), and flesh in which the waves are lost besides. Places
+ * are common practice with no source: a palm on the bridge saddles reaches two to seven centimetres
+ * over the string, two fingers of the fretting hand lie where they would stop it. What the lightest
+ * takes is that of the muted guitar of a general MIDI sound font (FluidR3 GM, program 28): its
+ * first four partials on a low E fall by 13, 55, 110 and some 120 dB a second, as the square of
+ * their number at first, which is what an edge near the bridge does.
  */
 public enum Damping {
     /** Nothing: the string's own decay. */
@@ -19,14 +19,17 @@ public enum Damping {
     /** The palm pressed on, away from the bridge. */
     HEAVY(0.1, 0.06, 0.2, 90, 250, 0.05),
     /** Fingers lie across the string: a knock with hardly a pitch. */
-    DEAD(0.70, 0.62, Junction.MATCHED, 500, 200, 0.11);
+    DEAD(0.70, 0.62, Damping.MATCHED, 500, 200, 0.11);
+
+    /** A load that takes as much as it can, as soft flesh does. */
+    static final double MATCHED = 0.5;
 
     /** The two edges, as a share of the open string from the bridge; 0 where nothing lies. */
     final double far;
 
     final double near;
 
-    /** What each edge takes of the movement there, 0 to {@link Junction#MATCHED}. */
+    /** What each edge takes of the movement there, 0 to {@link #MATCHED}. */
     final double share;
 
     /** How much faster partials fall, in dB a second, and for each kHz of their frequency. */

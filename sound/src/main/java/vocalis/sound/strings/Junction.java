@@ -16,9 +16,6 @@ package vocalis.sound.strings;
  */
 final class Junction {
 
-    /** A load that takes as much as it can, as soft flesh does. */
-    static final double MATCHED = 0.5;
-
     /** Nearer to the bridge than this, there and back, the line is read before it is touched. */
     private static final double LEAST_FRAMES = 8;
 
@@ -37,7 +34,7 @@ final class Junction {
         near = Math.max(1, (int) Math.floor((delayFrames - apart) / 2));
         far = near + (int) Math.floor(apart);
         between = apart - Math.floor(apart);
-        share = MATCHED;
+        share = Damping.MATCHED;
     }
 
     /**
@@ -48,7 +45,7 @@ final class Junction {
      * @param delayFrames of the line
      * @param periodFrames of the whole loop
      * @param place share of the length from the bridge, 0 to 1
-     * @param takes what of the movement there it takes, 0 to {@link #MATCHED}
+     * @param takes what of the movement there it takes, 0 to {@link Damping#MATCHED}
      */
     void lieAt(double delayFrames, double periodFrames, double place, double takes) {
         double nearest = (periodFrames - delayFrames + LEAST_FRAMES) / periodFrames;
