@@ -112,6 +112,7 @@ class ArchitectureTest {
                 "vocalis.sound",
                 "dsp",
                 "noise",
+                "guitar",
                 "strings",
                 "amp",
                 "band",
