@@ -5,9 +5,10 @@ package vocalis.sound.strings;
  * that touch it in two places (junctions), and flesh in which the waves are lost besides. Places
  * are common practice with no source: a palm on the bridge saddles reaches two to seven centimetres
  * over the string, two fingers of the fretting hand lie where they would stop it. What the lightest
- * takes is that of the muted guitar of a general MIDI sound font (FluidR3 GM, program 28): its
- * first four partials on a low E fall by 13, 55, 110 and some 120 dB a second, as the square of
- * their number at first, which is what an edge near the bridge does.
+ * takes was chosen beside the muted guitar of a general MIDI sound font (FluidR3 GM, program 28):
+ * its first three partials on a low E fall by 13, 55 and 110 dB a second, as the square of their
+ * number, which is what an edge near the bridge does. What the other two take was chosen by how
+ * chugs stand apart under gain.
  */
 public enum Damping {
     /** Nothing: the string's own decay. */
