@@ -82,14 +82,7 @@ public final class Ear {
     public Ear(Fretboard board, double a4Hz, Hand hand, Catalogue catalogue, Optional<Key> key) {
         this.board = board;
         this.a4Hz = a4Hz;
-        grips =
-                new LikelyGrips(
-                        board,
-                        hand,
-                        catalogue,
-                        key,
-                        Plucks.sounds(board, a4Hz),
-                        Plucks.muted(board, a4Hz));
+        grips = new LikelyGrips(board, hand, catalogue, key, Plucks.sounds(board, a4Hz));
     }
 
     /** The strokes of a take by time; each is likelier to be where the hand was before. */

@@ -97,7 +97,6 @@ final class LikelyGrips {
     private final Fretboard board;
     private final Hand hand;
     private final StringSounds sounds;
-    private final StringSounds muted;
     private final List<Usual> usual;
     private final Set<Shape> known = new HashSet<>();
 
@@ -106,12 +105,10 @@ final class LikelyGrips {
             Hand hand,
             Catalogue catalogue,
             Optional<Key> key,
-            StringSounds sounds,
-            StringSounds muted) {
+            StringSounds sounds) {
         this.board = board;
         this.hand = hand;
         this.sounds = sounds;
-        this.muted = muted;
         usual = USUAL.of(new For(board, hand, key), f -> all(f, catalogue));
         usual.forEach(u -> known.add(u.shape()));
     }
@@ -181,13 +178,8 @@ final class LikelyGrips {
      * @param stopped whether a hand stops the sound at once: one note is then one string
      */
     Read of(HeardNotes heard, Optional<Shape> before, boolean stopped) {
-        ShapeFit fit = fit(heard, stopped);
+        ShapeFit fit = new ShapeFit(sounds, sounds.power(heard.lines(), heard.cents()));
         return of(heard, before, stopped, new Fit(fit::rough, fit::cost));
-    }
-
-    private ShapeFit fit(HeardNotes heard, boolean stopped) {
-        StringSounds of = stopped ? muted : sounds;
-        return new ShapeFit(of, of.power(heard.lines(), heard.cents()));
     }
 
     /**
@@ -213,7 +205,7 @@ final class LikelyGrips {
             ToDoubleFunction<Shape> held = s -> odds.applyAsDouble(s) + work(s);
             return of(heard, before, stopped, new Fit(odds, held));
         }
-        ShapeFit fit = fit(heard, stopped);
+        ShapeFit fit = new ShapeFit(sounds, sounds.power(heard.lines(), heard.cents()));
         Fit both =
                 new Fit(
                         s -> BESIDE_LINES * odds.applyAsDouble(s) + fit.rough(s),

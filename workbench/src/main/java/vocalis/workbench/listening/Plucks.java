@@ -9,38 +9,29 @@ import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
 import vocalis.core.theory.Key;
 import vocalis.sound.engine.Engine;
-import vocalis.sound.engine.ProgramBuilder;
 import vocalis.sound.engine.Sample;
 import vocalis.sound.gain.Line;
 import vocalis.sound.listen.Dictionary;
 import vocalis.sound.listen.StringSounds;
 import vocalis.sound.listen.Take;
-import vocalis.sound.strings.Damping;
-import vocalis.sound.strings.StringVoice;
 import vocalis.workbench.playing.OfflineRender;
 import vocalis.workbench.playing.Player;
 
 /** Single notes of a neck as our own strings have them through a clean amplifier, remembered. */
 public final class Plucks {
 
-    private static final int REMEMBERED = 6;
-    private static final int MOST_LINES = 2500;
+    private static final int REMEMBERED = 4;
+    private static final int MOST_LINES = 1500;
     private static final int HIGHEST_FRET = 19;
-    private static final long TICKS = 960;
 
-    private record Asked(Fretboard board, double a4Hz, Damping under) {
-
-        Asked(Fretboard board, double a4Hz) {
-            this(board, a4Hz, Damping.OPEN);
-        }
-    }
+    private record Asked(Fretboard board, double a4Hz) {}
 
     private static final Memory<Asked, Dictionary> KNOWN = new Memory<>(REMEMBERED);
 
     private static final Memory<Asked, StringSounds> STRINGS = new Memory<>(REMEMBERED);
 
     /** A string struck alone; strings that tunings have in common are rendered once. */
-    private record Struck(int string, int openMidi, int fret, double a4Hz, Damping under) {}
+    private record Struck(int string, int openMidi, int fret, double a4Hz) {}
 
     private static final Memory<Struck, List<Line>> LINES = new Memory<>(MOST_LINES);
 
@@ -51,19 +42,11 @@ public final class Plucks {
         return STRINGS.of(new Asked(board, a4Hz), Plucks::strings);
     }
 
-    /** The same under the usual palm: near the bridge it takes partials away one by one. */
-    public static StringSounds muted(Fretboard board, double a4Hz) {
-        return STRINGS.of(new Asked(board, a4Hz, Damping.HALF), Plucks::strings);
-    }
-
     private static StringSounds strings(Asked asked) {
         Fretboard board = asked.board();
         Ground ground = clean(asked);
         return new StringSounds(
-                board.strings(),
-                board.frets(),
-                asked.a4Hz(),
-                (s, f) -> pluck(ground, s, f, asked.under()));
+                board.strings(), board.frets(), asked.a4Hz(), (s, f) -> pluck(ground, s, f));
     }
 
     private static Ground clean(Asked asked) {
@@ -94,31 +77,24 @@ public final class Plucks {
         for (int s = board.strings() - 1; s >= 0; s--) {
             int fret = midi - board.midi(s, 0);
             if (fret >= 0 && fret <= board.frets()) {
-                return pluck(ground, s, fret, Damping.OPEN);
+                return pluck(ground, s, fret);
             }
         }
         throw new IllegalArgumentException(midi + " lies on no string");
     }
 
-    private static List<Line> pluck(Ground ground, int string, int fret, Damping under) {
+    private static List<Line> pluck(Ground ground, int string, int fret) {
         return LINES.of(
-                new Struck(string, ground.board().midi(string, 0), fret, ground.a4Hz(), under),
-                s -> Dictionary.lines(rendered(ground, string, fret, under)));
+                new Struck(string, ground.board().midi(string, 0), fret, ground.a4Hz()),
+                s -> Dictionary.lines(rendered(ground, string, fret)));
     }
 
-    private static Take rendered(Ground ground, int string, int fret, Damping under) {
+    private static Take rendered(Ground ground, int string, int fret) {
         int[] frets = new int[ground.board().strings()];
         Arrays.fill(frets, -1);
         frets[string] = fret;
         Engine engine = OfflineRender.engine(ground, Mix.ALONE, 120);
-        if (under == Damping.OPEN) {
-            engine.hear(Sample.of(frets));
-        } else {
-            ProgramBuilder one = new ProgramBuilder(TICKS, TICKS, frets.length);
-            engine.publish(
-                    one.strike(0, 0, frets, StringVoice.USUAL_VELOCITY, under, true).build());
-            engine.play(0);
-        }
+        engine.hear(new Sample(frets, new double[0], 1, new int[0]));
         int frames = (int) (Dictionary.PLUCK_SECONDS * Player.RATE);
         float[] stereo = new float[2 * frames];
         engine.render(stereo, frames);
