@@ -75,8 +75,9 @@ public final class Amplifier {
     private final Shaper second;
     private final BiquadChain between;
     private final double[] once = new double[BLOCK];
-    private final double[] twice = new double[2 * BLOCK];
-    private final double[] four = new double[4 * BLOCK];
+    private final float[] single = new float[BLOCK];
+    private final float[] twice = new float[2 * BLOCK];
+    private final float[] four = new float[4 * BLOCK];
     private final double gateOpen;
     private final double gateShut;
     private final double gateRelease;
@@ -178,7 +179,10 @@ public final class Amplifier {
         before.process(once, n);
         strokes.follow(once, n);
         hold(n);
-        up1.up(once, n, twice);
+        for (int i = 0; i < n; i++) {
+            single[i] = (float) once[i];
+        }
+        up1.up(single, n, twice);
         if (hot) {
             up2.up(twice, 2 * n, four);
             saturate(four, 4 * n);
@@ -186,9 +190,10 @@ public final class Amplifier {
         } else {
             saturate(twice, 2 * n);
         }
-        down1.down(twice, n, once);
+        down1.down(twice, n, single);
         double drawn = 0;
         for (int i = 0; i < n; i++) {
+            once[i] = single[i];
             drawn += Math.abs(once[i]);
         }
         double settled = 1 - Math.exp(-n * sagRate);
@@ -197,7 +202,7 @@ public final class Amplifier {
         deliver(n);
     }
 
-    private void saturate(double[] x, int n) {
+    private void saturate(float[] x, int n) {
         first.process(x, n);
         between.process(x, n);
         second.process(x, n);

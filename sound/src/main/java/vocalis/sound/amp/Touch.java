@@ -63,23 +63,44 @@ final class Touch {
 
     /** Follows what the strings put in. */
     void follow(double[] x, int n) {
+        double l = low;
+        double h = high;
+        double v = level;
+        double a = now;
+        double r = ringing;
+        double s = struck;
+        double deepest = least;
         for (int i = 0; i < n; i++) {
             double loud = Math.abs(x[i]);
-            level += (loud > level ? rise : fall) * (loud - level);
-            now += (loud > now ? rise : stops) * (loud - now);
-            ringing += (loud > ringing ? rise : rings) * (loud - ringing);
-            low += top * (x[i] - low);
-            double bright = Math.abs(x[i] - low);
-            high += (bright > high ? topRise : topFall) * (bright - high);
-            least = Math.min(least, high);
-            struck *= forgets;
-            if (high > STROKE * least) {
-                least = high;
-                struck = level;
-            } else if (level > struck) {
-                struck = level;
+            v += way(loud - v, rise, fall);
+            a += way(loud - a, rise, stops);
+            r += way(loud - r, rise, rings);
+            l += top * (x[i] - l);
+            h += way(Math.abs(x[i] - l) - h, topRise, topFall);
+            deepest = Math.min(deepest, h);
+            s *= forgets;
+            if (h > STROKE * deepest) {
+                deepest = h;
+                s = v;
+            } else if (v > s) {
+                s = v;
             }
         }
+        low = l;
+        high = h;
+        level = v;
+        now = a;
+        ringing = r;
+        struck = s;
+        least = deepest;
+    }
+
+    /**
+     * A share of the way up or another of the way down, without asking which: for a sound that
+     * cannot be foretold.
+     */
+    private static double way(double way, double up, double down) {
+        return 0.5 * (up + down) * way + 0.5 * (up - down) * Math.abs(way);
     }
 
     /** The force of the last stroke, linear. */

@@ -47,6 +47,7 @@ public final class Bass {
     private final StringVoice voice;
     private final Bridge bridge;
     private final double[] still = new double[MOST];
+    private final float[] single = new float[MOST];
     private final Shaper curve = new Shaper(1.6, 0.1, MOST);
     private final BiquadChain round;
     private final BiquadChain bright;
@@ -129,7 +130,13 @@ public final class Bass {
     /** Writes {@code n} frames, at most {@value #MOST}. */
     public void render(double[] out, int n) {
         bridge.render(out, still, 0, n);
-        curve.process(out, n);
+        for (int i = 0; i < n; i++) {
+            single[i] = (float) out[i];
+        }
+        curve.process(single, n);
+        for (int i = 0; i < n; i++) {
+            out[i] = single[i];
+        }
         (picked ? bright : round).process(out, n);
         for (int i = 0; i < n; i++) {
             out[i] *= AFTER;

@@ -17,6 +17,15 @@ public final class Kit {
     private static final Piece[] PIECE = Piece.values();
     private static final int PIECES = PIECE.length;
     private static final double[] SECONDS = {0.26, 0.19, 0.05, 0.36, 0.03, 0.035, 0.3, 0.38, 1.5};
+    private static final int KICK = Piece.KICK.ordinal();
+    private static final int SNARE = Piece.SNARE.ordinal();
+    private static final int HAT = Piece.HAT.ordinal();
+    private static final int OPEN_HAT = Piece.OPEN_HAT.ordinal();
+    private static final int TOM_HIGH = Piece.TOM_HIGH.ordinal();
+    private static final int TOM_LOW = Piece.TOM_LOW.ordinal();
+    private static final int CRASH = Piece.CRASH.ordinal();
+    private static final int CLICK = Piece.CLICK.ordinal();
+    private static final int CLICK_ONE = Piece.CLICK_ONE.ordinal();
     private static final double SILENT = 1e-5;
 
     /**
@@ -97,7 +106,7 @@ public final class Kit {
      * @param velocity 0 to 1
      */
     public void strike(int piece, double velocity) {
-        boolean clicks = piece == Piece.CLICK.ordinal() || piece == Piece.CLICK_ONE.ordinal();
+        boolean clicks = piece == CLICK || piece == CLICK_ONE;
         int late = clicks ? 0 : hands.late();
         if (late == 0) {
             sound(piece, clicks ? velocity : hands.level(velocity));
@@ -131,12 +140,11 @@ public final class Kit {
         level[piece] = velocity;
         phase[piece] = 0;
         head(piece, velocity);
-        sweep = piece == Piece.KICK.ordinal() ? 1 : sweep;
-        boolean tom = piece == Piece.TOM_HIGH.ordinal() || piece == Piece.TOM_LOW.ordinal();
-        tomSweep = tom ? 1 : tomSweep;
-        body = piece == Piece.SNARE.ordinal() ? 1 : body;
-        if (piece == Piece.HAT.ordinal()) {
-            level[Piece.OPEN_HAT.ordinal()] *= 0.05;
+        sweep = piece == KICK ? 1 : sweep;
+        tomSweep = piece == TOM_HIGH || piece == TOM_LOW ? 1 : tomSweep;
+        body = piece == SNARE ? 1 : body;
+        if (piece == HAT) {
+            level[OPEN_HAT] *= 0.05;
         }
     }
 
@@ -192,50 +200,48 @@ public final class Kit {
         }
         double noise = chance.next();
         double y = 0;
-        double hats = level[Piece.HAT.ordinal()] + level[Piece.OPEN_HAT.ordinal()];
-        if (level[0] > SILENT) {
+        if (level[KICK] > SILENT) {
             sweep *= sweepFall;
-            y += 0.95 * level[0] * sine(0, 48 + 112 * sweep);
+            y += 0.95 * level[KICK] * sine(KICK, 48 + 112 * sweep);
             click *= clickFall;
             y += KICK_HEAD * kickHead.next() + BEATER * beater.next(click * noise);
+            level[KICK] *= fall[KICK];
         }
-        if (level[1] > SILENT) {
+        if (level[SNARE] > SILENT) {
             body *= bodyFall;
             double hiss = 0.42 * snareNoise.next(noise) + WIRES * wires.next(noise);
-            y += level[1] * (0.5 * body * sine(1, 188) + hiss) + SNARE_HEAD * snareHead.next();
+            y += level[SNARE] * (0.5 * body * sine(SNARE, 188) + hiss);
+            y += SNARE_HEAD * snareHead.next();
+            level[SNARE] *= fall[SNARE];
         }
+        double hats = level[HAT] + level[OPEN_HAT];
         if (hats > SILENT) {
             y += 0.3 * hats * hatNoise.next(noise);
+            level[HAT] *= fall[HAT];
+            level[OPEN_HAT] *= fall[OPEN_HAT];
         }
-        y += toms();
-        double crash = level[Piece.CRASH.ordinal()];
-        if (crash > SILENT) {
-            y += 0.28 * crash * crashNoise.next(noise);
+        if (level[TOM_HIGH] > SILENT || level[TOM_LOW] > SILENT) {
+            y += toms();
         }
-        step(Piece.KICK);
-        step(Piece.SNARE);
-        step(Piece.HAT);
-        step(Piece.OPEN_HAT);
-        step(Piece.TOM_HIGH);
-        step(Piece.TOM_LOW);
-        step(Piece.CRASH);
+        if (level[CRASH] > SILENT) {
+            y += 0.28 * level[CRASH] * crashNoise.next(noise);
+            level[CRASH] *= fall[CRASH];
+        }
         return y;
     }
 
     private double toms() {
         double y = 0;
         tomSweep *= tomFall;
-        if (level[Piece.TOM_HIGH.ordinal()] > SILENT) {
-            double hz = 128 * (1 + 0.35 * tomSweep);
-            y +=
-                    0.7 * level[Piece.TOM_HIGH.ordinal()] * sine(Piece.TOM_HIGH.ordinal(), hz)
-                            + TOM_HEADS * highHead.next();
+        if (level[TOM_HIGH] > SILENT) {
+            y += 0.7 * level[TOM_HIGH] * sine(TOM_HIGH, 128 * (1 + 0.35 * tomSweep));
+            y += TOM_HEADS * highHead.next();
+            level[TOM_HIGH] *= fall[TOM_HIGH];
         }
-        if (level[Piece.TOM_LOW.ordinal()] > SILENT) {
-            double hz = 82 * (1 + 0.35 * tomSweep);
-            y +=
-                    0.8 * level[Piece.TOM_LOW.ordinal()] * sine(Piece.TOM_LOW.ordinal(), hz)
-                            + TOM_HEADS * lowHead.next();
+        if (level[TOM_LOW] > SILENT) {
+            y += 0.8 * level[TOM_LOW] * sine(TOM_LOW, 82 * (1 + 0.35 * tomSweep));
+            y += TOM_HEADS * lowHead.next();
+            level[TOM_LOW] *= fall[TOM_LOW];
         }
         return y;
     }
@@ -243,20 +249,15 @@ public final class Kit {
     /** One frame of the click. */
     public double nextClick() {
         double y = 0;
-        if (level[Piece.CLICK.ordinal()] > SILENT) {
-            y += 0.6 * level[Piece.CLICK.ordinal()] * sine(Piece.CLICK.ordinal(), 1000);
+        if (level[CLICK] > SILENT) {
+            y += 0.6 * level[CLICK] * sine(CLICK, 1000);
+            level[CLICK] *= fall[CLICK];
         }
-        if (level[Piece.CLICK_ONE.ordinal()] > SILENT) {
-            y += 0.8 * level[Piece.CLICK_ONE.ordinal()] * sine(Piece.CLICK_ONE.ordinal(), 1500);
+        if (level[CLICK_ONE] > SILENT) {
+            y += 0.8 * level[CLICK_ONE] * sine(CLICK_ONE, 1500);
+            level[CLICK_ONE] *= fall[CLICK_ONE];
         }
-        step(Piece.CLICK);
-        step(Piece.CLICK_ONE);
         return y;
-    }
-
-    private void step(Piece piece) {
-        int p = piece.ordinal();
-        level[p] = level[p] > SILENT ? level[p] * fall[p] : 0;
     }
 
     private double sine(int piece, double hz) {

@@ -10,6 +10,9 @@ public final class Biquad {
     /** Flushed to zero; asked with one comparison, for the sign of a sound cannot be predicted. */
     private static final double TINY = 1e-18;
 
+    /** Coefficients that differ by less are the same: 240 dB under the sound. */
+    private static final double NOTHING = 1e-12;
+
     private final double b0;
     private final double b1;
     private final double b2;
@@ -70,6 +73,11 @@ public final class Biquad {
                 a + 1 + (a - 1) * c + root,
                 side * -2 * (a - 1 + (a + 1) * c),
                 a + 1 + (a - 1) * c - root);
+    }
+
+    /** Whether anything leaves it otherwise than it came. */
+    boolean changes() {
+        return Math.abs(b0 - 1) + Math.abs(b1 - a1) + Math.abs(b2 - a2) > NOTHING;
     }
 
     /** Writes b0, b1, b2, a1, a2 from an index on. */

@@ -22,6 +22,10 @@ public final class Limiter {
     private final double[] right = new double[LINE];
     private final TruePeak peakLeft = new TruePeak();
     private final TruePeak peakRight = new TruePeak();
+    private final float[] inLeft = new float[TruePeak.MOST];
+    private final float[] inRight = new float[TruePeak.MOST];
+    private final float[] overLeft = new float[TruePeak.MOST];
+    private final float[] overRight = new float[TruePeak.MOST];
     private int lineAt;
     private int sinceLoud = AHEAD;
     private final double[] needed = new double[AHEAD];
@@ -74,25 +78,37 @@ public final class Limiter {
         if (rests(stereo, offsetFrames, frames)) {
             return;
         }
-        for (int i = offsetFrames; i < offsetFrames + frames; i++) {
-            double l = stereo[2 * i];
-            double r = stereo[2 * i + 1];
-            double peak = Math.max(peakLeft.next(l, ceiling), peakRight.next(r, ceiling));
-            needed[at] = peak > ceiling ? ceiling / peak : 1;
-            sinceLoud = peak > ceiling ? 0 : Math.min(sinceLoud + 1, AHEAD);
-            double least = sinceLoud < AHEAD ? least() : 1;
-            recovering = least < recovering ? least : recovering + release * (least - recovering);
-            sum += recovering - held[at];
-            held[at] = recovering;
-            double gain = Math.min(1, sum / AHEAD);
-            left[lineAt] = l;
-            right[lineAt] = r;
-            at = at + 1 == AHEAD ? 0 : at + 1;
-            lineAt = lineAt + 1 == LINE ? 0 : lineAt + 1;
-            double outL = left[lineAt];
-            double outR = right[lineAt];
-            stereo[2 * i] = (float) (outL * gain);
-            stereo[2 * i + 1] = (float) (outR * gain);
+        for (int done = 0; done < frames; done += TruePeak.MOST) {
+            some(stereo, offsetFrames + done, Math.min(TruePeak.MOST, frames - done));
         }
+    }
+
+    private void some(float[] stereo, int from, int n) {
+        for (int i = 0; i < n; i++) {
+            inLeft[i] = stereo[2 * (from + i)];
+            inRight[i] = stereo[2 * (from + i) + 1];
+        }
+        peakLeft.peaks(inLeft, n, ceiling, overLeft);
+        peakRight.peaks(inRight, n, ceiling, overRight);
+        for (int i = 0; i < n; i++) {
+            double gain = gain(Math.max(overLeft[i], overRight[i]));
+            left[lineAt] = inLeft[i];
+            right[lineAt] = inRight[i];
+            lineAt = lineAt + 1 == LINE ? 0 : lineAt + 1;
+            stereo[2 * (from + i)] = (float) (left[lineAt] * gain);
+            stereo[2 * (from + i) + 1] = (float) (right[lineAt] * gain);
+        }
+    }
+
+    /** The gain of the frame that leaves as one with this peak comes in. */
+    private double gain(double peak) {
+        needed[at] = peak > ceiling ? ceiling / peak : 1;
+        sinceLoud = peak > ceiling ? 0 : Math.min(sinceLoud + 1, AHEAD);
+        double least = sinceLoud < AHEAD ? least() : 1;
+        recovering = least < recovering ? least : recovering + release * (least - recovering);
+        sum += recovering - held[at];
+        held[at] = recovering;
+        at = at + 1 == AHEAD ? 0 : at + 1;
+        return Math.min(1, sum / AHEAD);
     }
 }

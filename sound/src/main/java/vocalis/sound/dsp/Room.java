@@ -9,6 +9,9 @@ package vocalis.sound.dsp;
  */
 public final class Room {
 
+    /** Frames at a time, at most: fewer than the first reflection takes. */
+    public static final int MOST = 128;
+
     private static final int LINE = 8192;
     private static final int MASK = LINE - 1;
     private static final double SECONDS = 0.28;
@@ -19,6 +22,11 @@ public final class Room {
 
     private final double[] line = new double[LINE];
     private final double[][] tail = new double[TAIL_MS.length][LINE];
+    private final double[][] returned = new double[TAIL_MS.length][MOST];
+    private final double[] reflectedLeft = new double[MOST];
+    private final double[] reflectedRight = new double[MOST];
+    private final double[] past = new double[MOST];
+    private final double[] fed = new double[MOST];
     private final double[] dull = new double[TAIL_MS.length];
     private final int[] left;
     private final int[] right;
@@ -70,53 +78,90 @@ public final class Room {
      * Adds what the room gives back.
      *
      * @param in what is played into it, one channel
+     * @param n frames, up to {@link #MOST}
      * @param from gain at the first frame
      * @param to gain at the last
      */
     public void add(double[] in, float[] stereo, int offsetFrames, int n, double from, double to) {
         fill(in, n);
-        double[] past = line;
-        double[] t0 = tail[0];
-        double[] t1 = tail[1];
-        double[] t2 = tail[2];
-        double[] t3 = tail[3];
+        int at = write;
+        reflections(left, reflectedLeft, at, n);
+        reflections(right, reflectedRight, at, n);
+        for (int k = 0; k < tail.length; k++) {
+            copy(tail[k], at - delay[k], returned[k], n);
+        }
+        copy(line, at, fed, n);
+        tail(n);
+        for (int k = 0; k < tail.length; k++) {
+            paste(returned[k], tail[k], at, n);
+        }
+        write = at + n;
+        double g = from;
+        double step = (to - from) / n;
+        for (int i = 0; i < n; i++) {
+            g += step;
+            int f = 2 * (offsetFrames + i);
+            stereo[f] += (float) (g * reflectedLeft[i]);
+            stereo[f + 1] += (float) (g * reflectedRight[i]);
+        }
+    }
+
+    private void reflections(int[] frames, double[] to, int at, int n) {
+        java.util.Arrays.fill(to, 0, n, 0);
+        for (int k = 0; k < LEVELS.length; k++) {
+            copy(line, at - frames[k], past, n);
+            double level = LEVELS[k];
+            for (int i = 0; i < n; i++) {
+                to[i] += level * past[i];
+            }
+        }
+    }
+
+    /** What comes out of the four delays is heard, and mixed for their other ends. */
+    private void tail(int n) {
+        double[] t0 = returned[0];
+        double[] t1 = returned[1];
+        double[] t2 = returned[2];
+        double[] t3 = returned[3];
         double d0 = dull[0];
         double d1 = dull[1];
         double d2 = dull[2];
         double d3 = dull[3];
-        double g = from;
-        double step = (to - from) / n;
-        int at = write;
-        for (int i = 0; i < n; i++, at++) {
-            double l = 0;
-            double r = 0;
-            for (int k = 0; k < LEVELS.length; k++) {
-                l += LEVELS[k] * past[(at - left[k]) & MASK];
-                r += LEVELS[k] * past[(at - right[k]) & MASK];
-            }
-            d0 += pole * (t0[(at - delay[0]) & MASK] - d0);
-            d1 += pole * (t1[(at - delay[1]) & MASK] - d1);
-            d2 += pole * (t2[(at - delay[2]) & MASK] - d2);
-            d3 += pole * (t3[(at - delay[3]) & MASK] - d3);
+        for (int i = 0; i < n; i++) {
+            d0 += pole * (t0[i] - d0);
+            d1 += pole * (t1[i] - d1);
+            d2 += pole * (t2[i] - d2);
+            d3 += pole * (t3[i] - d3);
             double a = d0 + d1;
             double b = d0 - d1;
             double c = d2 + d3;
             double d = d2 - d3;
-            double feed = 0.5 * past[at & MASK];
-            t0[at & MASK] = feed + gain[0] * (a + c);
-            t1[at & MASK] = feed + gain[1] * (b + d);
-            t2[at & MASK] = -feed + gain[2] * (a - c);
-            t3[at & MASK] = feed + gain[3] * (b - d);
-            g += step;
-            int f = 2 * (offsetFrames + i);
-            stereo[f] += (float) (g * (l + 0.5 * (d0 + d2)));
-            stereo[f + 1] += (float) (g * (r + 0.5 * (d1 - d3)));
+            double feed = 0.5 * fed[i];
+            t0[i] = feed + gain[0] * (a + c);
+            t1[i] = feed + gain[1] * (b + d);
+            t2[i] = -feed + gain[2] * (a - c);
+            t3[i] = feed + gain[3] * (b - d);
+            reflectedLeft[i] += 0.5 * (d0 + d2);
+            reflectedRight[i] += 0.5 * (d1 - d3);
         }
-        write = at;
         dull[0] = d0;
         dull[1] = d1;
         dull[2] = d2;
         dull[3] = d3;
+    }
+
+    private static void copy(double[] ring, int from, double[] to, int n) {
+        int first = from & MASK;
+        int whole = Math.min(n, LINE - first);
+        System.arraycopy(ring, first, to, 0, whole);
+        System.arraycopy(ring, 0, to, whole, n - whole);
+    }
+
+    private static void paste(double[] from, double[] ring, int at, int n) {
+        int first = at & MASK;
+        int whole = Math.min(n, LINE - first);
+        System.arraycopy(from, 0, ring, first, whole);
+        System.arraycopy(from, whole, ring, 0, n - whole);
     }
 
     /** Writes what is played, without its lows and highs, in front of what was played before. */

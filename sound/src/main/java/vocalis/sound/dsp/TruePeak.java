@@ -18,8 +18,12 @@ public final class TruePeak {
     /** The most by which the peak between samples can pass the largest sample: the taps' sum. */
     private static final double MOST_OVER = mostOver();
 
-    private final double[] history = new double[2 * TAPS];
-    private int at;
+    /** Frames taken at a time, at most. */
+    static final int MOST = 128;
+
+    private final float[] line = new float[TAPS - 1 + MOST];
+    private final float[] shifted = new float[MOST];
+    private final float[][] between = new float[PHASES.length][MOST];
     private int sinceLoud = TAPS;
 
     private static double[][] phases() {
@@ -54,33 +58,53 @@ public final class TruePeak {
     }
 
     /**
-     * The same where only peaks above a floor matter: no sum is taken while no sample within reach
-     * is loud enough for one, and 0 is given.
+     * Takes some frames; gives for each the largest magnitude from the frame {@link #DELAY} before
+     * to the next. Where no sample within reach is loud enough for a peak above the floor, no sum
+     * is taken, and 0 is given.
+     *
+     * @param x frames, {@code n} of them, up to {@link #MOST}
+     * @param peaks where to
      */
-    double next(double x, double floor) {
-        sinceLoud = Math.abs(x) * MOST_OVER > floor ? 0 : sinceLoud + 1;
-        if (sinceLoud < TAPS) {
-            return next(x);
+    void peaks(float[] x, int n, double floor, float[] peaks) {
+        System.arraycopy(x, 0, line, TAPS - 1, n);
+        boolean loud = sinceLoud < TAPS;
+        for (int i = 0; i < n; i++) {
+            sinceLoud = Math.abs(x[i]) * MOST_OVER > floor ? 0 : sinceLoud + 1;
+            loud |= sinceLoud == 0;
         }
-        at = at == 0 ? TAPS - 1 : at - 1;
-        history[at] = x;
-        history[at + TAPS] = x;
-        return 0;
+        if (loud) {
+            largest(n, peaks);
+        } else {
+            java.util.Arrays.fill(peaks, 0, n, 0);
+        }
+        System.arraycopy(line, n, line, 0, TAPS - 1);
     }
 
-    /** Takes a frame; gives the largest magnitude from the frame {@link #DELAY} ago to the next. */
-    public double next(double x) {
-        at = at == 0 ? TAPS - 1 : at - 1;
-        history[at] = x;
-        history[at + TAPS] = x;
-        double peak = Math.abs(history[at + DELAY]);
-        for (double[] phase : PHASES) {
-            double y = 0;
-            for (int k = 0; k < TAPS; k++) {
-                y += phase[k] * history[at + k];
-            }
-            peak = Math.max(peak, Math.abs(y));
+    /** A tap over all frames at a time: loops that become vector instructions. */
+    private void largest(int n, float[] peaks) {
+        float[] a = between[0];
+        float[] b = between[1];
+        float[] c = between[2];
+        for (float[] y : between) {
+            java.util.Arrays.fill(y, 0, n, 0);
         }
-        return peak;
+        float[] x = shifted;
+        for (int k = 0; k < TAPS; k++) {
+            System.arraycopy(line, TAPS - 1 - k, x, 0, n);
+            add((float) PHASES[0][k], x, a, n);
+            add((float) PHASES[1][k], x, b, n);
+            add((float) PHASES[2][k], x, c, n);
+        }
+        System.arraycopy(line, TAPS - 1 - DELAY, x, 0, n);
+        for (int i = 0; i < n; i++) {
+            float ab = Math.max(Math.abs(a[i]), Math.abs(b[i]));
+            peaks[i] = Math.max(ab, Math.max(Math.abs(c[i]), Math.abs(x[i])));
+        }
+    }
+
+    private static void add(float tap, float[] x, float[] to, int n) {
+        for (int i = 0; i < n; i++) {
+            to[i] += tap * x[i];
+        }
     }
 }

@@ -445,20 +445,28 @@ public final class Engine implements Source {
         if (bassSounds) {
             bass.render(low, frames);
         }
+        double bassAt = bassGain;
+        double kitAt = kitGain;
+        double clickAt = clickGain;
+        double gain = from;
+        double step = (to - from) / frames;
         for (int i = 0; i < frames; i++) {
-            bassGain += SLEW * (set.bass() - bassGain);
-            kitGain += SLEW * (set.kit() - kitGain);
-            clickGain += SLEW * (set.click() - clickGain);
-            double y = bassSounds ? bassGain * low[i] : 0;
+            bassAt += SLEW * (set.bass() - bassAt);
+            kitAt += SLEW * (set.kit() - kitAt);
+            clickAt += SLEW * (set.click() - clickAt);
+            gain += step;
+            double y = bassSounds ? bassAt * low[i] : 0;
             if (kitSounds) {
-                y += kitGain * kit.next() + clickGain * kit.nextClick();
+                y += kitAt * kit.next() + clickAt * kit.nextClick();
+                into[i] += KIT_IN_ROOM * gain * y;
             }
-            double gained = y * (from + (to - from) * (i + 1) / frames);
-            into[i] += kitSounds ? KIT_IN_ROOM * gained : 0;
-            float v = (float) gained;
+            float v = (float) (gain * y);
             out[2 * (offset + i)] += v;
             out[2 * (offset + i) + 1] += v;
         }
+        bassGain = bassAt;
+        kitGain = kitAt;
+        clickGain = clickAt;
     }
 
     private void act(Settings set, int event) {

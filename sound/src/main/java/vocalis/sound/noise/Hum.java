@@ -21,42 +21,31 @@ public final class Hum {
     private static final double GOES_SECONDS = 0.25;
     private static final double SILENT = 1e-3;
 
-    private final double sampleRate;
     private final double comes;
     private final double goes;
     private final Noise noise;
-    private final Tone second;
-    private final Tone third;
+    private final double[] turn2;
+    private final double[] turn3;
+
+    /** Both sines, each turned on by a rotation a frame. */
+    private double re2 = SECOND;
+
+    private double im2;
+    private double re3 = THIRD;
+    private double im3;
     private double share;
 
     public Hum(double sampleRate, long seed) {
-        this.sampleRate = sampleRate;
         comes = 1 - Math.exp(-1 / (COMES_SECONDS * sampleRate));
         goes = Math.exp(-6.9 / (GOES_SECONDS * sampleRate));
         noise = Noise.of(seed, 0x50);
-        second = new Tone(SECOND_HZ, SECOND);
-        third = new Tone(THIRD_HZ, THIRD);
+        turn2 = turn(SECOND_HZ, sampleRate);
+        turn3 = turn(THIRD_HZ, sampleRate);
     }
 
-    /** A sine that turns on by a rotation a frame. */
-    private final class Tone {
-        private final double cos;
-        private final double sin;
-        private double re;
-        private double im;
-
-        Tone(double hz, double level) {
-            cos = Math.cos(2 * Math.PI * hz / sampleRate);
-            sin = Math.sin(2 * Math.PI * hz / sampleRate);
-            re = level;
-        }
-
-        double next() {
-            double was = re;
-            re = was * cos - im * sin;
-            im = was * sin + im * cos;
-            return im;
-        }
+    private static double[] turn(double hz, double sampleRate) {
+        double w = 2 * Math.PI * hz / sampleRate;
+        return new double[] {Math.cos(w), Math.sin(w)};
     }
 
     /** Whether anything is left of it. */
@@ -74,10 +63,32 @@ public final class Hum {
      * @param on whether the guitar is being played
      */
     public void add(double[] out, int n, boolean on) {
+        double c2 = turn2[0];
+        double s2 = turn2[1];
+        double c3 = turn3[0];
+        double s3 = turn3[1];
+        double x2 = re2;
+        double y2 = im2;
+        double x3 = re3;
+        double y3 = im3;
+        double keeps = on ? 1 - comes : goes;
+        double gets = on ? comes : 0;
+        double left = share;
         for (int i = 0; i < n; i++) {
-            share = on ? share + comes * (1 - share) : share * goes;
-            out[i] += share * (second.next() + third.next() + HISS * noise.next());
+            left = left * keeps + gets;
+            double was = x2;
+            x2 = was * c2 - y2 * s2;
+            y2 = was * s2 + y2 * c2;
+            was = x3;
+            x3 = was * c3 - y3 * s3;
+            y3 = was * s3 + y3 * c3;
+            out[i] += left * (y2 + y3 + HISS * noise.next());
         }
+        re2 = x2;
+        im2 = y2;
+        re3 = x3;
+        im3 = y3;
+        share = left;
         if (!on && share < SILENT) {
             silence();
         }

@@ -4,10 +4,10 @@ package vocalis.sound.strings;
  * The strings of one guitar on one bridge: each is moved by what the others put there.
  *
  * <p>Design: what comes back along a string now left the bridge a period ago, so for as many frames
- * as the shortest loop is long every string can run ahead alone; then the bridge ties them together
- * frame by frame, and they are picked up. That gives the same numbers as frame by frame, in tighter
- * loops. While a string is being struck or its pitch moves, all go frame by frame. One thread; no
- * allocation after construction.
+ * as the shortest loop is long every string can run ahead alone; then the bridge ties them
+ * together, and they are picked up. That gives what frame by frame gives, in tighter loops. While a
+ * string is being struck or its pitch moves, all go frame by frame. One thread; no allocation after
+ * construction.
  */
 public final class Bridge {
 
@@ -19,6 +19,9 @@ public final class Bridge {
     private final boolean[] answering;
     private final double[][] along;
     private final double[][] across;
+    private final double[] sum = new double[Plane.MOST_AHEAD];
+    private final double[] pushed = new double[Plane.MOST_AHEAD];
+    private final double[] own = new double[Plane.MOST_AHEAD];
     private int lively;
 
     /** A bridge under some strings. */
@@ -80,20 +83,46 @@ public final class Bridge {
         }
     }
 
-    /** What the strings do to each other over the bridge. */
+    /**
+     * What the strings do to each other over the bridge: each answers to what the others put on it
+     * a frame before. What it answers to their answers is left out: it lies 114 dB lower.
+     */
     private void tie(double[] air, double share, int from, int n) {
+        double before = 0;
+        for (int k = 0; k < lively; k++) {
+            before += live[k].bridge();
+        }
+        sum(n);
+        pushed[0] = before;
+        System.arraycopy(sum, 0, pushed, 1, n - 1);
         for (int i = 0; i < n; i++) {
-            double sum = 0;
-            for (int k = 0; k < lively; k++) {
-                sum += i == 0 ? live[k].bridge() : along[k][i - 1];
+            pushed[i] = StringVoice.COUPLING * (pushed[i] + share * air[from + i]);
+        }
+        for (int k = 0; k < lively; k++) {
+            if (answering[k]) {
+                answer(along[k], live[k].bridge(), n);
             }
-            double blown = share * air[from + i];
-            for (int k = 0; k < lively; k++) {
-                if (answering[k]) {
-                    double own = i == 0 ? live[k].bridge() : along[k][i - 1];
-                    along[k][i] -= StringVoice.COUPLING * (sum - own + blown);
-                }
+        }
+    }
+
+    private void sum(int n) {
+        System.arraycopy(along[0], 0, sum, 0, n);
+        for (int k = 1; k < lively; k++) {
+            double[] y = along[k];
+            for (int i = 0; i < n; i++) {
+                sum[i] += y[i];
             }
+        }
+    }
+
+    /** One string answers to all, without itself. */
+    private void answer(double[] y, double before, int n) {
+        double[] p = pushed;
+        double[] o = own;
+        System.arraycopy(y, 0, o, 1, n - 1);
+        o[0] = before;
+        for (int i = 0; i < n; i++) {
+            y[i] += StringVoice.COUPLING * o[i] - p[i];
         }
     }
 

@@ -25,6 +25,11 @@ final class Damper {
         return target != 1;
     }
 
+    /** Whether it changes nothing. */
+    boolean rests() {
+        return gain == 1 && target == 1;
+    }
+
     void clear() {
         gain = 1;
         target = 1;

@@ -87,6 +87,11 @@ final class Excitation {
         return friction != 0;
     }
 
+    /** Whether it gives nothing any more. */
+    boolean rests() {
+        return frame > frames + RESTS_AFTER && friction == 0;
+    }
+
     /** Nothing was plucked: the string lies there. */
     void never() {
         frame = NEVER;
@@ -109,7 +114,7 @@ final class Excitation {
         double pulse = 0;
         if (frame < frames) {
             pulse = frame < pulseFrames ? pulseHigh : pulseLow;
-        } else if (frame > frames + RESTS_AFTER && friction == 0) {
+        } else if (rests()) {
             return 0;
         }
         frame++;

@@ -17,9 +17,13 @@ public final class Plane {
     private static final int MASK = LINE - 1;
 
     private final double[] line = new double[LINE];
-    private final double[] ap = new double[StringPatch.ALLPASSES];
+
+    /** What went into each all-pass a frame ago, and what came out of the last. */
+    private final double[] ap = new double[StringPatch.ALLPASSES + 1];
+
     private final double[] stretch = new double[MOST_AHEAD + StringPatch.TAPS - 1];
     private final double[] taps = new double[StringPatch.TAPS];
+    private final double[] later = new double[StringPatch.TAPS];
 
     /** Of the loss. */
     private double low;
@@ -59,10 +63,11 @@ public final class Plane {
         low = around.b1 * in + around.a1 * v + high;
         high = around.b2 * in + around.a2 * v;
         for (int k = 0; k < StringPatch.ALLPASSES; k++) {
-            double w = c * v + ap[k];
-            ap[k] = v - c * w;
+            double w = c * (v - ap[k + 1]) + ap[k];
+            ap[k] = v;
             v = w;
         }
+        ap[StringPatch.ALLPASSES] = v;
         return v;
     }
 
@@ -73,35 +78,36 @@ public final class Plane {
     }
 
     /**
-     * The same while the loop's length changes from frame to frame.
+     * The same while the loop's length changes evenly, by less than a frame.
      *
      * @param write frame that is written first
-     * @param delays length of the loop in each frame, in frames
+     * @param from length of the loop at the first frame, in frames
+     * @param to after the last
      */
     void follow(
-            int write, double[] delays, LoopLoss p, double gain, double c, double[] out, int n) {
-        double[] t = taps;
-        double delay = -1;
-        int whole = 0;
-        for (int i = 0; i < n; i++) {
-            if (delays[i] != delay) {
-                delay = delays[i];
-                whole = (int) delay - 2;
-                StringPatch.lagrange(delay - whole, t);
-            }
-            int read = write + i - whole;
-            double x = t[0] * at(read) + t[1] * at(read - 1) + t[2] * at(read - 2);
-            double y = t[3] * at(read - 3) + t[4] * at(read - 4) + t[5] * at(read - 5);
-            out[i] = x + y;
-        }
+            int write,
+            double from,
+            double to,
+            LoopLoss p,
+            double gain,
+            double c,
+            double[] out,
+            int n) {
+        int whole = (int) Math.min(from, to) - 2;
+        StringPatch.lagrange(from - whole, taps);
+        StringPatch.lagrange(to - whole, later);
+        turn(write - whole, taps, later, out, n);
         around(p, gain, c, out, n);
     }
 
-    /** The loss and the stiffness of one way around. */
+    /**
+     * The loss and the stiffness of one way around. An all-pass gives {@code c·(x − y₋₁) + x₋₁},
+     * and takes what the one before it gave.
+     */
     private void around(LoopLoss p, double gain, double c, double[] out, int n) {
-        double b0 = p.b0;
-        double b1 = p.b1;
-        double b2 = p.b2;
+        double b0 = gain * p.b0;
+        double b1 = gain * p.b1;
+        double b2 = gain * p.b2;
         double p1 = p.a1;
         double p2 = p.a2;
         double a0 = ap[0];
@@ -110,26 +116,28 @@ public final class Plane {
         double a3 = ap[3];
         double a4 = ap[4];
         double a5 = ap[5];
+        double a6 = ap[6];
         double l = low;
         double h = high;
         for (int i = 0; i < n; i++) {
-            double in = gain * out[i];
+            double in = out[i];
             double v = b0 * in + l;
             l = b1 * in + p1 * v + h;
             h = b2 * in + p2 * v;
-            double w = c * v + a0;
-            a0 = v - c * w;
-            v = c * w + a1;
-            a1 = w - c * v;
-            w = c * v + a2;
-            a2 = v - c * w;
-            v = c * w + a3;
-            a3 = w - c * v;
-            w = c * v + a4;
-            a4 = v - c * w;
-            v = c * w + a5;
-            a5 = w - c * v;
-            out[i] = v;
+            double w1 = c * (v - a1) + a0;
+            double w2 = c * (w1 - a2) + a1;
+            double w3 = c * (w2 - a3) + a2;
+            double w4 = c * (w3 - a4) + a3;
+            double w5 = c * (w4 - a5) + a4;
+            double w6 = c * (w5 - a6) + a5;
+            out[i] = w6;
+            a0 = v;
+            a1 = w1;
+            a2 = w2;
+            a3 = w3;
+            a4 = w4;
+            a5 = w5;
+            a6 = w6;
         }
         ap[0] = a0;
         ap[1] = a1;
@@ -137,18 +145,15 @@ public final class Plane {
         ap[3] = a3;
         ap[4] = a4;
         ap[5] = a5;
+        ap[6] = a6;
         low = l;
         high = h;
     }
 
     /** The line between its frames, out of a straight copy of it. */
     private void interpolate(int read, double[] taps, double[] to, int n) {
-        int first = read - (StringPatch.TAPS - 1) & MASK;
-        int length = n + StringPatch.TAPS - 1;
-        int whole = Math.min(length, LINE - first);
         double[] s = stretch;
-        System.arraycopy(line, first, s, 0, whole);
-        System.arraycopy(line, 0, s, whole, length - whole);
+        copy(read - (StringPatch.TAPS - 1), s, n + StringPatch.TAPS - 1);
         double a = taps[0];
         double b = taps[1];
         double c = taps[2];
@@ -162,15 +167,48 @@ public final class Plane {
         }
     }
 
-    /** Writes {@code n} frames; the largest magnitude of them. */
-    double write(int frame, double[] v, int n) {
-        double most = 0;
+    /** The same while one interpolator's taps turn into another's. */
+    private void turn(int read, double[] taps, double[] to, double[] out, int n) {
+        double[] s = stretch;
+        copy(read - (StringPatch.TAPS - 1), s, n + StringPatch.TAPS - 1);
+        double a = taps[0];
+        double b = taps[1];
+        double c = taps[2];
+        double d = taps[3];
+        double e = taps[4];
+        double f = taps[5];
+        double da = (to[0] - a) / n;
+        double db = (to[1] - b) / n;
+        double dc = (to[2] - c) / n;
+        double dd = (to[3] - d) / n;
+        double de = (to[4] - e) / n;
+        double df = (to[5] - f) / n;
         for (int i = 0; i < n; i++) {
-            double x = v[i];
-            line[(frame + i) & MASK] = x;
-            double a = Math.abs(x);
-            most = a > most ? a : most;
+            double x = a * s[i + 5] + b * s[i + 4] + c * s[i + 3];
+            double y = d * s[i + 2] + e * s[i + 1] + f * s[i];
+            out[i] = x + y;
+            a += da;
+            b += db;
+            c += dc;
+            d += dd;
+            e += de;
+            f += df;
         }
-        return most;
+    }
+
+    /** Copies {@code n} frames from one on. */
+    void copy(int from, double[] to, int n) {
+        int first = from & MASK;
+        int whole = Math.min(n, LINE - first);
+        System.arraycopy(line, first, to, 0, whole);
+        System.arraycopy(line, 0, to, whole, n - whole);
+    }
+
+    /** Writes {@code n} frames. */
+    void write(int frame, double[] v, int n) {
+        int first = frame & MASK;
+        int whole = Math.min(n, LINE - first);
+        System.arraycopy(v, 0, line, first, whole);
+        System.arraycopy(v, whole, line, 0, n - whole);
     }
 }

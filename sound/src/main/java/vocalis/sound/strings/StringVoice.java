@@ -78,7 +78,7 @@ public final class StringVoice {
     private final Tension tension;
     private final Contact thumb;
     private final Hand hand = new Hand();
-    private final double[] lengths = new double[Plane.MOST_AHEAD];
+    private final double[] past = new double[Plane.MOST_AHEAD];
 
     private StringPatch patch;
     private int write;
@@ -422,21 +422,22 @@ public final class StringVoice {
     /** The same while a stroke still stretches the string. */
     private void sharpAhead(double[] y, double[] ya, int n) {
         StringPatch p = patch;
-        for (int i = 0; i < n; i++) {
-            lengths[i] = p.delayFrames - tension.share() * p.periodFrames;
-            tension.pass();
-        }
-        line.follow(write, lengths, p.loss, p.loss.gain, p.allpass, y, n);
+        double from = p.delayFrames - tension.share() * p.periodFrames;
+        tension.pass(n);
+        double to = p.delayFrames - tension.share() * p.periodFrames;
+        line.follow(write, from, to, p.loss, p.loss.gain, p.allpass, y, n);
         if (acrossShare != 0) {
-            for (int i = 0; i < n; i++) {
-                lengths[i] *= 1 + StringPatch.ACROSS_DETUNED;
-            }
-            across.follow(write, lengths, p.loss, p.acrossGain, p.allpass, ya, n);
+            double longer = 1 + StringPatch.ACROSS_DETUNED;
+            across.follow(
+                    write, longer * from, longer * to, p.loss, p.acrossGain, p.allpass, ya, n);
         }
     }
 
     /** Damps what comes back, and adds what the pick puts in. */
     private void moved(double[] y, double[] ya, int n) {
+        if (damper.rests() && excitation.rests()) {
+            return;
+        }
         double share = acrossShare;
         for (int i = 0; i < n; i++) {
             double damping = damper.next();
@@ -456,34 +457,54 @@ public final class StringVoice {
             return;
         }
         int at = write;
-        double most = line.write(at, y, n);
-        double mostAcross = across.write(at, ya, n);
-        int comb = at - pickupFrames;
+        line.write(at, y, n);
+        line.copy(at - pickupFrames, past, n);
         for (int i = 0; i < n; i++) {
-            double heard = y[i] + ya[i] - COMB * (line.at(comb + i) + across.at(comb + i));
-            out[from + i] += pick.silent() ? heard : heard + pick.next(coming.waits());
+            out[from + i] += y[i] - COMB * past[i];
         }
+        if (acrossShare != 0) {
+            across.write(at, ya, n);
+            across.copy(at - pickupFrames, past, n);
+            for (int i = 0; i < n; i++) {
+                out[from + i] += ya[i] - COMB * past[i];
+            }
+        }
+        pick(out, from, n);
         write = at + n;
         bridge = y[n - 1];
-        if (most < TINY && mostAcross < TINY) {
-            for (int i = 0; i < n; i++) {
-                line.write(at + i, 0);
-                across.write(at + i, 0);
-            }
+        double most = most(y, n);
+        if (most < TINY && most(ya, n) < TINY) {
+            Arrays.fill(y, 0, n, 0);
+            line.write(at, y, n);
+            across.write(at, y, n);
             bridge = 0;
         }
         watch(most, n);
     }
 
-    private void pickUpHeld(double[] y, double[] heard, double[] out, int from, int n) {
-        double most = 0;
-        for (int i = 0; i < n; i++) {
-            most = Math.max(most, Math.abs(y[i]));
-            out[from + i] += pick.silent() ? heard[i] : heard[i] + pick.next(coming.waits());
+    private void pick(double[] out, int from, int n) {
+        for (int i = 0; i < n && !pick.silent(); i++) {
+            out[from + i] += pick.next(coming.waits());
         }
+    }
+
+    /** A magnitude over {@link #SILENT}, or the largest where there is none. */
+    private static double most(double[] v, int n) {
+        double most = 0;
+        for (int i = 0; i < n && most <= SILENT; i++) {
+            most = Math.max(most, Math.abs(v[i]));
+        }
+        return most;
+    }
+
+    private void pickUpHeld(double[] y, double[] heard, double[] out, int from, int n) {
+        for (int i = 0; i < n; i++) {
+            out[from + i] += heard[i];
+        }
+        pick(out, from, n);
         write += n;
         bridge = y[n - 1];
-        watch(most, n);
+        watch(most(y, n), n);
     }
 
     private double sound(double others) {
@@ -494,7 +515,7 @@ public final class StringVoice {
         if (moves) {
             double at = gliding.moves() ? gliding.next(p, excitation) : p.delayFrames;
             double sharper = at - tension.share() * p.periodFrames;
-            tension.pass();
+            tension.pass(1);
             y = movingBack(line, sharper, p.loss.gain);
             if (acrossShare != 0) {
                 ya = movingBack(across, sharper * (1 + StringPatch.ACROSS_DETUNED), p.acrossGain);

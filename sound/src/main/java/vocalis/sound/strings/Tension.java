@@ -18,22 +18,19 @@ final class Tension {
     private static final double SECONDS = 0.045;
 
     /** So little is none: it ends without a step that one could hear. */
-    private static final double NONE = 0.002;
+    private static final double NONE = 0.01;
 
     private static final double A_CENT = Math.log(2) / 1200;
 
-    /**
-     * Frames for which the pitch stays: the loop's length then steps by under 0.003 frames, 12,000
-     * times a second, above what any cabinet lets through.
-     */
-    static final int HELD = 4;
+    /** What is left after each number of frames. */
+    private final double[] left = new double[Plane.MOST_AHEAD + 1];
 
-    private final double fall;
     private double cents;
-    private int held;
 
     Tension(double sampleRate) {
-        fall = Math.exp(-HELD / (SECONDS * sampleRate));
+        for (int n = 0; n < left.length; n++) {
+            left[n] = Math.exp(-n / (SECONDS * sampleRate));
+        }
     }
 
     /**
@@ -43,7 +40,6 @@ final class Tension {
      */
     void strike(double force) {
         double hard = force / Excitation.USUAL_VELOCITY;
-        held = HELD;
         cents = Math.min(MOST_CENTS, CENTS * Math.pow(hard, BY_FORCE));
     }
 
@@ -60,11 +56,8 @@ final class Tension {
         return cents * A_CENT;
     }
 
-    /** Goes on by a frame. */
-    void pass() {
-        if (--held == 0) {
-            held = HELD;
-            cents = cents < NONE ? 0 : cents * fall;
-        }
+    /** Goes on by some frames, up to {@link Plane#MOST_AHEAD}. */
+    void pass(int frames) {
+        cents = cents < NONE ? 0 : cents * left[frames];
     }
 }

@@ -14,9 +14,15 @@ class BridgeTest {
 
     private final StringBank bank = StringBank.of(OPEN, 22, RATE);
 
-    /** Strokes, damping, bends, slides and free strings at random, in blocks of every length. */
+    /** A thousandth of the sound, 60 dB under it. */
+    private static final double UNHEARD = 1e-3;
+
+    /**
+     * Strokes, damping, bends, slides and free strings at random, in blocks of every length; with
+     * every other seed they are left to ring between.
+     */
     @Test
-    void runningAheadChangesNothing() {
+    void runningAheadChangesNothingThatIsHeard() {
         for (int seed = 0; seed < 20; seed++) {
             StringVoice[] one = voices(seed);
             StringVoice[] two = voices(seed);
@@ -25,12 +31,15 @@ class BridgeTest {
             double[] out = new double[128];
             double[] air = new double[128];
             double loudest = 0;
+            double farthest = 0;
             for (int block = 0; block < 600; block++) {
                 int s = random.nextInt(6);
                 int fret = random.nextInt(23);
                 int what = random.nextInt(12);
-                touch(one[s], s, fret, what);
-                touch(two[s], s, fret, what);
+                if (seed % 2 == 0 || block % 12 == 0) {
+                    touch(one[s], s, fret, what);
+                    touch(two[s], s, fret, what);
+                }
                 int n = 1 + random.nextInt(128);
                 for (int i = 0; i < n; i++) {
                     air[i] = 0.01 * random.nextGaussian();
@@ -39,9 +48,10 @@ class BridgeTest {
                 for (int i = 0; i < n; i++) {
                     double expected = waiting(two, 0.1 * air[i]);
                     loudest = Math.max(loudest, Math.abs(expected));
-                    assertThat(Math.abs(out[i] - expected)).as("seed %d", seed).isLessThan(1e-12);
+                    farthest = Math.max(farthest, Math.abs(out[i] - expected));
                 }
             }
+            assertThat(farthest).as("seed %d", seed).isLessThan(UNHEARD * loudest);
             assertThat(loudest).as("something was heard").isGreaterThan(0.1);
         }
     }
