@@ -2,8 +2,6 @@ package vocalis.sound.engine;
 
 import vocalis.sound.amp.AmpSettings;
 import vocalis.sound.amp.Amplifier;
-import vocalis.sound.band.Bass;
-import vocalis.sound.band.Kit;
 import vocalis.sound.dsp.Limiter;
 import vocalis.sound.dsp.Room;
 
@@ -34,14 +32,11 @@ public final class Engine implements Source {
     private static final double DUCKED = 0.18;
     private static final double DUCK_SECONDS = 0.03;
     private static final double HEAR_VELOCITY = 0.8;
-    private static final double SLEW = 0.002;
     private static final double GAIN_A_BLOCK = 0.02;
     private static final double HEARD_A_BLOCK = 0.05;
 
-    /** How loud a room in full is, and how much of the rhythm section is in it. */
+    /** How loud a room in full is. */
     private static final double ROOM = 0.7;
-
-    private static final double KIT_IN_ROOM = 0.6;
 
     /**
      * Largest true peak that leaves: 2 dB under full scale, so that what foreign meters find
@@ -60,8 +55,7 @@ public final class Engine implements Source {
     private final PlayedGuitar second;
     private final PlayedGuitar hand;
     private final PlayedGuitar under;
-    private final Bass bass;
-    private final Kit kit;
+    private final Groove groove;
     private final Room room;
     private final double[] into = new double[BLOCK];
     private final Ramp roomGain;
@@ -106,10 +100,6 @@ public final class Engine implements Source {
     private double tick;
     private int nextEvent;
     private long frames;
-    private final double[] low = new double[BLOCK];
-    private double bassGain;
-    private double kitGain;
-    private double clickGain;
     private double hearGain = 1;
     private final Ramp volume;
     private final Ramp duck = new Ramp(1, 1);
@@ -148,16 +138,12 @@ public final class Engine implements Source {
         second = part(amps.second(), seed + 500, SECOND_EARLIEST, SECOND_LATE);
         hand = part(amps.hand(), seed + 1000, 0, 0);
         under = part(amps.under(), seed + 1500, 0, 0);
-        bass = new Bass(sampleRate, seed + 2000);
-        kit = new Kit(sampleRate);
+        groove = new Groove(sampleRate, settings, seed + 2000);
         room = new Room(sampleRate);
         roomGain = new Ramp(settings.room(), GAIN_A_BLOCK);
         limiter = new Limiter(sampleRate, CEILING);
         loop.place(settings.first().pan());
         second.place(settings.second().pan());
-        bassGain = settings.bass();
-        kitGain = settings.kit();
-        clickGain = settings.click();
     }
 
     private PlayedGuitar part(Amplifier amp, long seed, double leastLate, double mostLate) {
@@ -285,8 +271,7 @@ public final class Engine implements Source {
             second.silence();
             hand.silence();
             under.silence();
-            bass.silence();
-            kit.silence();
+            groove.silence();
             room.silence();
         }
         takeProgram();
@@ -299,7 +284,7 @@ public final class Engine implements Source {
             playing = false;
             loop.dampAll();
             second.dampAll();
-            bass.damp();
+            groove.damp();
         }
         if (audition && hearStamp <= releasedUpTo) {
             audition = false;
@@ -381,8 +366,7 @@ public final class Engine implements Source {
         second.feedback(set.second().feedback());
         loop.human(set.human());
         second.human(set.human());
-        bass.human(set.human());
-        kit.human(set.human());
+        groove.human(set.human());
         loop.pan(set.first().pan());
         second.pan(set.second().pan());
         int done = 0;
@@ -418,7 +402,7 @@ public final class Engine implements Source {
         double alone2 = volume.at(b) * heard.at(b) * one.at(b);
         hand.addTo(out, into, at, span, bank, alone1, alone2);
         under.addTo(out, into, at, span, bank, alone1, alone2);
-        addGroove(out, at, span, set, band1, band2);
+        groove.add(out, into, at, span, set, band1, band2);
         double room1 = ROOM * roomGain.at(a);
         double room2 = ROOM * roomGain.at(b);
         if ((room1 > 0 || room2 > 0) && !(room.rests() && silent(span))) {
@@ -435,40 +419,6 @@ public final class Engine implements Source {
         return true;
     }
 
-    private void addGroove(
-            float[] out, int offset, int frames, Settings set, double from, double to) {
-        boolean bassSounds = bass.active();
-        boolean kitSounds = kit.active();
-        if (!bassSounds && !kitSounds) {
-            return;
-        }
-        if (bassSounds) {
-            bass.render(low, frames);
-        }
-        double bassAt = bassGain;
-        double kitAt = kitGain;
-        double clickAt = clickGain;
-        double gain = from;
-        double step = (to - from) / frames;
-        for (int i = 0; i < frames; i++) {
-            bassAt += SLEW * (set.bass() - bassAt);
-            kitAt += SLEW * (set.kit() - kitAt);
-            clickAt += SLEW * (set.click() - clickAt);
-            gain += step;
-            double y = bassSounds ? bassAt * low[i] : 0;
-            if (kitSounds) {
-                y += kitAt * kit.next() + clickAt * kit.nextClick();
-                into[i] += KIT_IN_ROOM * gain * y;
-            }
-            float v = (float) (gain * y);
-            out[2 * (offset + i)] += v;
-            out[2 * (offset + i) + 1] += v;
-        }
-        bassGain = bassAt;
-        kitGain = kitAt;
-        clickGain = clickAt;
-    }
-
     private void act(Settings set, int event) {
         boolean one = current.part[event] == 0;
         StringBank bank = (one ? set.first() : set.second()).bank();
@@ -480,18 +430,7 @@ public final class Engine implements Source {
                 freshSecond &= one;
             }
             case Program.GESTURE -> part.gesture(current, event, bank, 1 / perFrame(set));
-            case Program.BASS -> {
-                if (current.value[event] < 0) {
-                    bass.damp();
-                } else {
-                    bass.pluck(
-                            current.value[event],
-                            current.amount[event],
-                            set.cents(),
-                            current.part[event] == 1);
-                }
-            }
-            case Program.HIT -> kit.strike(current.value[event], current.amount[event]);
+            case Program.BASS, Program.HIT -> groove.act(current, event, set.cents());
             case Program.TEMPO -> tempo = current.amount[event];
             case Program.SECTION -> section = current.value[event];
             default -> {

@@ -45,17 +45,8 @@ public final class StringVoice {
     /** How strongly a pickup hears the wave that comes back to it. */
     private static final double COMB = 0.92;
 
-    /** No two strokes alike: spread of force, of place, and of what moves the other plane. */
-    private static final double FORCE_SPREAD = 0.06;
-
-    private static final double PLACE_SPREAD = 0.05;
+    /** Spread of it from stroke to stroke. */
     private static final double ACROSS_SPREAD = 0.35;
-
-    /** A stroke from below is lighter, nearer the bridge and brighter. */
-    private static final double UP_FORCE = 0.92;
-
-    private static final double UP_PLACE = 0.88;
-    private static final double UP_BRIGHT = 1.5;
 
     /** How hard a finger that hammers or pulls moves the string, and where. */
     private static final double TAP = 0.42;
@@ -287,30 +278,17 @@ public final class StringVoice {
         patch = coming.patch;
         coming.clear();
         sounding = true;
-        if (coming.cents != 0) {
-            gliding.stay(patch, coming.cents);
-        }
-        if (coming.bendFrames == 1) {
-            gliding.stand(coming.bend);
-        }
-        if (coming.bendFrames > 0) {
-            bend(coming.bend, coming.bendFrames);
-        }
-        if (coming.shake != 0) {
-            vibrato(coming.shake, coming.shakeHz);
-        }
+        coming.begin(gliding, patch);
         int partial = coming.pinch;
-        double spread = 1 + FORCE_SPREAD * noise.next();
-        double force = force(coming.velocity) * spread * (coming.up ? UP_FORCE : 1);
-        double place =
-                patch.pickAt * (coming.up ? UP_PLACE : 1) * (1 + PLACE_SPREAD * noise.next());
+        double force = coming.force(noise);
+        double place = coming.place(patch, noise);
         if (partial > 0) {
             thumb.touch(patch, partial);
             place = Contact.pickedAt(patch, partial);
             force *= Contact.HARDER;
         }
         double at = Math.max(0.02, Math.min(0.5, place));
-        excitation.pluck(patch, force, at, coming.up ? UP_BRIGHT * force : force);
+        excitation.pluck(patch, force, at, coming.bright(force));
         boolean open = patch.under == Damping.OPEN;
         acrossShare = open ? ACROSS * (1 + ACROSS_SPREAD * noise.next()) : 0;
         if (open) {
