@@ -29,7 +29,7 @@ def held_out(number):
 
 
 def likely(odds):
-    return 1 / (1 + np.exp(-odds))
+    return 1 / (1 + np.exp(-np.clip(odds, -60, 60)))
 
 
 class Net:
@@ -182,7 +182,7 @@ def strokes(folder, out):
             hops.append(f + np.nonzero(keep)[0])
             wanted.append(y[keep])
     hops, wanted = np.concatenate(hops), np.concatenate(wanted)[:, None]
-    net = Net([len(octaves), 48, 16, 1], -2, (0.2, 0))
+    net = Net([len(octaves), 96, 24, 1], -2, (0.2, 0))
     epochs = int(os.environ.get('EPOCHS', 10))
     for epoch in range(epochs):
         begun, loss = time.time(), 0
@@ -258,8 +258,8 @@ def notes(folder, out):
         return np.roll(np.maximum(x, silent), int(RNG.integers(-1, 2)), axis=2)
 
     learnt = np.nonzero(~kept)[0]
-    net = Net([3 * BANDS + 2, 320, 160, NOTES + 2], -2, (0.2, 0.1))
-    epochs = int(os.environ.get('EPOCHS', 40))
+    net = Net([3 * BANDS + 2, 640, 320, NOTES + 2], -2, (0.2, 0.1))
+    epochs = int(os.environ.get('EPOCHS', 80))
     for epoch in range(epochs):
         begun, loss = time.time(), 0
         order = RNG.permutation(learnt)

@@ -68,7 +68,7 @@ public record AmpSettings(
                     2,
                     0.2,
                     0.53,
-                    0.4,
+                    0.44,
                     0.06,
                     Cabinet.USUAL,
                     0.123);

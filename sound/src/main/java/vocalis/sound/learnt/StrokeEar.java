@@ -18,7 +18,7 @@ public final class StrokeEar {
     private static final int[] SHORT_AT = {-4, -3, -2, -1, 0, 1, 2, 3, 4, 5, 6};
 
     /** From here on it is a stroke, where nothing nearby is likelier. */
-    public static final double LEAST = 0.3;
+    public static final double LEAST = 0.2;
 
     private static final int NEAR = 7;
     private static final int MIDDLE = 2;

@@ -38,7 +38,7 @@ public final class Ear {
      */
     private static final double WHOLE = 1.5;
 
-    private static final double WITHOUT_LOW = 3.3;
+    private static final double WITHOUT_LOW = 1;
 
     /** So many strokes tell whether the low end lacks, and whether they are of ours. */
     private static final int TRIED = 8;
@@ -87,7 +87,7 @@ public final class Ear {
 
     /** The strokes of a take by time; each is likelier to be where the hand was before. */
     public List<Stroke> strokes(Take take) {
-        LearntEar.Heard heard = heard(take);
+        LearntEar.Heard heard = heard(take, false);
         return heard.clean() ? clean(take, heard.strokes()) : learnt(heard);
     }
 
@@ -123,18 +123,13 @@ public final class Ear {
             all.add(new Stroke(s, read, struck, likely.cost(), true));
             if (!read.isEmpty()) {
                 palm(s, read.get(0).shape(), next, changes).ifPresent(all::add);
-                sounding = s.muted() ? Set.of() : notes(read.get(0).shape());
+                sounding = s.muted() ? Set.of() : grips.notes(read.get(0).shape());
                 if (read.get(0).shape().lowestFretted() > 0) {
                     before = Optional.of(read.get(0).shape());
                 }
             }
         }
         return all;
-    }
-
-    /** What is struck in a take of which nothing is known. */
-    private LearntEar.Heard heard(Take take) {
-        return heard(take, false);
     }
 
     /** What is struck in a take of a known riff: by the nets only where an amplifier clips. */
@@ -221,12 +216,6 @@ public final class Ear {
                 new Stroke(stroke, List.of(new Likely(held, HIDDEN_SHARE)), held, 0, true));
     }
 
-    private Set<Integer> notes(Shape shape) {
-        Set<Integer> all = new HashSet<>();
-        shape.sounded().forEach(s -> all.add(board.midi(s, shape.fret(s))));
-        return all;
-    }
-
     /** A shape without the strings that only ring on from before. */
     private Shape struck(
             Shape shape,
@@ -240,7 +229,7 @@ public final class Ear {
         double[] signs = new double[midi.length];
         Set<Integer> risen = new HashSet<>();
         for (int i = 0; i < signs.length; i++) {
-            Set<Integer> others = notes(shape);
+            Set<Integer> others = grips.notes(shape);
             others.remove(midi[i]);
             signs[i] =
                     sounding.contains(midi[i])

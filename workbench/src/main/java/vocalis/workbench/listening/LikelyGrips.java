@@ -118,18 +118,7 @@ final class LikelyGrips {
         for (Family family : Family.values()) {
             for (int root = 0; root < 12; root++) {
                 int r = root;
-                List<Key> keys =
-                        f.key()
-                                .map(List::of)
-                                .orElseGet(
-                                        () ->
-                                                List.of(
-                                                        Key.parse(
-                                                                Spelling.plain(r).ascii()
-                                                                        + " major"),
-                                                        Key.parse(
-                                                                Spelling.plain(r).ascii()
-                                                                        + " minor")));
+                List<Key> keys = f.key().map(List::of).orElseGet(() -> plain(r));
                 for (Key in : keys) {
                     int place = 0;
                     for (Candidate c : catalogue.likeliest(f.board(), f.hand(), family, root, in)) {
@@ -151,6 +140,11 @@ final class LikelyGrips {
         return all;
     }
 
+    private static List<Key> plain(int root) {
+        String name = Spelling.plain(root).ascii();
+        return List.of(Key.parse(name + " major"), Key.parse(name + " minor"));
+    }
+
     private static Usual usual(Shape s, Fretboard board, double cost) {
         int classes = 0;
         for (int string : s.sounded()) {
@@ -159,7 +153,11 @@ final class LikelyGrips {
         return new Usual(s, classes, cost);
     }
 
-    private record Weighed(Usual usual, double cost) {}
+    private record Weighed(Usual usual, double cost) {
+        Weighed dearer(double by) {
+            return new Weighed(usual, cost + by);
+        }
+    }
 
     /**
      * What a stroke may be.
@@ -169,8 +167,11 @@ final class LikelyGrips {
      */
     record Read(List<Likely> grips, double cost) {}
 
-    /** How badly shapes explain a sound, in dB: at a glance and looked at closely. */
-    private record Fit(ToDoubleFunction<Shape> rough, ToDoubleFunction<Shape> close) {}
+    /**
+     * How badly shapes explain a sound, in dB: at a glance and looked at closely; and what the work
+     * of the hand counts beside it.
+     */
+    private record Fit(ToDoubleFunction<Shape> rough, ToDoubleFunction<Shape> close, double work) {}
 
     /**
      * The likeliest shapes of clean strings, best first.
@@ -179,7 +180,7 @@ final class LikelyGrips {
      */
     Read of(HeardNotes heard, Optional<Shape> before, boolean stopped) {
         ShapeFit fit = new ShapeFit(sounds, sounds.power(heard.lines(), heard.cents()));
-        return of(heard, before, stopped, new Fit(fit::rough, fit::cost));
+        return of(heard, before, stopped, new Fit(fit::rough, fit::cost, 0));
     }
 
     /**
@@ -187,6 +188,10 @@ final class LikelyGrips {
      * sound are known, by how like it their strings are too.
      */
     Read of(HeardNotes heard, NoteEar.Struck struck, Optional<Shape> before, boolean stopped) {
+        return of(heard, before, stopped, fit(heard, struck));
+    }
+
+    private Fit fit(HeardNotes heard, NoteEar.Struck struck) {
         double most = 0;
         for (int i = 0; i < NoteEar.NOTES; i++) {
             most += Math.max(0, limited(struck, NoteEar.LOWEST_MIDI + i));
@@ -196,29 +201,43 @@ final class LikelyGrips {
                 shape ->
                         ONE
                                 * (all
-                                        - shape.sounded().stream()
-                                                .map(s -> board.midi(s, shape.fret(s)))
-                                                .distinct()
+                                        - notes(shape).stream()
                                                 .mapToDouble(midi -> limited(struck, midi))
                                                 .sum());
         if (heard.lines().isEmpty()) {
-            ToDoubleFunction<Shape> held = s -> odds.applyAsDouble(s) + work(s);
-            return of(heard, before, stopped, new Fit(odds, held));
+            return new Fit(odds, odds, OF_WORK);
         }
         ShapeFit fit = new ShapeFit(sounds, sounds.power(heard.lines(), heard.cents()));
-        Fit both =
-                new Fit(
-                        s -> BESIDE_LINES * odds.applyAsDouble(s) + fit.rough(s),
-                        s ->
-                                BESIDE_LINES * odds.applyAsDouble(s)
-                                        + BESIDE_LINES * work(s)
-                                        + fit.cost(s));
-        return of(heard, before, stopped, both);
+        return new Fit(
+                s -> BESIDE_LINES * odds.applyAsDouble(s) + fit.rough(s),
+                s -> BESIDE_LINES * odds.applyAsDouble(s) + fit.cost(s),
+                BESIDE_LINES * OF_WORK);
     }
 
-    /** Shapes with the same notes sound alike to the nets: the one leads that lies best. */
-    private double work(Shape shape) {
-        return OF_WORK * GripReader.work(board, shape, hand);
+    /**
+     * Shapes with the same notes sound alike to the nets: the one leads that lies best. What it
+     * takes more of the hand than the easiest with its notes is its cost.
+     */
+    private List<Weighed> withWork(List<Weighed> some, double share) {
+        Map<Set<Integer>, Double> least = new HashMap<>();
+        for (Weighed w : some) {
+            least.merge(notes(w.usual().shape()), work(w), Math::min);
+        }
+        return some.stream()
+                .map(w -> w.dearer(share * (work(w) - least.get(notes(w.usual().shape())))))
+                .sorted(byCost())
+                .toList();
+    }
+
+    private double work(Weighed w) {
+        return GripReader.work(board, w.usual().shape(), hand);
+    }
+
+    /** The notes of a shape on the neck. */
+    Set<Integer> notes(Shape shape) {
+        Set<Integer> all = new HashSet<>();
+        shape.sounded().forEach(s -> all.add(board.midi(s, shape.fret(s))));
+        return all;
     }
 
     private static double limited(NoteEar.Struck struck, int midi) {
@@ -241,19 +260,16 @@ final class LikelyGrips {
         for (Likely g : GripReader.of(heard, board, hand)) {
             if (!known.contains(g.shape())) {
                 Usual u = usual(g.shape(), board, UNUSUAL + place++ / 8.0);
-                rough.add(
-                        new Weighed(
-                                u,
-                                prior(u, classes, before) + fit.rough().applyAsDouble(u.shape())));
+                rough.add(roughly(u, classes, before, fit));
             }
         }
         double best = NOTHING;
         for (int apart = 0; apart <= MOST_APART && (apart < 2 || best > CLEAR_DB); apart++) {
             for (Usual u : usual) {
                 if (apart(u.classes(), classes) == apart) {
-                    double cost = prior(u, classes, before) + fit.rough().applyAsDouble(u.shape());
-                    rough.add(new Weighed(u, cost));
-                    best = Math.min(best, cost);
+                    Weighed w = roughly(u, classes, before, fit);
+                    rough.add(w);
+                    best = Math.min(best, w.cost());
                 }
             }
         }
@@ -261,7 +277,12 @@ final class LikelyGrips {
         List<Weighed> near = beside(close, classes, before, fit);
         boolean ours = !near.isEmpty() && near.get(0).cost() <= OURS_DB;
         List<Weighed> all = ours ? near : close;
+        all = fit.work() == 0 ? all : withWork(all, fit.work());
         return new Read(shares(all), all.isEmpty() ? NOTHING : all.get(0).cost());
+    }
+
+    private static Weighed roughly(Usual u, int classes, Optional<Shape> before, Fit fit) {
+        return new Weighed(u, prior(u, classes, before) + fit.rough().applyAsDouble(u.shape()));
     }
 
     /** The strings that have one note. */
@@ -270,10 +291,7 @@ final class LikelyGrips {
         for (Usual u : usual) {
             int string = u.shape().voices() == 1 ? u.shape().sounded().iterator().next() : -1;
             if (string >= 0 && board.midi(string, u.shape().fret(string)) == midi) {
-                all.add(
-                        new Weighed(
-                                u,
-                                prior(u, classes, before) + fit.rough().applyAsDouble(u.shape())));
+                all.add(roughly(u, classes, before, fit));
             }
         }
         all.sort(byCost());
@@ -296,10 +314,7 @@ final class LikelyGrips {
                 for (Shape v : varied(w.usual().shape())) {
                     if (seen.add(v)) {
                         Usual u = usual(v, board, Math.max(w.usual().cost(), BESIDE_COST));
-                        beside.add(
-                                new Weighed(
-                                        u,
-                                        prior(u, classes, before) + fit.rough().applyAsDouble(v)));
+                        beside.add(roughly(u, classes, before, fit));
                     }
                 }
             }
@@ -353,12 +368,8 @@ final class LikelyGrips {
 
     private static double prior(Usual u, int classes, Optional<Shape> before) {
         int fret = u.shape().lowestFretted();
-        double moved =
-                fret == 0 || before.isEmpty()
-                        ? 0
-                        : Math.min(
-                                MOST_MOVED,
-                                PER_FRET * Math.abs(fret - before.get().lowestFretted()));
+        int from = before.map(Shape::lowestFretted).orElse(fret);
+        double moved = fret == 0 ? 0 : Math.min(MOST_MOVED, PER_FRET * Math.abs(fret - from));
         return u.cost() + FAR * apart(u.classes(), classes) + moved;
     }
 
