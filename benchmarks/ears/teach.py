@@ -3,10 +3,11 @@
 
     benchmarks/ears/teach.py strokes|notes FOLDER OUT.net
 
-Every nineteenth lesson is kept out: what the net makes of those is printed. Weights are found by
-Adam (Kingma and Ba 2015) with a cosine falling rate, dropout (Srivastava and others 2014) and
-weight decay. What it is shown is altered each time, so that rooms, amplifiers and noise that we
-did not render are heard too: another equaliser, noise, a phone's band, a third of a semitone.
+FROM=OLD.net goes on from weights that are there (notes alone), with smaller steps. Every nineteenth
+lesson is kept out: what the net makes of those is printed. Weights are found by Adam (Kingma and Ba
+2015) with a cosine falling rate, dropout (Srivastava and others 2014) and weight decay. What it is
+shown is altered each time, so that rooms, amplifiers and noise that we did not render are heard
+too: another equaliser, noise, a phone's band, a third of a semitone.
 """
 import glob
 import os
@@ -44,6 +45,17 @@ class Net:
         self.m = [np.zeros_like(p) for p in self.w + self.b]
         self.v = [np.zeros_like(p) for p in self.w + self.b]
         self.step = 0
+
+    def go_on(self, path, mean, spread):
+        """From the weights of a file, as write leaves them."""
+        with open(path, 'rb') as f:
+            for k in range(struct.unpack('>i', f.read(4))[0]):
+                a, b = struct.unpack('>ii', f.read(8))
+                scale = np.frombuffer(f.read(4 * b), '>f4').astype('f4')
+                self.b[k] = np.frombuffer(f.read(4 * b), '>f4').astype('f4')
+                self.w[k] = np.frombuffer(f.read(2 * a * b), '>i2').reshape(a, b) * scale
+        self.b[0] += ((mean / spread) @ (self.w[0] * spread[:, None])).astype('f4')
+        self.w[0] = (self.w[0] * spread[:, None]).astype('f4')
 
     def of(self, x):
         for k, (w, b) in enumerate(zip(self.w, self.b)):
@@ -259,6 +271,12 @@ def notes(folder, out):
 
     learnt = np.nonzero(~kept)[0]
     net = Net([3 * BANDS + 2, 640, 320, NOTES + 2], -2, (0.2, 0.1))
+    widths = (np.append(np.repeat(mean, BANDS), [0.25, 0.25]),
+              np.append(np.repeat(spread, BANDS), [0.25, 0.25]))
+    most = 1.5e-3
+    if 'FROM' in os.environ:
+        net.go_on(os.environ['FROM'], *widths)
+        most = 3e-4
     epochs = int(os.environ.get('EPOCHS', 80))
     for epoch in range(epochs):
         begun, loss = time.time(), 0
@@ -268,10 +286,9 @@ def notes(folder, out):
             a, b = shifted(x[q], y[q], int(RNG.integers(-3, 4)))
             a = seen(altered(a), gaps[q])
             a += 0.1 * RNG.standard_normal(a.shape, 'f4')
-            loss += net.learn(a, b, rate(1.5e-3, epoch, epochs), 5e-3)
+            loss += net.learn(a, b, rate(most, epoch, epochs), 5e-3)
         print(epoch, round(loss / len(learnt), 4), round(time.time() - begun), 's', flush=True)
-    net.write(out, np.append(np.repeat(mean, BANDS), [0.25, 0.25]),
-              np.append(np.repeat(spread, BANDS), [0.25, 0.25]))
+    net.write(out, *widths)
     p = likely(net.of(seen(x[kept], gaps[kept]))) > 0.5
     t = y[kept] > 0.5
     for driven in (False, True):

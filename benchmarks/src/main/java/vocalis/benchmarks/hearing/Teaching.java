@@ -34,7 +34,7 @@ import vocalis.sound.listen.Take;
 public final class Teaching {
 
     /** Every so many lessons is noise. */
-    private static final int NOISE = 80;
+    private static final int NOISE = 40;
 
     private static final double NOISE_SECONDS = 8;
     private static final double RATE = 48_000;
@@ -64,16 +64,38 @@ public final class Teaching {
         System.exit(0);
     }
 
-    /** Nothing is struck in noise, wherever one listens. */
+    /**
+     * No note is struck in noise, wherever one listens; where it comes at once something begins
+     * that has none, as where strings are struck dead.
+     */
     private void noise(long number) throws IOException {
-        Take take = made(number);
-        strokes(number, take, List.of());
+        double[] x = made(number);
+        Random random = new Random(number + 1);
+        List<True> begins = new ArrayList<>();
+        if (random.nextBoolean()) {
+            for (double at = 0.5; at < NOISE_SECONDS - 1; at += 0.4 + random.nextDouble()) {
+                double still = at - 0.05 - 0.25 * random.nextDouble();
+                Arrays.fill(x, (int) (still * RATE), (int) (at * RATE), 0);
+                begins.add(new True(at, List.of(), false));
+            }
+        }
+        Take take = new Take(x, RATE);
+        strokes(number, take, begins);
         List<float[]> seen = new ArrayList<>();
         for (double at = 0.5; at < NOISE_SECONDS - 0.5; at += 0.25) {
-            float[] picture = NoteEar.picture(take, at, 1, 1, 0);
-            seen.add(Arrays.copyOf(picture, picture.length + NoteEar.NOTES + 2));
+            seen.add(nothing(take, at, 1, random));
+        }
+        for (True b : begins) {
+            double at = b.seconds() + BESIDE * (2 * random.nextDouble() - 1);
+            seen.add(nothing(take, at, random.nextBoolean() ? 1 : random.nextDouble(), random));
         }
         write(number + ".notes", seen.toArray(new float[0][]));
+    }
+
+    private static float[] nothing(Take take, double at, double last, Random random) {
+        double cents = 40 * (2 * random.nextDouble() - 1);
+        float[] picture = NoteEar.picture(take, at, last, 1, cents);
+        return Arrays.copyOf(picture, picture.length + NoteEar.NOTES + 2);
     }
 
     /** A stroke, or a finger that makes a new note: when, and which notes. */
@@ -152,7 +174,7 @@ public final class Teaching {
     }
 
     /** Noise, white or brown, hum of 50 or 60 Hz, or both. */
-    private static Take made(long number) {
+    private static double[] made(long number) {
         Random random = new Random(number);
         boolean white = random.nextBoolean();
         boolean noisy = random.nextInt(3) > 0;
@@ -168,7 +190,7 @@ public final class Teaching {
                 x[i] += hum / k * Math.sin(2 * Math.PI * mains * k * i / RATE + k * k);
             }
         }
-        return new Take(x, RATE);
+        return x;
     }
 
     private void write(String name, float[][] rows) throws IOException {
