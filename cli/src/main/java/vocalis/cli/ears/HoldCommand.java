@@ -24,7 +24,7 @@ import vocalis.workbench.listening.Holding;
         mixinStandardHelpOptions = true,
         description =
                 "What is held in a recording of a strum: its notes, and the shapes that have them,"
-                        + " likeliest first. Clean sound; one strum.")
+                        + " likeliest first. One strum; of driven sound a guess.")
 public final class HoldCommand implements Callable<Integer> {
 
     private static final double A4_HZ = 440;

@@ -34,7 +34,7 @@ import vocalis.workbench.listening.Written;
         description =
                 "Hold a recording against the riff that it is of, pass by pass: what came early or"
                         + " late, what was missing or too many, which string was not as written."
-                        + " Clean sound; exit 1 when something is found.")
+                        + " Exit 1 when something is found.")
 public final class ListenCommand implements Callable<Integer> {
 
     @CommandLine.Spec private CommandLine.Model.CommandSpec spec;

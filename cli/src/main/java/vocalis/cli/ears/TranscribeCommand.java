@@ -40,7 +40,7 @@ import vocalis.workbench.playedin.PlayIn;
         mixinStandardHelpOptions = true,
         description =
                 "Write down what is played in a recording: strokes on a grid, taken apart into"
-                        + " shapes, figures and lines. Clean sound; what was assumed goes to"
+                        + " shapes, figures and lines. Of driven sound a guess; what was assumed goes to"
                         + " standard error.")
 public final class TranscribeCommand implements Callable<Integer> {
 

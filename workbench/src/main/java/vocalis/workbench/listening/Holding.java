@@ -87,8 +87,15 @@ public record Holding(HeardNotes notes, List<Named> shapes, double cost, boolean
         return classes(board).stream().map(pc -> spelled(pc, key).ascii()).toList();
     }
 
+    /** From the lowest note up, each once. */
     private List<Integer> classes(Fretboard board) {
-        return midi(board).stream().map(m -> Math.floorMod(m, 12)).distinct().sorted().toList();
+        List<Integer> midi = midi(board);
+        return midi.stream()
+                .map(m -> Math.floorMod(m - midi.get(0), 12))
+                .distinct()
+                .sorted()
+                .map(up -> Math.floorMod(midi.get(0) + up, 12))
+                .toList();
     }
 
     private static Spelling spelled(int pc, Optional<Key> key) {

@@ -26,6 +26,7 @@ import vocalis.core.instrument.Tuning;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
 import vocalis.core.theory.Key;
+import vocalis.core.theory.Spelling;
 import vocalis.sound.listen.Take;
 import vocalis.workbench.playing.OfflineRender;
 
@@ -178,6 +179,10 @@ class HoldingTest {
             TreeSet<Integer> heard = new TreeSet<>();
             h.midi(GROUND.board()).forEach(m -> heard.add(m % 12));
             right += heard.equals(wanted) ? 1 : 0;
+            int lowest = h.midi(GROUND.board()).get(0);
+            assertThat(h.pitchClasses(GROUND.board(), Optional.empty()))
+                    .as(text)
+                    .startsWith(Spelling.plain(lowest % 12).ascii());
             assertThat(h.clear()).as(text).isFalse();
             assertThat(h.words(GROUND.board(), Optional.empty())).contains("a guess", "perhaps");
         }
