@@ -21,14 +21,19 @@ public final class BiquadChain {
 
     /** The filters, without those that change nothing: a shelf or a bell of 0 dB. */
     public BiquadChain(Biquad... all) {
-        Biquad[] filters =
-                java.util.Arrays.stream(all).filter(Biquad::changes).toArray(Biquad[]::new);
-        c = new double[COEFFICIENTS * filters.length];
-        s1 = new double[filters.length];
-        s2 = new double[filters.length];
+        Biquad[] filters = new Biquad[all.length];
+        int kept = 0;
+        for (Biquad b : all) {
+            if (b.changes()) {
+                filters[kept++] = b;
+            }
+        }
+        c = new double[COEFFICIENTS * kept];
+        s1 = new double[kept];
+        s2 = new double[kept];
         double all0 = 1;
         double[] one = new double[5];
-        for (int k = 0; k < filters.length; k++) {
+        for (int k = 0; k < kept; k++) {
             filters[k].coefficients(one, 0);
             int i = COEFFICIENTS * k;
             all0 *= one[0];
