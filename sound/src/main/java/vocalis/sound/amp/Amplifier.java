@@ -78,6 +78,10 @@ public final class Amplifier {
     private final float[] single = new float[BLOCK];
     private final float[] twice = new float[2 * BLOCK];
     private final float[] four = new float[4 * BLOCK];
+
+    /** For the filters between the stages: a low corner at a high rate leaves little of a float. */
+    private final double[] wide = new double[4 * BLOCK];
+
     private final double gateOpen;
     private final double gateShut;
     private final double gateRelease;
@@ -179,9 +183,7 @@ public final class Amplifier {
         before.process(once, n);
         strokes.follow(once, n);
         hold(n);
-        for (int i = 0; i < n; i++) {
-            single[i] = (float) once[i];
-        }
+        Shaper.narrow(once, single, n);
         up1.up(single, n, twice);
         if (hot) {
             up2.up(twice, 2 * n, four);
@@ -191,9 +193,9 @@ public final class Amplifier {
             saturate(twice, 2 * n);
         }
         down1.down(twice, n, single);
+        Shaper.widen(single, once, n);
         double drawn = 0;
         for (int i = 0; i < n; i++) {
-            once[i] = single[i];
             drawn += Math.abs(once[i]);
         }
         double settled = 1 - Math.exp(-n * sagRate);
@@ -204,7 +206,9 @@ public final class Amplifier {
 
     private void saturate(float[] x, int n) {
         first.process(x, n);
-        between.process(x, n);
+        Shaper.widen(x, wide, n);
+        between.process(wide, n);
+        Shaper.narrow(wide, x, n);
         second.process(x, n);
     }
 

@@ -130,13 +130,9 @@ public final class Bass {
     /** Writes {@code n} frames, at most {@value #MOST}. */
     public void render(double[] out, int n) {
         bridge.render(out, still, 0, n);
-        for (int i = 0; i < n; i++) {
-            single[i] = (float) out[i];
-        }
+        Shaper.narrow(out, single, n);
         curve.process(single, n);
-        for (int i = 0; i < n; i++) {
-            out[i] = single[i];
-        }
+        Shaper.widen(single, out, n);
         (picked ? bright : round).process(out, n);
         for (int i = 0; i < n; i++) {
             out[i] *= AFTER;

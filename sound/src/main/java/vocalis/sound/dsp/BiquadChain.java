@@ -66,57 +66,6 @@ public final class BiquadChain {
         rest();
     }
 
-    /**
-     * The same for frames in single precision; states and sums stay in double, for a low corner at
-     * a high rate leaves too little of a float.
-     */
-    public void process(float[] x, int n) {
-        float g = (float) gain;
-        for (int i = 0; i < n; i++) {
-            x[i] *= g;
-        }
-        int k = 0;
-        for (; k + 1 < s1.length; k += 2) {
-            two(x, n, k);
-        }
-        if (k < s1.length) {
-            throw new IllegalStateException("filters come in pairs here");
-        }
-        rest();
-    }
-
-    private void two(float[] x, int n, int k) {
-        int i = COEFFICIENTS * k;
-        double b1 = c[i];
-        double b2 = c[i + 1];
-        double a1 = c[i + 2];
-        double a2 = c[i + 3];
-        double d1 = c[i + 4];
-        double d2 = c[i + 5];
-        double e1 = c[i + 6];
-        double e2 = c[i + 7];
-        double s = s1[k];
-        double t = s2[k];
-        double u = s1[k + 1];
-        double w = s2[k + 1];
-        for (int f = 0; f < n; f++) {
-            double v = x[f];
-            double y = v + s;
-            double next = b1 * v + t - a1 * s;
-            t = b2 * v - a2 * s;
-            s = next;
-            double z = y + u;
-            double after = d1 * y + w - e1 * u;
-            w = d2 * y - e2 * u;
-            u = after;
-            x[f] = (float) z;
-        }
-        s1[k] = s;
-        s2[k] = t;
-        s1[k + 1] = u;
-        s2[k + 1] = w;
-    }
-
     private void four(double[] x, int n, int k) {
         double[] h = c;
         int i = COEFFICIENTS * k;

@@ -5,8 +5,8 @@ package vocalis.sound.dsp;
  * are flat to 0.2 and over 90 dB down from 0.3 of the higher rate. One direction per object; one
  * thread; no allocation.
  *
- * <p>Design: works on blocks in single precision, whose steps lie 150 dB under each frame; what the
- * next block needs is kept in front of each.
+ * <p>Design: works on blocks in single precision; what the next block needs is kept in front of
+ * each.
  */
 public final class Halfband {
 

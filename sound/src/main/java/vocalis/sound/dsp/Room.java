@@ -88,12 +88,12 @@ public final class Room {
         reflections(left, reflectedLeft, at, n);
         reflections(right, reflectedRight, at, n);
         for (int k = 0; k < tail.length; k++) {
-            copy(tail[k], at - delay[k], returned[k], n);
+            Ring.read(tail[k], at - delay[k], returned[k], n);
         }
-        copy(line, at, fed, n);
+        Ring.read(line, at, fed, n);
         tail(n);
         for (int k = 0; k < tail.length; k++) {
-            paste(returned[k], tail[k], at, n);
+            Ring.write(returned[k], tail[k], at, n);
         }
         write = at + n;
         double g = from;
@@ -109,7 +109,7 @@ public final class Room {
     private void reflections(int[] frames, double[] to, int at, int n) {
         java.util.Arrays.fill(to, 0, n, 0);
         for (int k = 0; k < LEVELS.length; k++) {
-            copy(line, at - frames[k], past, n);
+            Ring.read(line, at - frames[k], past, n);
             double level = LEVELS[k];
             for (int i = 0; i < n; i++) {
                 to[i] += level * past[i];
@@ -148,20 +148,6 @@ public final class Room {
         dull[1] = d1;
         dull[2] = d2;
         dull[3] = d3;
-    }
-
-    private static void copy(double[] ring, int from, double[] to, int n) {
-        int first = from & MASK;
-        int whole = Math.min(n, LINE - first);
-        System.arraycopy(ring, first, to, 0, whole);
-        System.arraycopy(ring, 0, to, whole, n - whole);
-    }
-
-    private static void paste(double[] from, double[] ring, int at, int n) {
-        int first = at & MASK;
-        int whole = Math.min(n, LINE - first);
-        System.arraycopy(from, 0, ring, first, whole);
-        System.arraycopy(from, whole, ring, 0, n - whole);
     }
 
     /** Writes what is played, without its lows and highs, in front of what was played before. */

@@ -8,8 +8,8 @@ package vocalis.sound.dsp;
  * (F(x1) − F(x0))/(x1 − x0)}; for this curve, whose antiderivative is {@code √(1 + x²)}, that
  * difference quotient is {@code (x1 + x0)/(√(1 + x1²) + √(1 + x0²))}, exact and without a division
  * by zero. The bias makes the curve asymmetric (even harmonics); what it shifts is taken off again.
- * Works on blocks in loops that become vector instructions, in single precision: sums of like
- * numbers, so its steps stay 140 dB under full scale.
+ * Works on blocks in loops that become vector instructions, in single precision: nothing is taken
+ * from a number of its own size but the bias.
  */
 public final class Shaper {
 
@@ -54,6 +54,20 @@ public final class Shaper {
         }
         b[0] = b[n];
         q[0] = q[n];
+    }
+
+    /** Frames in single precision. */
+    public static void narrow(double[] from, float[] to, int n) {
+        for (int i = 0; i < n; i++) {
+            to[i] = (float) from[i];
+        }
+    }
+
+    /** Frames in double precision. */
+    public static void widen(float[] from, double[] to, int n) {
+        for (int i = 0; i < n; i++) {
+            to[i] = from[i];
+        }
     }
 
     public void reset() {

@@ -5,9 +5,9 @@ package vocalis.sound.strings;
  *
  * <p>Design: what comes back along a string now left the bridge a period ago, so for as many frames
  * as the shortest loop is long every string can run ahead alone; then the bridge ties them
- * together, and they are picked up. That gives what frame by frame gives, in tighter loops. While a
- * string is being struck or its pitch moves, all go frame by frame. One thread; no allocation after
- * construction.
+ * together, and they are picked up. What is heard is what frame by frame gives, but for 60 dB under
+ * it (tested), in tighter loops. While a string is being struck or its pitch moves, all go frame by
+ * frame. One thread; no allocation after construction.
  */
 public final class Bridge {
 
@@ -85,7 +85,8 @@ public final class Bridge {
 
     /**
      * What the strings do to each other over the bridge: each answers to what the others put on it
-     * a frame before. What it answers to their answers is left out: it lies 114 dB lower.
+     * a frame before. What it answers to their answers is left out: {@link StringVoice#COUPLING}
+     * squared, 114 dB under the strings.
      */
     private void tie(double[] air, double share, int from, int n) {
         double before = 0;

@@ -1,6 +1,7 @@
 package vocalis.sound.strings;
 
 import java.util.Arrays;
+import vocalis.sound.dsp.Ring;
 
 /**
  * One plane in which a string moves: a delay line, the loss and the stiffness of one way around.
@@ -73,7 +74,7 @@ public final class Plane {
 
     /** The same for {@code n} frames, with all states in local variables. */
     void back(int read, double[] taps, LoopLoss p, double gain, double c, double[] out, int n) {
-        interpolate(read, taps, out, n);
+        turn(read, taps, taps, out, n);
         around(p, gain, c, out, n);
     }
 
@@ -150,24 +151,7 @@ public final class Plane {
         high = h;
     }
 
-    /** The line between its frames, out of a straight copy of it. */
-    private void interpolate(int read, double[] taps, double[] to, int n) {
-        double[] s = stretch;
-        copy(read - (StringPatch.TAPS - 1), s, n + StringPatch.TAPS - 1);
-        double a = taps[0];
-        double b = taps[1];
-        double c = taps[2];
-        double d = taps[3];
-        double e = taps[4];
-        double f = taps[5];
-        for (int i = 0; i < n; i++) {
-            double x = a * s[i + 5] + b * s[i + 4] + c * s[i + 3];
-            double y = d * s[i + 2] + e * s[i + 1] + f * s[i];
-            to[i] = x + y;
-        }
-    }
-
-    /** The same while one interpolator's taps turn into another's. */
+    /** The line between its frames, while one interpolator's taps turn into another's. */
     private void turn(int read, double[] taps, double[] to, double[] out, int n) {
         double[] s = stretch;
         copy(read - (StringPatch.TAPS - 1), s, n + StringPatch.TAPS - 1);
@@ -198,17 +182,11 @@ public final class Plane {
 
     /** Copies {@code n} frames from one on. */
     void copy(int from, double[] to, int n) {
-        int first = from & MASK;
-        int whole = Math.min(n, LINE - first);
-        System.arraycopy(line, first, to, 0, whole);
-        System.arraycopy(line, 0, to, whole, n - whole);
+        Ring.read(line, from, to, n);
     }
 
     /** Writes {@code n} frames. */
     void write(int frame, double[] v, int n) {
-        int first = frame & MASK;
-        int whole = Math.min(n, LINE - first);
-        System.arraycopy(v, 0, line, first, whole);
-        System.arraycopy(v, whole, line, 0, n - whole);
+        Ring.write(v, line, frame, n);
     }
 }

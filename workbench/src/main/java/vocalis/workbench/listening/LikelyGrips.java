@@ -215,22 +215,23 @@ final class LikelyGrips {
     }
 
     /**
-     * Shapes with the same notes sound alike to the nets: the one leads that lies best. What it
-     * takes more of the hand than the easiest with its notes is its cost.
+     * Shapes with the same notes sound alike to the nets: what is harder than the easiest costs.
      */
     private List<Weighed> withWork(List<Weighed> some, double share) {
+        Map<Shape, Double> work = new HashMap<>();
         Map<Set<Integer>, Double> least = new HashMap<>();
         for (Weighed w : some) {
-            least.merge(notes(w.usual().shape()), work(w), Math::min);
+            Shape shape = w.usual().shape();
+            work.put(shape, GripReader.work(board, shape, hand));
+            least.merge(notes(shape), work.get(shape), Math::min);
         }
-        return some.stream()
-                .map(w -> w.dearer(share * (work(w) - least.get(notes(w.usual().shape())))))
-                .sorted(byCost())
-                .toList();
-    }
-
-    private double work(Weighed w) {
-        return GripReader.work(board, w.usual().shape(), hand);
+        List<Weighed> all = new ArrayList<>();
+        for (Weighed w : some) {
+            Shape shape = w.usual().shape();
+            all.add(w.dearer(share * (work.get(shape) - least.get(notes(shape)))));
+        }
+        all.sort(byCost());
+        return all;
     }
 
     /** The notes of a shape on the neck. */
