@@ -28,7 +28,20 @@ plain_locale() {
   esac
 }
 
-java_version() { "$1" -version 2>&1 | sed -n 's/.*version "\([0-9]*\).*/\1/p' | head -n 1; }
+# From the file beside it: to ask Java itself takes as long as to name a chord.
+java_full_version() {
+  said=
+  release=$(readlink -f "$1" 2>/dev/null || echo "$1")
+  release=${release%/bin/java}/release
+  [ ! -r "$release" ] || said=$(sed -n 's/^JAVA_VERSION="\([^"]*\)".*/\1/p' "$release")
+  [ -n "$said" ] || said=$("$1" -version 2>&1 | sed -n 's/.*version "\([^"]*\)".*/\1/p' | head -n 1)
+  echo "$said"
+}
+
+java_version() {
+  full=$(java_full_version "$1")
+  echo "${full%%[.+-]*}"
+}
 
 need_java() {
   if [ -n "${JAVA_HOME:-}" ] && [ -x "$JAVA_HOME/bin/java" ]; then JAVA=$JAVA_HOME/bin/java; else JAVA=$(command -v java || true); fi

@@ -55,6 +55,7 @@ final class ExportCommand implements Callable<Integer> {
     private Path out;
 
     @Option(
+            converter = ExportCommand.TargetConverter.class,
             names = "--to",
             paramLabel = "FORMAT",
             description =

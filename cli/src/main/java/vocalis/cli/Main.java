@@ -2,52 +2,24 @@ package vocalis.cli;
 
 import java.io.PrintWriter;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import picocli.CommandLine;
-import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.UsageMessageSpec;
 import vocalis.cli.ears.HoldCommand;
 import vocalis.cli.ears.ListenCommand;
 import vocalis.cli.ears.TranscribeCommand;
 import vocalis.cli.ears.TuneCommand;
-import vocalis.cli.options.FamilyConverter;
 import vocalis.cli.options.Standard;
-import vocalis.core.voicing.Family;
-import vocalis.workbench.exchange.Target;
-import vocalis.workbench.health.Version;
 
 /**
  * The command line. Exit 0; 1 where a check finds something; 2 for bad input with one line on
  * standard error.
  */
-@Command(
-        name = "vocalis",
-        versionProvider = Main.Numbered.class,
-        mixinStandardHelpOptions = true,
-        subcommands = {
-            NameCommand.class,
-            VoicingsCommand.class,
-            SeriesCommand.class,
-            DronesCommand.class,
-            GainCommand.class,
-            RenderCommand.class,
-            CheckCommand.class,
-            RevoiceCommand.class,
-            ExportCommand.class,
-            ImportCommand.class,
-            HoldCommand.class,
-            ListenCommand.class,
-            TranscribeCommand.class,
-            TuneCommand.class,
-            DoctorCommand.class,
-            CommandLine.HelpCommand.class
-        },
-        description = "Write a riff and hear what each voicing does to it.",
-        footer = {"", "Without a command the window opens: ./vocalis [FILE], ./vocalis --demo."})
-public final class Main implements Runnable {
+public final class Main {
 
-    @CommandLine.Spec private CommandLine.Model.CommandSpec spec;
+    private Main() {}
 
     public static void main(String[] args) {
         int code = run(args);
@@ -61,28 +33,41 @@ public final class Main implements Runnable {
     }
 
     /**
-     * Where one command is asked for by its name only that one is read in: reading in all of them
-     * takes longer than most of them need for their work.
+     * The command of a name. Where one is asked for only that one is read in: to read in all of
+     * them takes longer than most of them need for their work.
      */
-    @Command(name = "vocalis", versionProvider = Numbered.class, mixinStandardHelpOptions = true)
-    private static final class Alone {}
-
-    private static CommandLine line(String... args) {
-        Optional<Class<?>> asked =
-                Arrays.stream(Main.class.getAnnotation(Command.class).subcommands())
-                        .filter(c -> args.length > 0)
-                        .filter(c -> c.getAnnotation(Command.class).name().equals(args[0]))
-                        .filter(c -> c != CommandLine.HelpCommand.class)
-                        .findFirst();
-        return asked.map(c -> new CommandLine(new Alone()).addSubcommand(args[0], c))
-                .orElseGet(() -> new CommandLine(new Main()));
+    static Optional<Class<?>> command(String name) {
+        return Optional.ofNullable(
+                switch (name) {
+                    case "name" -> NameCommand.class;
+                    case "voicings" -> VoicingsCommand.class;
+                    case "series" -> SeriesCommand.class;
+                    case "drones" -> DronesCommand.class;
+                    case "gain" -> GainCommand.class;
+                    case "render" -> RenderCommand.class;
+                    case "check" -> CheckCommand.class;
+                    case "revoice" -> RevoiceCommand.class;
+                    case "export" -> ExportCommand.class;
+                    case "import" -> ImportCommand.class;
+                    case "hold" -> HoldCommand.class;
+                    case "listen" -> ListenCommand.class;
+                    case "transcribe" -> TranscribeCommand.class;
+                    case "tune" -> TuneCommand.class;
+                    case "doctor" -> DoctorCommand.class;
+                    default -> null;
+                });
     }
 
     /** The same with its standard output elsewhere; null for the process's own. */
     static int run(PrintWriter out, String... args) {
-        CommandLine line = line(args).setCaseInsensitiveEnumValuesAllowed(true);
-        line.registerConverter(Family.class, new FamilyConverter());
-        line.registerConverter(Target.class, new ExportCommand.TargetConverter());
+        Optional<Class<?>> asked = args.length == 0 ? Optional.empty() : command(args[0]);
+        CommandLine line =
+                asked.map(CommandLine::new).orElseGet(() -> new CommandLine(new Commands()));
+        if (asked.isPresent()) {
+            line.setCommandName("vocalis " + args[0]);
+            explain(args[0], line);
+        }
+        line.setCaseInsensitiveEnumValuesAllowed(true);
         line.getSubcommands().forEach(Main::explain);
         line.setOut(out != null ? out : Standard.text(System.out, Standard.charset()));
         line.setErr(Standard.text(System.err, Standard.charset()));
@@ -93,33 +78,28 @@ public final class Main implements Runnable {
                 });
         line.setParameterExceptionHandler(
                 (e, a) -> {
-                    boolean command =
-                            e.getCommandLine() == line && a.length > 0 && !a[0].startsWith("-");
-                    if (command) {
-                        line.getErr()
-                                .println(
-                                        "vocalis: \""
-                                                + a[0]
-                                                + "\" is no command and no file; commands are "
-                                                + String.join(
-                                                        ", ", line.getSubcommands().keySet()));
-                        return 2;
-                    }
-                    e.getCommandLine().getErr().println("vocalis: " + line(e));
+                    boolean unknown =
+                            asked.isEmpty()
+                                    && e.getCommandLine() == line
+                                    && a.length > 0
+                                    && !a[0].startsWith("-");
+                    e.getCommandLine()
+                            .getErr()
+                            .println("vocalis: " + (unknown ? unknown(a[0], line) : line(e)));
                     return 2;
                 });
-        int code = line.execute(args);
+        int code =
+                line.execute(asked.isPresent() ? Arrays.copyOfRange(args, 1, args.length) : args);
         line.getOut().flush();
         line.getErr().flush();
         return code;
     }
 
-    /** The version, as the build was given it. */
-    static final class Numbered implements CommandLine.IVersionProvider {
-        @Override
-        public String[] getVersion() {
-            return new String[] {"Vocalis " + Version.NUMBER};
-        }
+    private static String unknown(String word, CommandLine line) {
+        return "\""
+                + word
+                + "\" is no command and no file; commands are "
+                + String.join(", ", line.getSubcommands().keySet());
     }
 
     /** An example of each, which runs as it stands when the files that it names are there. */
@@ -141,6 +121,14 @@ public final class Main implements Runnable {
                     Map.entry("tune", "tune strings.wav --a4 442"),
                     Map.entry("doctor", "doctor"));
 
+    private static final Map<String, String> EXIT_CODES = new LinkedHashMap<>();
+
+    static {
+        EXIT_CODES.put("0", "done");
+        EXIT_CODES.put("1", "something was found");
+        EXIT_CODES.put("2", "bad input, said in a line");
+    }
+
     /** Defaults, exit codes and an example at the foot of a command's help. */
     private static void explain(String name, CommandLine command) {
         UsageMessageSpec usage = command.getCommandSpec().usageMessage();
@@ -148,14 +136,7 @@ public final class Main implements Runnable {
         String example = EXAMPLES.get(name);
         if (example != null) {
             usage.exitCodeListHeading("%nExit codes:%n");
-            usage.exitCodeList(
-                    Map.of(
-                            "0",
-                            "done",
-                            "1",
-                            "something was found",
-                            "2",
-                            "bad input, said in a line"));
+            usage.exitCodeList(EXIT_CODES);
             usage.footer("", "Example: ./vocalis " + example);
         }
     }
@@ -164,10 +145,5 @@ public final class Main implements Runnable {
     private static String line(Exception e) {
         String message = e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage();
         return message.lines().findFirst().orElse(message);
-    }
-
-    @Override
-    public void run() {
-        spec.commandLine().usage(spec.commandLine().getOut());
     }
 }

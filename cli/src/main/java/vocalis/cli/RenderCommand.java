@@ -17,6 +17,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import vocalis.cli.options.FamilyConverter;
 import vocalis.cli.options.NeckOptions;
 import vocalis.cli.options.Standard;
 import vocalis.core.arrange.Song;
@@ -87,6 +88,7 @@ final class RenderCommand implements Callable<Integer> {
     @Mixin private NeckOptions options;
 
     @Option(
+            converter = FamilyConverter.class,
             names = "--treatment",
             paramLabel = "F",
             description = "A family for every chord: power, fourth, third, octave, triad, …")

@@ -15,6 +15,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import vocalis.cli.options.FamilyConverter;
 import vocalis.cli.options.HandOption;
 import vocalis.cli.options.JsonOption;
 import vocalis.cli.options.Standard;
@@ -46,7 +47,11 @@ final class RevoiceCommand implements Callable<Integer> {
             description = "The riff, a .vocalis.json file; - is standard input.")
     private Path file;
 
-    @Option(names = "--row", paramLabel = "F", description = "A family: power, fourth, third, …")
+    @Option(
+            converter = FamilyConverter.class,
+            names = "--row",
+            paramLabel = "F",
+            description = "A family: power, fourth, third, …")
     private Family family;
 
     @Option(

@@ -11,6 +11,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import vocalis.cli.options.FamilyConverter;
 import vocalis.cli.options.HandOption;
 import vocalis.cli.options.Hands;
 import vocalis.cli.options.JsonOption;
@@ -40,6 +41,7 @@ final class VoicingsCommand implements Callable<Integer> {
     private String root;
 
     @Option(
+            converter = FamilyConverter.class,
             names = "--family",
             required = true,
             paramLabel = "F",

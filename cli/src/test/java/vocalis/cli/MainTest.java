@@ -422,6 +422,27 @@ class MainTest {
      * Help of each command has its exit codes and an example, and the example runs: every one in
      * the long run, every other in the short one.
      */
+    /** One that is asked for is read in alone: it must be the one that help lists. */
+    @Test
+    void everyCommandThatHelpListsIsFoundByItsName() {
+        var listed = new picocli.CommandLine(new Commands()).getSubcommands();
+        assertThat(listed.keySet()).hasSizeGreaterThan(Main.EXAMPLES.size());
+        for (var e : listed.entrySet()) {
+            if (!e.getKey().equals("help")) {
+                assertThat(Main.command(e.getKey())).as(e.getKey()).isPresent();
+                assertThat(Main.command(e.getKey()).get())
+                        .isEqualTo(e.getValue().getCommand().getClass());
+            }
+        }
+        assertThat(Main.command("help")).isEmpty();
+    }
+
+    /** What is listed in no order of its own comes out otherwise in every manual. */
+    @Test
+    void exitCodesAreListedInTheirOrder() throws Exception {
+        assertThat(output("name", "--help")).containsSubsequence("  0   ", "  1   ", "  2   ");
+    }
+
     @Test
     void examplesRunAsTheyStand() throws Exception {
         PieceFiles.write(

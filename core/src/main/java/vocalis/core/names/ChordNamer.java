@@ -1,7 +1,6 @@
 package vocalis.core.names;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -59,12 +58,13 @@ public final class ChordNamer {
             Voicing voicing, Optional<Key> key, Around around, double within) {
         Notes notes = Notes.of(voicing);
         List<Candidate> all = candidates(notes, key, around);
-        all.sort(Comparator.comparingDouble(Candidate::cost));
+        all.sort((a, b) -> Double.compare(a.cost, b.cost));
         boolean plainOne = all.stream().anyMatch(c -> c.modifiers <= MOST_MODIFIERS);
         Speller speller = new Speller(key, true);
         List<ChordName> names = new ArrayList<>();
         int heard = Support.of(notes, key).best();
         Set<Integer> roots = new HashSet<>();
+        Set<String> symbols = new HashSet<>();
         Candidate lead = best(all, heard, around);
         all.removeIf(c -> c == lead);
         all.add(0, lead);
@@ -75,7 +75,7 @@ public final class ChordNamer {
             boolean said = c == lead || c.cost <= lead.cost + within;
             if (ofRoot || said && (!plainOne || c.modifiers <= MOST_MODIFIERS)) {
                 ChordName name = speller.spell(c, notes.bassClass());
-                if (!names.contains(name)) {
+                if (symbols.add(name.symbol())) {
                     names.add(name);
                 }
             }

@@ -1,7 +1,6 @@
 package vocalis.core.names;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 
@@ -51,7 +50,7 @@ public record Fuller(String suffix, ChordSymbol symbol, Set<Integer> needed) {
                 found.add(f);
             }
         }
-        found.sort(Comparator.comparingInt(f -> f.symbol.intervals().size()));
+        found.sort((a, b) -> a.symbol.intervals().size() - b.symbol.intervals().size());
         return found.stream().map(Fuller::suffix).toList();
     }
 }

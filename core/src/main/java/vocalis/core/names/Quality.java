@@ -1,8 +1,8 @@
 package vocalis.core.names;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicReferenceArray;
 import vocalis.core.theory.PitchClassSet;
 
 /**
@@ -10,9 +10,9 @@ import vocalis.core.theory.PitchClassSet;
  *
  * <p>Convention: a set holds semitones above the root (any octave). A way chooses one note as the
  * third (or its suspension), one as the fifth, one as the sixth or seventh; what is left are
- * additions. Every choice is tried for all 4,096 sets when the class loads; the ways of a set are
- * ordered by what they cost a reader. The weights are set by hand after common practice and
- * published in docs/figures.md.
+ * additions. Every choice is tried when a set is first asked for; its ways are ordered by what they
+ * cost a reader. The weights are set by hand after common practice and published in
+ * docs/figures.md.
  *
  * @param suffix what follows the root, such as {@code m7♭5} or {@code 5(♯11)}; empty for a major
  *     triad
@@ -52,22 +52,24 @@ public record Quality(
     /** How much more a further way may cost than the best. */
     private static final double NEARLY_AS_PLAIN = 0.6;
 
-    private static final List<List<Quality>> TABLE = new ArrayList<>(1 << 12);
-
-    static {
-        for (int bits = 0; bits < 1 << 12; bits++) {
-            TABLE.add(ways(new PitchClassSet(bits)));
-        }
-    }
+    /** By the bits of the set; filled as they are asked for. */
+    private static final AtomicReferenceArray<List<Quality>> TABLE =
+            new AtomicReferenceArray<>(1 << 12);
 
     /** The best way to say a set; the root counts as sounding whether or not it is in the set. */
     static Quality of(PitchClassSet set) {
-        return TABLE.get(set.bits()).get(0);
+        return all(set).get(0);
     }
 
     /** The ways to say a set, the best first, and those that are nearly as plain. */
     public static List<Quality> all(PitchClassSet set) {
-        return TABLE.get(set.bits());
+        List<Quality> all = TABLE.get(set.bits());
+        if (all == null) {
+            // Two threads that ask at once find the same.
+            all = ways(set);
+            TABLE.set(set.bits(), all);
+        }
+        return all;
     }
 
     /** Whether a fourth or a second stands in the third's place. */
@@ -99,9 +101,15 @@ public record Quality(
                 }
             }
         }
-        all.sort(Comparator.comparingDouble(Quality::cost).thenComparing(q -> q.suffix.length()));
+        all.sort(Quality::plainer);
         double most = all.get(0).cost + NEARLY_AS_PLAIN;
         return all.stream().filter(q -> q.cost <= most).limit(MOST_WAYS).toList();
+    }
+
+    /** The cheaper one first, of two alike the shorter. */
+    private static int plainer(Quality a, Quality b) {
+        int byCost = Double.compare(a.cost, b.cost);
+        return byCost != 0 ? byCost : a.suffix.length() - b.suffix.length();
     }
 
     /** Nothing is suspended over a third. */

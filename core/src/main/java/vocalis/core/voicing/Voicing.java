@@ -93,7 +93,7 @@ public record Voicing(Shape shape, Fretboard board, int root) {
      */
     public Voicing thinned(int voiceFromTop) {
         List<Sounding> byPitch = new ArrayList<>(soundings());
-        byPitch.sort(java.util.Comparator.comparingInt(Sounding::midi).reversed());
+        byPitch.sort((a, b) -> b.midi() - a.midi());
         if (voiceFromTop < 1 || voiceFromTop > byPitch.size() || byPitch.size() == 1) {
             throw new IllegalArgumentException(
                     "a voicing of "
