@@ -41,14 +41,17 @@ import vocalis.workbench.playing.Player;
 /**
  * What the nets are taught on: random riffs of four bars, half of them with lines and picked chords
  * in place of some bars, in any tuning that is offered, every tone, guitar and amplifier turned at
- * random, strokes early and late. The same for the same number; none of them is used to try the
- * ears.
+ * random, later ones through other amplifiers too, strokes early and late. The same for the same
+ * number; none of them is used to try the ears.
  */
 final class Lessons {
 
     private static final int BARS = 4;
     private static final double SPREAD_MS = 12;
     private static final double TAIL_SECONDS = 0.7;
+
+    /** From this number on three of four driven lessons go through amplifiers that are not ours. */
+    private static final long OTHERS_FROM = 20_000;
 
     private static final List<String> KEYS =
             List.of(
@@ -103,9 +106,28 @@ final class Lessons {
                         ? anyShape(written)
                         : number % 2 == 0 ? new Lines(written, random).score() : written;
         Score played = Passes.hurried(score, random, SPREAD_MS, new TreeMap<>());
-        Heard heard = new Heard(played, Optional.empty(), riff.ground().withTone(tone), mix());
+        boolean other = number >= OTHERS_FROM && tone != Tone.CLEAN && random.nextInt(4) > 0;
+        Tone through = other ? Tone.CLEAN : tone;
+        Heard heard = new Heard(played, Optional.empty(), riff.ground().withTone(through), mix());
         float[] sound = OfflineRender.of(heard, 1, TAIL_SECONDS).samples();
-        return new Lesson(played, tone, Take.ofStereo(sound, Player.RATE));
+        return new Lesson(
+                played,
+                tone,
+                other ? driven(sound, number, tone) : Take.ofStereo(sound, Player.RATE));
+    }
+
+    /** A clean guitar through an amplifier that is none of ours, in some of its room's sound. */
+    private static Take driven(float[] stereo, long number, Tone tone) {
+        float[] one = new float[stereo.length / 2];
+        for (int i = 0; i < one.length; i++) {
+            one[i] = (stereo[2 * i] + stereo[2 * i + 1]) / 2;
+        }
+        float[] loud = new OtherAmplifier(number, Player.RATE, tone == Tone.GAIN).of(one);
+        for (int i = 0; i < one.length; i++) {
+            stereo[2 * i] = loud[i];
+            stereo[2 * i + 1] = loud[i];
+        }
+        return Take.ofStereo(stereo, Player.RATE);
     }
 
     private Ground ground(Tone tone) {
