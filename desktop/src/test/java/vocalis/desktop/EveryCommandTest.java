@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.CustomMenuItem;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Menu;
@@ -19,6 +20,8 @@ import javafx.scene.control.MenuBar;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -180,6 +183,42 @@ class EveryCommandTest extends WindowDriver {
         for (Place p : SCREENS.keySet()) {
             assertThat(fx(() -> shell.commands().strip(p))).as(p.words()).isNotEmpty();
         }
+    }
+
+    /** A line of a menu is as wide as its words and their key; each is laid out in the window. */
+    @Test
+    void noMenuCutsItsWordsOrKeys() {
+        MenuBar bar = (MenuBar) fx(() -> stage.getScene().lookup("#menus"));
+        Set<String> ids = new HashSet<>();
+        fx(
+                () -> {
+                    bar.getMenus().forEach(m -> items(m.getItems(), ids));
+                    return null;
+                });
+        List<String> known = all().stream().map(Command::id).filter(ids::contains).toList();
+        assertThat(known).hasSizeGreaterThan(50);
+        Map<String, String> cut = new TreeMap<>();
+        for (String id : known) {
+            fx(
+                    () -> {
+                        CustomMenuItem item = (CustomMenuItem) shell.commands().item(id);
+                        HBox line = (HBox) item.getContent();
+                        Pane root = (Pane) bar.getParent();
+                        line.setManaged(false);
+                        root.getChildren().add(line);
+                        line.applyCss();
+                        line.autosize();
+                        line.layout();
+                        for (Node n : line.getChildren()) {
+                            if (n instanceof Label l && l.getWidth() < l.prefWidth(-1) - 0.5) {
+                                cut.put(id, l.getText() + " in " + l.getWidth());
+                            }
+                        }
+                        root.getChildren().remove(line);
+                        return null;
+                    });
+        }
+        assertThat(cut).isEmpty();
     }
 
     /** Each screen is a click away from each other, and its strip shows what its place does. */

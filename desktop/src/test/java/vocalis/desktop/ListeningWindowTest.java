@@ -69,13 +69,27 @@ class ListeningWindowTest extends WindowDriver {
         await("its cents", () -> label(robot, "#tuner-6").matches("in tune|\\d+ cents .*"));
     }
 
-    /** The stand-in plays the riff in: the tab as heard, beside what it is made of. */
+    /**
+     * The stand-in plays as much of the riff in as is asked for: the tab as heard, beside what it
+     * is made of. What is heard of the hand that damps the strings at the end is no bar more.
+     */
     @Test
     void aRiffIsPlayedIn(FxRobot robot) {
         press(robot, KeyCode.F12);
+        fx(
+                () -> {
+                    choice(robot, "#play-in-bars").setValue(2);
+                    return null;
+                });
         clickOn(robot, "#play-in-begin");
         await("what was heard", () -> shown(robot, "#unpick-tab"));
-        assertThat(label(robot, "#unpick-tab")).contains("|");
+        String string =
+                label(robot, "#unpick-tab")
+                        .lines()
+                        .filter(l -> l.matches("[A-G][b#]? +[|].*"))
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(string.chars().filter(c -> c == '|').count()).as(string).isEqualTo(3);
         press(robot, KeyCode.ESCAPE);
     }
 

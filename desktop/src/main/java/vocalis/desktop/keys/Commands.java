@@ -230,7 +230,8 @@ public final class Commands {
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox both = new HBox(28, new Label(Command.capital(c.words())), gap, key);
         // Wide enough for the longest words: the keys of a menu stand beneath each other.
-        both.setPrefWidth(320);
+        both.setPrefWidth(372);
+        key.setMinWidth(Region.USE_PREF_SIZE);
         MenuItem item = new CustomMenuItem(both, true);
         item.setId("menu-" + id);
         item.setOnAction(e -> c.action().run());

@@ -48,7 +48,7 @@ public final class ListeningCommands {
                     riff.shown().take(shape);
                     commands.get("explore").action().run();
                 };
-        commands.add("listen", "what you play: a strum named, strings tuned, by ear")
+        commands.add("listen", "what you play: a strum named, strings tuned")
                 .keys("F11")
                 .does(() -> PlayedSheet.show(session, hearing, source, host.get(), use, compare));
         commands.add("latency", "how late what you play comes in: measure it")

@@ -92,8 +92,8 @@ public final class PlayInSheet {
                 new VBox(
                         14,
                         Choices.caption(
-                                "One bar is counted, then play, clean and alone. What is heard is"
-                                        + " written down and shown beside what it is made of; the open riff"
+                                "One bar is counted, then play, alone; clean is heard best. What"
+                                        + " is heard is written down and shown beside what it is made of; the open riff"
                                         + " stays as it is until you say so."),
                         from.node(),
                         rows(),
@@ -230,14 +230,15 @@ public final class PlayInSheet {
 
     /** The stand-in plays the open riff with a learner's mistakes. */
     private void standIn() {
-        Score whole = session.derived().score();
+        MeterMap meters = session.now().meters();
+        WritesDown.Bars asked =
+                only().orElse(new WritesDown.Bars(0, Math.min(bars, session.now().bars()) - 1));
         Score score =
-                only().map(
-                                b ->
-                                        whole.between(
-                                                session.now().meters().start(b.first()),
-                                                session.now().meters().end(b.last())))
-                        .orElse(whole);
+                session.derived()
+                        .score()
+                        .between(meters.start(asked.first()), meters.end(asked.last()));
+        // Its strings are damped where the bars end: that is no stroke.
+        double seconds = score.time().tempos().seconds(score.length());
         var ground = session.now().ground();
         long seed = System.nanoTime();
         sheet.close();
@@ -246,7 +247,7 @@ public final class PlayInSheet {
         Meter meter = meter();
         OptionalDouble begins = OptionalDouble.of(0);
         write.writeDown(
-                () -> StandIn.play(score, ground, StandIn.Errors.LEARNING, seed),
+                () -> StandIn.play(score, ground, StandIn.Errors.LEARNING, seed).until(seconds),
                 t -> in.of(t, Optional.of(tempo), begins, meter, "what the stand-in played"),
                 only());
     }

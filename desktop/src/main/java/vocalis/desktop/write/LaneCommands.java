@@ -110,7 +110,7 @@ final class LaneCommands {
     }
 
     private void guitars() {
-        commands.add("guitar", "write guitar two over the same roots, or guitar one again")
+        commands.add("guitar", "guitar two over the same roots, or guitar one again")
                 .in(WritePlace.BAND, LANE)
                 .keys("ctrl shift G")
                 .button("Guitar two")

@@ -22,7 +22,7 @@ record LookCommands(Commands commands, WriteModel model, WriteSheets screen) {
                 () -> Looks.flip(model.looks().passingNames()));
         look(
                 "fingers-from",
-                "on the neck: who stays, slides and lifts from the chord before",
+                "on the neck: who stays, slides, lifts from the last chord",
                 "shift F",
                 () -> Looks.flip(model.looks().fingersFrom()));
         look(

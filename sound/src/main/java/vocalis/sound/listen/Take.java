@@ -39,6 +39,11 @@ public final class Take {
         return samples.length / rate;
     }
 
+    /** The same without what comes from a time on, in seconds. */
+    public Take until(double seconds) {
+        return new Take(stretch(0, Math.min(samples.length, frame(seconds))), rate);
+    }
+
     /** What comes from a time on; silence before its beginning. */
     public Take from(double seconds) {
         int first = frame(seconds);
