@@ -3,7 +3,7 @@
 
     benchmarks/ears/teach.py strokes|notes FOLDER OUT.net
 
-FROM=OLD.net goes on from weights that are there (notes alone), with smaller steps. Every nineteenth
+FROM=OLD.net goes on from weights that are there, with smaller steps. Every nineteenth
 lesson is kept out: what the net makes of those is printed. Weights are found by Adam (Kingma and Ba
 2015) with a cosine falling rate, dropout (Srivastava and others 2014) and weight decay. What it is
 shown is altered each time, so that rooms, amplifiers and noise that we did not render are heard
@@ -195,6 +195,10 @@ def strokes(folder, out):
             wanted.append(y[keep])
     hops, wanted = np.concatenate(hops), np.concatenate(wanted)[:, None]
     net = Net([len(octaves), 96, 24, 1], -2, (0.2, 0))
+    most = 1e-3
+    if 'FROM' in os.environ:
+        net.go_on(os.environ['FROM'], mean, spread)
+        most = 3e-4
     epochs = int(os.environ.get('EPOCHS', 10))
     for epoch in range(epochs):
         begun, loss = time.time(), 0
@@ -202,7 +206,7 @@ def strokes(folder, out):
         for k in range(0, len(order), 1024):
             q = order[k:k + 1024]
             loss += net.learn(altered(seen(hops[q])), wanted[q],
-                              rate(1e-3, epoch, epochs), 1e-2)
+                              rate(most, epoch, epochs), 1e-2)
         print(epoch, round(loss / len(order), 5), round(time.time() - begun), 's', flush=True)
         net.write(out, mean, spread)
     for least in (0.25, 0.35, 0.45):

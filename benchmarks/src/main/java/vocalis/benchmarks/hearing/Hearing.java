@@ -38,15 +38,17 @@ import vocalis.workbench.playedin.PlayIn;
  * How often the ears are right, on sounds whose notes are known.
  *
  * <pre>
- * held N (own|edge|gain|recorded) SEED              strums of likely shapes
- * published N FILE SEED                             strums of published shapes, own strings
- * played N (own|edge|gain|recorded) SEED            riffs written down
- * strokes N (own|edge|gain|recorded) SEED           where strokes are, as the nets hear what is
- *                                                   not our own clean strings
- * followed N (own|edge|gain|recorded) SEED          riffs as written, laid beside their score
- * late N (own|edge|gain|recorded) SEED              riffs with strokes early and late
- * wrong N (own|recorded) SEED                       riffs with one thing otherwise
+ * held N SOURCE SEED       strums of likely shapes
+ * published N FILE SEED    strums of published shapes, own strings
+ * played N SOURCE SEED     riffs written down
+ * strokes N SOURCE SEED    where strokes are, as the nets hear what is not our own clean strings
+ * followed N SOURCE SEED   riffs as written, laid beside their score
+ * late N SOURCE SEED       riffs with strokes early and late
+ * wrong N SOURCE SEED      riffs with one thing otherwise
  * </pre>
+ *
+ * A source is own, edge or gain (our own strings), or recorded, overdriven or distorted (a sound
+ * font's guitars).
  */
 public final class Hearing {
 
@@ -68,7 +70,7 @@ public final class Hearing {
     public static void main(String[] args) throws IOException {
         if (args.length < 4) {
             System.err.println(
-                    "held|published|played|strokes|followed|late|wrong N own|edge|gain|recorded|FILE SEED");
+                    "held|published|played|strokes|followed|late|wrong N SOURCE|FILE SEED");
             System.exit(2);
         }
         Hearing h = new Hearing(Integer.parseInt(args[1]), args[2], Long.parseLong(args[3]));

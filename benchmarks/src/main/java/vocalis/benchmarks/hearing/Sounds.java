@@ -3,6 +3,7 @@ package vocalis.benchmarks.hearing;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import vocalis.core.derive.Derived;
 import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Ground;
@@ -19,7 +20,10 @@ import vocalis.workbench.playing.Player;
 /** Shapes and scores as a source plays them: our own strings in a tone, or a recorded guitar. */
 final class Sounds {
 
-    private static final int CLEAN_GUITAR = 27;
+    /** Programs of the sound font, counted from 0, by the source's name. */
+    private static final Map<String, Integer> PROGRAMS =
+            Map.of("recorded", 27, "overdriven", 29, "distorted", 30);
+
     private static final double BEGINS = 0.1;
     private static final double STRUM_SECONDS = 1.2;
     private static final double PALM_SECONDS = 0.09;
@@ -30,14 +34,14 @@ final class Sounds {
     private final String source;
 
     /**
-     * @param source own, edge, gain or recorded
+     * @param source own, edge or gain; recorded, overdriven or distorted
      */
     Sounds(String source) {
         this.source = source;
     }
 
     boolean recorded() {
-        return source.equals("recorded");
+        return PROGRAMS.containsKey(source);
     }
 
     private Tone tone() {
@@ -58,7 +62,7 @@ final class Sounds {
                 notes.add(new Recorded.Note(at, STRUM_SECONDS, midi, 90));
                 at += STAGGER;
             }
-            return Recorded.of(notes, CLEAN_GUITAR);
+            return Recorded.of(notes, PROGRAMS.get(source));
         }
         float[] strum = OfflineRender.of(shape, ground, STRUM_SECONDS).samples();
         float[] later = new float[strum.length + 2 * (int) (BEGINS * Player.RATE)];
@@ -89,6 +93,6 @@ final class Sounds {
                 }
             }
         }
-        return Recorded.of(notes, CLEAN_GUITAR);
+        return Recorded.of(notes, PROGRAMS.get(source));
     }
 }
