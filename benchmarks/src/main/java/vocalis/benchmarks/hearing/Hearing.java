@@ -47,8 +47,9 @@ import vocalis.workbench.playedin.PlayIn;
  * wrong N SOURCE SEED      riffs with one thing otherwise
  * </pre>
  *
- * A source is own, edge or gain (our own strings), or recorded, overdriven or distorted (a sound
- * font's guitars).
+ * A source is own, edge or gain (our own strings), or recorded, driven (the recorded clean guitar
+ * through an amplifier that is none of ours), overdriven or distorted (a sound font's guitars, each
+ * note driven by itself).
  */
 public final class Hearing {
 

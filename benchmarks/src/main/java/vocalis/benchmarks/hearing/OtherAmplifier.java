@@ -5,14 +5,17 @@ import java.util.function.DoubleUnaryOperator;
 
 /**
  * An amplifier that is none of ours, turned at random, so that the nets learn what clipping does
- * and not what our own circuit does: a filter, one or two stages that clip in one of four ways, a
- * filter between them, and a speaker of three filters. Common practice, no source. The filters are
- * the second-order ones of R. Bristow-Johnson's audio equaliser cookbook.
+ * and not what our own circuit does: another guitar, a filter, one or two stages that clip in one
+ * of four ways, a filter between them, and a speaker of three filters. Common practice, no source.
+ * The filters are the second-order ones of R. Bristow-Johnson's audio equaliser cookbook.
  */
 final class OtherAmplifier {
 
     private static final int OVER = 4;
     private static final int TAPS = 96;
+
+    /** One reflection in so many frames. */
+    private static final int SPARSE = 16;
 
     /** The level that it is fed and that it gives, as a mean square's root. */
     private static final double FED = 0.1;
@@ -36,6 +39,12 @@ final class OtherAmplifier {
         double[] x = new double[clean.length];
         for (int i = 0; i < x.length; i++) {
             x[i] = clean[i];
+        }
+        if (random.nextInt(10) < 7) {
+            smear(x);
+            peak(x, between(120, 250), between(-8, 8), 0.7);
+            peak(x, between(400, 1000), between(-8, 8), 0.7);
+            peak(x, between(1800, 3500), between(-8, 8), 0.7);
         }
         level(x);
         highPass(x, between(60, gain ? 500 : 200));
@@ -64,6 +73,20 @@ final class OtherAmplifier {
 
     private double between(double low, double high) {
         return low + (high - low) * random.nextDouble();
+    }
+
+    /** Another guitar: what is struck comes a little later too, by sparse noise that falls. */
+    private void smear(double[] x) {
+        double fall = between(0.003, 0.02) * rate;
+        double loud = Math.pow(10, between(-14, -2) / 20) / Math.sqrt(fall / 2 / SPARSE);
+        double[] dry = x.clone();
+        for (int from = 0; from < 3 * fall; from += SPARSE) {
+            int late = from + random.nextInt(SPARSE);
+            double h = loud * random.nextGaussian() * Math.exp(-late / fall);
+            for (int i = late; i < x.length; i++) {
+                x[i] += h * dry[i - late];
+            }
+        }
     }
 
     private static void level(double[] x) {

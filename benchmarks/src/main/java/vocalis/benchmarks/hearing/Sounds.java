@@ -22,7 +22,7 @@ final class Sounds {
 
     /** Programs of the sound font, counted from 0, by the source's name. */
     private static final Map<String, Integer> PROGRAMS =
-            Map.of("recorded", 27, "overdriven", 29, "distorted", 30);
+            Map.of("recorded", 27, "driven", 27, "overdriven", 29, "distorted", 30);
 
     private static final double BEGINS = 0.1;
     private static final double STRUM_SECONDS = 1.2;
@@ -33,8 +33,12 @@ final class Sounds {
 
     private final String source;
 
+    /** Those of the lessons are above zero. */
+    private long amplifier;
+
     /**
-     * @param source own, edge or gain; recorded, overdriven or distorted
+     * @param source own, edge or gain; recorded, driven (the recorded clean guitar through an
+     *     amplifier that is none of ours), overdriven or distorted
      */
     Sounds(String source) {
         this.source = source;
@@ -62,12 +66,30 @@ final class Sounds {
                 notes.add(new Recorded.Note(at, STRUM_SECONDS, midi, 90));
                 at += STAGGER;
             }
-            return Recorded.of(notes, PROGRAMS.get(source));
+            return amplified(Recorded.of(notes, PROGRAMS.get(source)));
         }
         float[] strum = OfflineRender.of(shape, ground, STRUM_SECONDS).samples();
         float[] later = new float[strum.length + 2 * (int) (BEGINS * Player.RATE)];
         System.arraycopy(strum, 0, later, later.length - strum.length, strum.length);
         return Take.ofStereo(later, Player.RATE);
+    }
+
+    /** Each take through another. */
+    private Take amplified(Take clean) {
+        if (!source.equals("driven")) {
+            return clean;
+        }
+        float[] stereo = clean.stereo();
+        float[] one = new float[stereo.length / 2];
+        for (int i = 0; i < one.length; i++) {
+            one[i] = stereo[2 * i];
+        }
+        float[] loud = new OtherAmplifier(--amplifier, clean.rate(), true).of(one);
+        double[] x = new double[loud.length];
+        for (int i = 0; i < x.length; i++) {
+            x[i] = loud[i];
+        }
+        return new Take(x, clean.rate());
     }
 
     Take take(Derived d) throws IOException {
@@ -93,6 +115,6 @@ final class Sounds {
                 }
             }
         }
-        return Recorded.of(notes, PROGRAMS.get(source));
+        return amplified(Recorded.of(notes, PROGRAMS.get(source)));
     }
 }
