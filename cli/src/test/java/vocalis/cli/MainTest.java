@@ -418,10 +418,6 @@ class MainTest {
         }
     }
 
-    /**
-     * Help of each command has its exit codes and an example, and the example runs: every one in
-     * the long run, every other in the short one.
-     */
     /** One that is asked for is read in alone: it must be the one that help lists. */
     @Test
     void everyCommandThatHelpListsIsFoundByItsName() {
@@ -429,9 +425,10 @@ class MainTest {
         assertThat(listed.keySet()).hasSizeGreaterThan(Main.EXAMPLES.size());
         for (var e : listed.entrySet()) {
             if (!e.getKey().equals("help")) {
-                assertThat(Main.command(e.getKey())).as(e.getKey()).isPresent();
-                assertThat(Main.command(e.getKey()).get())
-                        .isEqualTo(e.getValue().getCommand().getClass());
+                Object made = e.getValue().getCommandSpec().userObject();
+                assertThat(Main.command(e.getKey()).orElseThrow().isInstance(made))
+                        .as(e.getKey())
+                        .isTrue();
             }
         }
         assertThat(Main.command("help")).isEmpty();
@@ -443,6 +440,10 @@ class MainTest {
         assertThat(output("name", "--help")).containsSubsequence("  0   ", "  1   ", "  2   ");
     }
 
+    /**
+     * Help of each command has its exit codes and an example, and the example runs: every one in
+     * the long run, every other in the short one.
+     */
     @Test
     void examplesRunAsTheyStand() throws Exception {
         PieceFiles.write(
