@@ -158,9 +158,8 @@ class EveryCommandTest extends WindowDriver {
         }
     }
 
-    /** What has no button in sight has a line in a menu, or stands behind "All …" of its place. */
-    @Test
-    void eachIsReachedByTheMouse() {
+    /** The commands that have a line in a menu. */
+    private Set<String> inMenus() {
         MenuBar bar = (MenuBar) fx(() -> stage.getScene().lookup("#menus"));
         Set<String> ids = new HashSet<>();
         fx(
@@ -168,6 +167,13 @@ class EveryCommandTest extends WindowDriver {
                     bar.getMenus().forEach(m -> items(m.getItems(), ids));
                     return null;
                 });
+        return ids;
+    }
+
+    /** What has no button in sight has a line in a menu, or stands behind "All …" of its place. */
+    @Test
+    void eachIsReachedByTheMouse() {
+        Set<String> ids = inMenus();
         ids.addAll(SCREENS.values());
         // Buttons: families, play, the ground's fields, the search itself; walking is clicking.
         List<String> hidden =
@@ -188,13 +194,7 @@ class EveryCommandTest extends WindowDriver {
     /** A line of a menu is as wide as its words and their key; each is laid out in the window. */
     @Test
     void noMenuCutsItsWordsOrKeys() {
-        MenuBar bar = (MenuBar) fx(() -> stage.getScene().lookup("#menus"));
-        Set<String> ids = new HashSet<>();
-        fx(
-                () -> {
-                    bar.getMenus().forEach(m -> items(m.getItems(), ids));
-                    return null;
-                });
+        Set<String> ids = inMenus();
         List<String> known = all().stream().map(Command::id).filter(ids::contains).toList();
         assertThat(known).hasSizeGreaterThan(50);
         Map<String, String> cut = new TreeMap<>();
@@ -203,7 +203,7 @@ class EveryCommandTest extends WindowDriver {
                     () -> {
                         CustomMenuItem item = (CustomMenuItem) shell.commands().item(id);
                         HBox line = (HBox) item.getContent();
-                        Pane root = (Pane) bar.getParent();
+                        Pane root = (Pane) stage.getScene().lookup("#menus").getParent();
                         line.setManaged(false);
                         root.getChildren().add(line);
                         line.applyCss();

@@ -109,25 +109,11 @@ final class Lessons {
         boolean other = number >= OTHERS_FROM && tone != Tone.CLEAN && random.nextInt(4) > 0;
         Tone through = other ? Tone.CLEAN : tone;
         Heard heard = new Heard(played, Optional.empty(), riff.ground().withTone(through), mix());
-        float[] sound = OfflineRender.of(heard, 1, TAIL_SECONDS).samples();
-        return new Lesson(
-                played,
-                tone,
-                other ? driven(sound, number, tone) : Take.ofStereo(sound, Player.RATE));
-    }
-
-    /** A clean guitar through an amplifier that is none of ours, in some of its room's sound. */
-    private static Take driven(float[] stereo, long number, Tone tone) {
-        float[] one = new float[stereo.length / 2];
-        for (int i = 0; i < one.length; i++) {
-            one[i] = (stereo[2 * i] + stereo[2 * i + 1]) / 2;
+        Take take = Take.ofStereo(OfflineRender.of(heard, 1, TAIL_SECONDS).samples(), Player.RATE);
+        if (other) {
+            take = new OtherAmplifier(number, Player.RATE, tone == Tone.GAIN).of(take);
         }
-        float[] loud = new OtherAmplifier(number, Player.RATE, tone == Tone.GAIN).of(one);
-        for (int i = 0; i < one.length; i++) {
-            stereo[2 * i] = loud[i];
-            stereo[2 * i + 1] = loud[i];
-        }
-        return Take.ofStereo(stereo, Player.RATE);
+        return new Lesson(played, tone, take);
     }
 
     private Ground ground(Tone tone) {

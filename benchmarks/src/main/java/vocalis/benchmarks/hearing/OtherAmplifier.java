@@ -2,6 +2,7 @@ package vocalis.benchmarks.hearing;
 
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
+import vocalis.sound.listen.Take;
 
 /**
  * An amplifier that is none of ours, turned at random, so that the nets learn what clipping does
@@ -34,12 +35,14 @@ final class OtherAmplifier {
         this.gain = gain;
     }
 
-    /** What it makes of a clean guitar, one channel; all its own. */
-    float[] of(float[] clean) {
-        double[] x = new double[clean.length];
+    /** What it makes of a clean guitar. */
+    Take of(Take clean) {
+        float[] stereo = clean.stereo();
+        double[] x = new double[stereo.length / 2];
         for (int i = 0; i < x.length; i++) {
-            x[i] = clean[i];
+            x[i] = stereo[2 * i];
         }
+        level(x);
         if (random.nextInt(10) < 7) {
             smear(x);
             peak(x, between(120, 250), between(-8, 8), 0.7);
@@ -64,11 +67,7 @@ final class OtherAmplifier {
         lowPass(x, edge);
         lowPass(x, edge * between(0.9, 1.4));
         level(x);
-        float[] out = new float[x.length];
-        for (int i = 0; i < x.length; i++) {
-            out[i] = (float) x[i];
-        }
-        return out;
+        return new Take(x, rate);
     }
 
     private double between(double low, double high) {

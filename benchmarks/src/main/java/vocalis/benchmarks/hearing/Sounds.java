@@ -79,17 +79,7 @@ final class Sounds {
         if (!source.equals("driven")) {
             return clean;
         }
-        float[] stereo = clean.stereo();
-        float[] one = new float[stereo.length / 2];
-        for (int i = 0; i < one.length; i++) {
-            one[i] = stereo[2 * i];
-        }
-        float[] loud = new OtherAmplifier(--amplifier, clean.rate(), true).of(one);
-        double[] x = new double[loud.length];
-        for (int i = 0; i < x.length; i++) {
-            x[i] = loud[i];
-        }
-        return new Take(x, clean.rate());
+        return new OtherAmplifier(--amplifier, clean.rate(), true).of(clean);
     }
 
     Take take(Derived d) throws IOException {
