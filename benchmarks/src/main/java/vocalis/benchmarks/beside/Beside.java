@@ -20,6 +20,7 @@ import vocalis.workbench.playing.Levels;
 public final class Beside {
 
     private static final int[] NOTES = {40, 45, 50, 55, 59, 64, 76};
+    private static final int[] MUTED = {40, 43, 45, 50, 55};
     private static final int[] BASS = {28, 33, 36, 40, 45};
     private static final double RINGS = 3;
     private static final int VELOCITY = 100;
@@ -52,6 +53,8 @@ public final class Beside {
                     new Row("level after 2 s, dB", DRIVEN, (n, hz) -> n.laterDb(2)),
                     new Row("centroid at 0.5 s, kHz", DRIVEN, (n, hz) -> n.centroidKhz(0.5)),
                     new Row("2.8-5.6 kHz falls, dB/s", DRIVEN, (n, hz) -> n.highFalls()),
+                    new Row("attack, ms to 0.7", PURE, (n, hz) -> n.attackMs()),
+                    new Row("crest of 50 ms, dB", PURE, (n, hz) -> n.crestDb()),
                     new Row("centroid at once, kHz", PURE, (n, hz) -> n.centroidKhz(0.01)),
                     new Row("centroid after 1 s, kHz", PURE, (n, hz) -> n.centroidKhz(1)),
                     new Row("2.8-5.6 kHz starts, dB", PURE, (n, hz) -> n.highDb()),
@@ -167,12 +170,27 @@ public final class Beside {
             palmAccents(kind);
             System.out.printf("%s: spread of strokes %.2f dB%n", kind, spread(kind));
         }
+        muted(recorded);
         bass(recorded);
         Sounding beat = new Sounding(ours.beat(4, 120));
         told("kit", "500 Hz under the whole", beat.bandDb(500), recorded, 500);
         told("kit", "1 kHz under the whole", beat.bandDb(1000), recorded, 1000);
         double[] bars = ours.beat(4, 120);
         System.out.printf("kit: bars alike %.3f%n", alike(bars, (int) (2 * Ours.RATE)));
+    }
+
+    /** Crest of the first 50 ms under a light and the usual palm, beside the muted clean guitar. */
+    private static void muted(boolean recorded) throws IOException {
+        for (int midi : MUTED) {
+            System.out.printf(
+                    "palm  %-24s %8.1f %8.1f | %8.1f%n",
+                    "crest of 50 ms, dB, " + midi,
+                    new Sounding(new Ours().muted(AmpSettings.CLEAN, midi, Damping.LIGHT, 0.5))
+                            .crestDb(),
+                    new Sounding(new Ours().muted(AmpSettings.CLEAN, midi, Damping.HALF, 0.5))
+                            .crestDb(),
+                    recorded ? new Sounding(recorded(midi, 28, 0.5)).crestDb() : Double.NaN);
+        }
     }
 
     /** The bass with fingers and with a pick: what lies about 2 kHz, under the whole note. */

@@ -53,6 +53,12 @@ final class Lessons {
     /** From this number on three of four driven lessons go through amplifiers that are not ours. */
     private static final long OTHERS_FROM = 20_000;
 
+    /**
+     * From this number on every second stroke that is not under the palm strikes some strings of
+     * its chord alone, and one driven lesson in three goes through another amplifier.
+     */
+    private static final long PICKED_FROM = 30_000;
+
     private static final List<String> KEYS =
             List.of(
                     "E minor",
@@ -81,10 +87,14 @@ final class Lessons {
                     Family.OCTAVE,
                     Family.DRONE);
 
+    private static final List<Struck.Named> SOME = List.of(Struck.Named.values());
+
     private final Random random;
+    private final boolean picked;
 
     private Lessons(long number) {
         random = new Random(number * 7919 + 13);
+        picked = number >= PICKED_FROM;
     }
 
     /** What is played, and how it sounds. */
@@ -106,7 +116,10 @@ final class Lessons {
                         ? anyShape(written)
                         : number % 2 == 0 ? new Lines(written, random).score() : written;
         Score played = Passes.hurried(score, random, SPREAD_MS, new TreeMap<>());
-        boolean other = number >= OTHERS_FROM && tone != Tone.CLEAN && random.nextInt(4) > 0;
+        boolean other =
+                number >= OTHERS_FROM
+                        && tone != Tone.CLEAN
+                        && (picked ? random.nextInt(3) == 0 : random.nextInt(4) > 0);
         Tone through = other ? Tone.CLEAN : tone;
         Heard heard = new Heard(played, Optional.empty(), riff.ground().withTone(through), mix());
         Take take = Take.ofStereo(OfflineRender.of(heard, 1, TAIL_SECONDS).samples(), Player.RATE);
@@ -196,8 +209,7 @@ final class Lessons {
             long length = Math.min(bar - at, length(manner));
             if (at == 0 || random.nextInt(8) > 0) {
                 boolean palm = random.nextInt(manner == 3 ? 2 : 4) == 0;
-                Struck struck =
-                        palm || random.nextInt(6) == 0 ? Struck.Named.LOW : Struck.Named.ALL;
+                Struck struck = palm ? Struck.Named.LOW : struck();
                 Stroke s = new Stroke(events.size(), at, length, struck);
                 Stroke played = palm ? s.played(Manner.PALM) : s;
                 events.add(at == 0 || random.nextInt(4) == 0 ? played.accented(true) : played);
@@ -205,6 +217,13 @@ final class Lessons {
             at += length;
         }
         return new Figure("f", "f", bar, events);
+    }
+
+    private Struck struck() {
+        if (picked && random.nextBoolean()) {
+            return SOME.get(random.nextInt(SOME.size()));
+        }
+        return random.nextInt(6) == 0 ? Struck.Named.LOW : Struck.Named.ALL;
     }
 
     private long length(int manner) {

@@ -5,7 +5,7 @@ import vocalis.sound.dsp.Biquad;
 /**
  * A loudspeaker in its cabinet before a microphone. Its resonances are uneven as cones are, its top
  * falls steeply above 5 kHz; towards the edge of the cone the microphone hears less of the top and
- * more of the body. All numbers from memory of common speakers, set by ear and looked at.
+ * more of the body. All numbers from memory of common speakers, chosen by hand and looked at.
  *
  * @param speaker which one
  * @param microphone where it stands, 0 (before the middle) to 1 (the edge)

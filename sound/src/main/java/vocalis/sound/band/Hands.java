@@ -4,7 +4,7 @@ import vocalis.sound.dsp.Noise;
 
 /**
  * How a bandmate keeps time and force: late by up to 5 ms and off in level by up to a tenth when
- * free in full, as the guitars are. Set by ear. One thread.
+ * free in full, as the guitars are. Chosen by hand. One thread.
  */
 final class Hands {
 

@@ -8,7 +8,7 @@ import vocalis.sound.dsp.Noise;
  * from 160 to 48 Hz, a beater's click and the head's modes. Snare: a falling sine, modes, and wires
  * that hiss with the head. Toms: sines that fall by a third, and modes. Hat: noise above 7 kHz,
  * short or open; a closed one chokes an open one. Crash: noise above 3.5 kHz. Click: a short sine,
- * a fifth higher on the one. All set by ear.
+ * a fifth higher on the one. All chosen by hand.
  *
  * <p>State: a phase and an envelope per piece; one thread; no allocation after construction.
  */

@@ -5,7 +5,7 @@ package vocalis.sound.dsp;
  * times, each duller than the sound, and a short tail of four delays that feed each other through a
  * Hadamard matrix (M. Gerzon, "Unitary (energy-preserving) multichannel networks with feedback",
  * Electronics Letters 12 (1976); J.-M. Jot and A. Chaigne, AES 90 (1991)), 0.28 s long. Times and
- * levels set by ear. One thread; no allocation after construction.
+ * levels chosen by hand. One thread; no allocation after construction.
  */
 public final class Room {
 

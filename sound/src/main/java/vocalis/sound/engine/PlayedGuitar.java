@@ -23,12 +23,12 @@ final class PlayedGuitar {
     private static final double PAN_A_BLOCK = 0.02;
     private static final double FRET_SECONDS = 0.008;
 
-    /** How much of a stroke's force a hammering and a pulling finger give; set by ear. */
+    /** How much of a stroke's force a hammering and a pulling finger give; chosen by hand. */
     private static final double HAMMER_TAP = 0.55;
 
     private static final double PULL_TAP = 0.85;
 
-    /** Levels of what the hands do, and the spread of force, at most; set by ear. */
+    /** Levels of what the hands do, and the spread of force, at most; chosen by hand. */
     private static final double THUMP = 0.4;
 
     private static final double KNOCK = 0.6;
@@ -161,6 +161,9 @@ final class PlayedGuitar {
     /** What is heard of the hands besides. */
     private void hands(int under, double velocity, int reached, int ended, int moved) {
         boolean palm = under != 0;
+        if (reached > 0) {
+            amp.palm(palm && under != Damping.DEAD.ordinal());
+        }
         if (palm && reached > 0) {
             double force = StringVoice.force(velocity);
             if (under == Damping.DEAD.ordinal()) {
@@ -274,6 +277,7 @@ final class PlayedGuitar {
     }
 
     private void strum(Sample tuning, int[] frets, StringBank bank, double velocity) {
+        amp.palm(false);
         int reached = 0;
         for (int s = 0; s < strings.length; s++) {
             int fret = s < frets.length ? frets[s] : -1;

@@ -5,8 +5,8 @@ import vocalis.sound.dsp.Noise;
 /**
  * What hands do to strings beside notes, as the pickups hear it: the thump of a palm on the bridge,
  * the dry knock of strings under flat fingers, fingers that leave or land, the squeak of a finger
- * along a wound string. Short bands of noise, shared by all strings of a guitar; levels set by ear.
- * One thread; no allocation.
+ * along a wound string. Short bands of noise, shared by all strings of a guitar; levels chosen by
+ * hand. One thread; no allocation.
  */
 public final class HandNoise {
 

@@ -8,7 +8,8 @@ import vocalis.sound.dsp.Noise;
  * <p>Equation: the bridge force of an ideal pluck at β of the length is a two-level pulse of one
  * period, {@code 1 − β} for β of it and {@code −β} for the rest, whose partials fall as {@code
  * sin(nπβ)/n}; two one-pole low-passes at the pick's hardness smooth it. Rubbing is noise through a
- * pole of {@link #RUBBED}, as loud as the string moves. Levels by ear. One thread; no allocation.
+ * pole of {@link #RUBBED}, as loud as the string moves. Levels chosen by hand. One thread; no
+ * allocation.
  */
 final class Excitation {
 

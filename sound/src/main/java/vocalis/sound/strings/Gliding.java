@@ -13,7 +13,7 @@ final class Gliding {
     /** Frames between two points. */
     static final int CONTROL = 16;
 
-    /** How fast a hand shakes when nothing else is asked; by ear. */
+    /** How fast a hand shakes when nothing else is asked; chosen by hand. */
     static final double USUAL_HZ = 5.3;
 
     /** Cents by which vibrato grows or dies between two points at most, and its share a point. */

@@ -9,7 +9,7 @@ import vocalis.sound.dsp.Noise;
  * <p>Equation: white noise through a low-pass at the pick's brightness and twice a high-pass at
  * {@link #ABOVE}, times {@code level · r²/2} while it slides (r rises from 0 to 1 until the string
  * is let go) and {@code level · 10^(−3t/T)} after, with T from {@link #SOFT_SECONDS} to {@link
- * #HARD_SECONDS}: a burst of 3 to 8 ms. Levels and times by ear. One thread; no allocation.
+ * #HARD_SECONDS}: a burst of 3 to 8 ms. Levels and times chosen by hand. One thread; no allocation.
  */
 final class PickNoise {
 

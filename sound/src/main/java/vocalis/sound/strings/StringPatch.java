@@ -28,7 +28,7 @@ public final class StringPatch {
 
     /**
      * The plane along the body: it moves the bridge less, so it lasts longer and is a little
-     * flatter (from memory of published measurements; the beat is set by ear).
+     * flatter (from memory of published measurements; the beat is chosen by hand).
      */
     static final double ACROSS_DETUNED = 0.0005;
 
@@ -48,10 +48,10 @@ public final class StringPatch {
 
     private static final double STIFFNESS_FITTED_AT_HZ = 2000;
 
-    /** Decay time of a string that a finger or the hand stops, in seconds; set by ear. */
+    /** Decay time of a string that a finger or the hand stops, in seconds; chosen by hand. */
     private static final double DAMPED_SECONDS = 0.09;
 
-    /** Under the palm the pick strikes nearer to the bridge, by this factor; set by ear. */
+    /** Under the palm the pick strikes nearer to the bridge, by this factor; chosen by hand. */
     private static final double PALM_PICK = 0.78;
 
     final double hz;

@@ -30,10 +30,10 @@ public final class StringVoice {
     /** How long the pick rests on a sounding string before it is struck again. */
     public static final double CHOKE_SECONDS = 0.0025;
 
-    /** How much of the others' force reaches a string over the bridge; set by ear. */
+    /** How much of the others' force reaches a string over the bridge; chosen by hand. */
     public static final double COUPLING = 0.0014;
 
-    /** How fast a hand shakes when nothing else is asked, set by ear. */
+    /** How fast a hand shakes when nothing else is asked, chosen by hand. */
     public static final double VIBRATO_HZ = Gliding.USUAL_HZ;
 
     private static final double TINY = 1e-18;

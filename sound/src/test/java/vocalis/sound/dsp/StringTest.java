@@ -104,7 +104,8 @@ class StringTest {
     }
 
     /**
-     * Set by ear: under the palm a note is down 30 dB within a third of a second, open it is not.
+     * Chosen by hand: under the palm a note is down 30 dB within a third of a second, open it is
+     * not.
      */
     @Test
     void palmMutedNotesAreShort() {

@@ -43,7 +43,7 @@ public final class SoundEvents {
     private static final double SOFT = 0.55;
     private static final double GHOSTED = 0.3;
 
-    /** The strokes of a tremolo against the first; by ear. */
+    /** The strokes of a tremolo against the first; chosen by hand. */
     private static final double AGAIN = 0.92;
 
     private SoundEvents() {}
