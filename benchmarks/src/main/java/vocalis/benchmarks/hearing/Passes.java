@@ -14,6 +14,7 @@ import vocalis.core.hands.Hand;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Ground;
 import vocalis.core.score.Onset;
+import vocalis.core.score.Ringing;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.score.ScoreNoteBuilder;
@@ -144,6 +145,26 @@ final class Passes {
                                 slip, source, c[0], c[1], c[2]));
     }
 
+    private static int midi(Score score, ScoreNote n) {
+        return score.board().midi(n.string(), n.fret());
+    }
+
+    /**
+     * Whether a pitch sounds at a stroke as written, on other strings than one: nobody hears it.
+     */
+    private static boolean sounds(Score score, Onset o, int midi, ScoreNote but) {
+        boolean rings =
+                Ringing.of(score).stream()
+                        .anyMatch(
+                                s ->
+                                        s.midi() == midi
+                                                && (but == null
+                                                        || s.note().string() != but.string())
+                                                && s.from() < o.at()
+                                                && s.to() > o.at());
+        return rings || o.notes().stream().anyMatch(n -> !n.equals(but) && midi(score, n) == midi);
+    }
+
     private static Optional<Score> slipped(Score score, Onset o, Slip slip, Random random) {
         List<ScoreNote> notes = new ArrayList<>(score.notes());
         ScoreNote one = o.notes().get(random.nextInt(o.notes().size()));
@@ -163,9 +184,17 @@ final class Passes {
                 notes.remove(one);
                 notes.add(one.onFret(one.fret() + 1));
             }
-            case A_STRING_SILENT -> notes.remove(one);
+            case A_STRING_SILENT -> {
+                notes.remove(one);
+                if (sounds(score, o, midi(score, one), one)) {
+                    return Optional.empty();
+                }
+            }
             default -> {
                 int string = open.get(random.nextInt(open.size()));
+                if (sounds(score, o, score.board().midi(string, 0), null)) {
+                    return Optional.empty();
+                }
                 notes.add(ScoreNoteBuilder.builder(one).string(string).fret(0).build());
             }
         }

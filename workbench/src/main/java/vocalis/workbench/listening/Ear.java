@@ -12,6 +12,7 @@ import vocalis.core.instrument.Fretboard;
 import vocalis.core.instrument.Shape;
 import vocalis.core.theory.Key;
 import vocalis.sound.gain.Line;
+import vocalis.sound.learnt.NoteEar;
 import vocalis.sound.listen.Changes;
 import vocalis.sound.listen.GripReader.Likely;
 import vocalis.sound.listen.HeardNotes;
@@ -32,6 +33,11 @@ public final class Ear {
     private static final double FRESH_SIGN = 3;
     private static final double MOST_SIGN = 2.3;
     private static final double SURE_SECONDS = 0.25;
+
+    /** What a net says besides of a string that was sounding, by its odds as logarithms. */
+    private static final double PER_ODDS = 0.7;
+
+    private static final double MOST_ODDS = 4;
 
     /**
      * A stroke goes over neighbouring strings: all of them, or from the lowest on, or seldom not.
@@ -112,14 +118,15 @@ public final class Ear {
         Set<Integer> sounding = Set.of();
         for (int i = 0; i < heard.size(); i++) {
             HeardStroke s = heard.get(i);
-            LikelyGrips.Read likely = grips.of(s.notes(), before, s.muted());
+            NoteEar.Struck net = LearntEar.beside(take, heard, i, a4Hz);
+            LikelyGrips.Read likely = read(s, net, before);
             List<Likely> read = likely.grips();
             double last = i == 0 ? 1 : s.seconds() - heard.get(i - 1).seconds();
             double next = i + 1 == heard.size() ? 1 : heard.get(i + 1).seconds() - s.seconds();
             Shape struck =
                     read.isEmpty()
                             ? Shape.silent(board.strings())
-                            : struck(read.get(0).shape(), s, sounding, changes, last, next);
+                            : struck(read.get(0).shape(), s, net, sounding, changes, last, next);
             all.add(new Stroke(s, read, struck, likely.cost(), true));
             if (!read.isEmpty()) {
                 palm(s, read.get(0).shape(), next, changes).ifPresent(all::add);
@@ -130,6 +137,19 @@ public final class Ear {
             }
         }
         return all;
+    }
+
+    /** Of a stopped stroke hardly a line is left; where a net hears one note in it, it is that. */
+    private LikelyGrips.Read read(HeardStroke s, NoteEar.Struck net, Optional<Shape> before) {
+        List<HeardNotes.Note> notes = s.muted() ? LearntEar.notes(net) : List.of();
+        if (notes.size() == 1) {
+            HeardNotes one = new HeardNotes(notes, s.notes().cents(), 0, List.of());
+            LikelyGrips.Read read = grips.of(one, net, before, true);
+            if (!read.grips().isEmpty()) {
+                return read;
+            }
+        }
+        return grips.of(s.notes(), before, s.muted());
     }
 
     /** What is struck in a take of a known riff: by the nets only where an amplifier clips. */
@@ -220,6 +240,7 @@ public final class Ear {
     private Shape struck(
             Shape shape,
             HeardStroke s,
+            NoteEar.Struck net,
             Set<Integer> sounding,
             Changes changes,
             double last,
@@ -244,6 +265,12 @@ public final class Ear {
             if (Double.isNaN(signs[i])) {
                 double sign = sign(changes, midi[i], s, risen, last, next);
                 signs[i] = Double.isNaN(sign) ? 0 : sign;
+            }
+        }
+        for (int i = 0; i < signs.length; i++) {
+            if (sounding.contains(midi[i])) {
+                double odds = net.odds(midi[i]);
+                signs[i] += PER_ODDS * Math.max(-MOST_ODDS, Math.min(MOST_ODDS, odds));
             }
         }
         List<Integer> kept = strings.subList(0, 0);

@@ -67,12 +67,13 @@ public final class Follower {
     private final Changes changes;
     private final Brightness brightness;
     private final double round;
+    private final double a4Hz;
 
     private Follower(Written written, Take take, Ear ear) {
         this.written = written;
         score = written.score();
         onsets = written.strokes();
-        double a4Hz = written.ground().a4Hz();
+        a4Hz = written.ground().a4Hz();
         this.take = take;
         faults = new StringFaults(score, a4Hz);
         ringing = Ringing.of(score);
@@ -171,12 +172,10 @@ public final class Follower {
             extras(begins, used, strokes);
         }
         strokes.sort(Comparator.comparingLong(Played::tick));
-        int bars = score.time().meters().bars(score.length());
-        boolean onOne = comesRound(begins, middle);
         return new FollowedPass(
                 number + 1,
-                bars,
-                onOne,
+                score.time().meters().bars(score.length()),
+                comesRound(begins, middle),
                 middle,
                 FollowedPass.spread(late, middle),
                 clean,
@@ -186,7 +185,8 @@ public final class Follower {
 
     private StringFaults.Read read(Onset o, int stroke) {
         return ears.clean()
-                ? faults.of(o, heard.get(stroke).notes())
+                ? faults.of(
+                        o, heard.get(stroke).notes(), LearntEar.beside(take, heard, stroke, a4Hz))
                 : faults.of(o, ears.struck().get(stroke));
     }
 

@@ -125,6 +125,15 @@ final class LearntEar {
         return best;
     }
 
+    /** What a net hears in a stroke that was read otherwise. */
+    static NoteEar.Struck beside(Take take, List<HeardStroke> strokes, int i, double a4Hz) {
+        HeardStroke s = strokes.get(i);
+        double last = i == 0 ? 1 : s.seconds() - strokes.get(i - 1).seconds();
+        double end = i + 1 < strokes.size() ? strokes.get(i + 1).seconds() : take.seconds();
+        double cents = 1200 * Math.log(a4Hz / 440) / Math.log(2) + s.notes().cents();
+        return NoteEar.of(take, s.seconds(), last, end - s.seconds(), cents);
+    }
+
     private NoteEar.Struck struck(int i, double cents) {
         double last = i == 0 ? 1 : onsets.get(i) - onsets.get(i - 1);
         return NoteEar.of(take, onsets.get(i), last, untilNext(i), cents);
@@ -136,7 +145,7 @@ final class LearntEar {
     }
 
     /** Those that are likelier than not. */
-    private static List<HeardNotes.Note> notes(NoteEar.Struck struck) {
+    static List<HeardNotes.Note> notes(NoteEar.Struck struck) {
         List<HeardNotes.Note> all = new ArrayList<>();
         for (int i = 0; i < NoteEar.NOTES; i++) {
             int midi = NoteEar.LOWEST_MIDI + i;

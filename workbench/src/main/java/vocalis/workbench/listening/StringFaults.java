@@ -42,6 +42,9 @@ final class StringFaults {
     /** In logarithms of the odds, of what the nets hear. */
     private static final Margins LEARNT = new Margins(5, 4, 4, 5);
 
+    /** What the odds count beside the lines, in dB. */
+    private static final double PER_ODDS = 0.35;
+
     /** The logarithm of a note's odds counts up to here: nobody is surer than that. */
     private static final double MOST_ODDS = 6;
 
@@ -75,8 +78,8 @@ final class StringFaults {
         private static final Read NOTHING = new Read(List.of(), Double.NaN);
     }
 
-    /** What was not as written in a stroke. */
-    Read of(Onset o, HeardNotes notes) {
+    /** What was not as written in a stroke, by its lines and by the odds of its notes. */
+    Read of(Onset o, HeardNotes notes, NoteEar.Struck struck) {
         if (notes.lines().isEmpty() || o.muted() || moves(o)) {
             return Read.NOTHING;
         }
@@ -92,7 +95,15 @@ final class StringFaults {
         }
         ToDoubleFunction<Shape> cost = s -> s.voices() == 0 ? 100 : fit.cost(s);
         boolean together = cost.applyAsDouble(with) < cost.applyAsDouble(written);
-        return read(o, together ? with : written, cost, OURS);
+        Shape base = together ? with : written;
+        Shape on = base;
+        for (int string : written.sounded()) {
+            on = on.with(string, Shape.SILENT);
+        }
+        Set<Integer> ringing = notes(on);
+        ToDoubleFunction<Shape> both =
+                s -> cost.applyAsDouble(s) + PER_ODDS * unheard(s, struck, ringing);
+        return read(o, base, both, cost, OURS);
     }
 
     /** The same by the odds of a stroke's notes. */
@@ -100,15 +111,23 @@ final class StringFaults {
         if (o.muted() || moves(o)) {
             return Read.NOTHING;
         }
-        ToDoubleFunction<Shape> cost =
-                shape ->
-                        -shape.sounded().stream()
-                                .map(s -> board.midi(s, shape.fret(s)))
-                                .distinct()
-                                .mapToDouble(struck::odds)
-                                .map(x -> Math.max(-MOST_ODDS, Math.min(MOST_ODDS, x)))
-                                .sum();
-        return read(o, written(o), cost, LEARNT);
+        ToDoubleFunction<Shape> odds = s -> unheard(s, struck, Set.of());
+        return read(o, written(o), odds, odds, LEARNT);
+    }
+
+    /** How unlikely it is that a shape was struck, but for notes that ring in any case. */
+    private double unheard(Shape shape, NoteEar.Struck struck, Set<Integer> ringing) {
+        return -notes(shape).stream()
+                .filter(midi -> !ringing.contains(midi))
+                .mapToDouble(struck::odds)
+                .map(x -> Math.max(-MOST_ODDS, Math.min(MOST_ODDS, x)))
+                .sum();
+    }
+
+    private Set<Integer> notes(Shape shape) {
+        Set<Integer> all = new HashSet<>();
+        shape.sounded().forEach(s -> all.add(board.midi(s, shape.fret(s))));
+        return all;
     }
 
     private static boolean moves(Onset o) {
@@ -123,7 +142,16 @@ final class StringFaults {
         return written;
     }
 
-    private Read read(Onset o, Shape as, ToDoubleFunction<Shape> costs, Margins margins) {
+    /**
+     * @param costs what tells shapes apart
+     * @param told how far the sound is from one
+     */
+    private Read read(
+            Onset o,
+            Shape as,
+            ToDoubleFunction<Shape> costs,
+            ToDoubleFunction<Shape> told,
+            Margins margins) {
         Map<Shape, Double> known = new HashMap<>();
         Shape base = as;
         Set<Integer> struck = new HashSet<>(written(o).sounded());
@@ -147,7 +175,7 @@ final class StringFaults {
             base = best.shape();
             now = cost(costs, base, known);
         }
-        return new Read(faults, now);
+        return new Read(faults, told.applyAsDouble(base));
     }
 
     private static double cost(
