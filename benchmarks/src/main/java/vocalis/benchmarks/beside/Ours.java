@@ -21,6 +21,8 @@ final class Ours {
     /** So quiet that the limiter keeps out of it. */
     static final double QUIET = 0.2;
 
+    private static final double MOST_GAIN = 4;
+
     private static final double HANDS = 0.5;
 
     private final StringBank bank;
@@ -146,7 +148,7 @@ final class Ours {
      */
     private double[] played(
             AmpSettings amp, Program program, double tempo, double seconds, double loud) {
-        Rig rig = new Rig(bank, amp, 0, Math.min(Rig.MOST_GAIN, loud));
+        Rig rig = new Rig(bank, amp, 0, Math.min(MOST_GAIN, loud));
         Settings set = new Settings(rig, rig, tempo, 0.5, 0.5, 0, 0, human, 0, 1);
         Engine engine = new Engine(RATE, set, seed);
         engine.publish(program);

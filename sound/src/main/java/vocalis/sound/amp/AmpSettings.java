@@ -13,8 +13,7 @@ package vocalis.sound.amp;
  * @param trebleDb shelf above 2.2 kHz
  * @param presenceDb bell at 3.4 kHz
  * @param sag how much the supply gives way under a loud note, 0 to 0.5
- * @param gives how far the supply dips under an attack before it recovers, 0 to 0.8; where the
- *     stages level nothing, under a palm alone
+ * @param gives how far the supply dips under an attack before it recovers, 0 to 0.6
  * @param touch how much of a stroke's force is left after the stages have levelled it, as an
  *     exponent, 0 to 1
  * @param air how much of what the cabinet plays moves the strings where feedback is asked; 0 for
@@ -51,7 +50,7 @@ public record AmpSettings(
                     3.5,
                     3,
                     0.0,
-                    0.8,
+                    0.0,
                     0.0,
                     0.0,
                     Cabinet.USUAL,

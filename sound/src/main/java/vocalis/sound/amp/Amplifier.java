@@ -47,19 +47,6 @@ public final class Amplifier {
     private static final double ATTACK_SECONDS = 0.014;
 
     /**
-     * The same under a palm where nothing saturates: the recorded one is loudest after 16 to 35.
-     */
-    private static final double PALM_SECONDS = 0.028;
-
-    /**
-     * Frames in which stages that do not saturate give way under a palm: nothing rounds off the
-     * first wave of a stroke before them, and it is nearly all there is. The muted clean guitar of
-     * a sound font (FluidR3 GM, program 28) has a crest of 8 to 12 dB over its first 50 ms; without
-     * this ours had 16 to 20.
-     */
-    private static final int AT_ONCE = 32;
-
-    /**
      * A stroke that has fallen further than this, as its inverse, is a stopped one: it is let go as
      * it falls, where saturation would hold it up into the next (as players set a gate that follows
      * the strings; common practice).
@@ -102,8 +89,6 @@ public final class Amplifier {
     private final double gateShuts;
     private final int gateHold;
     private final double touch;
-    private final boolean levels;
-    private boolean palm;
     private final Touch strokes;
     private final double answerPole;
     private double envelope;
@@ -163,9 +148,8 @@ public final class Amplifier {
         gateShuts = 1 - Math.exp(-1 / (GATE_SHUTS_SECONDS * sampleRate));
         gateHold = (int) (GATE_HOLD_SECONDS * sampleRate);
         touch = settings.touch();
-        levels = touch > 0;
         strokes = new Touch(sampleRate);
-        settling = (levels ? ATTACK_SECONDS : PALM_SECONDS) * sampleRate;
+        settling = ATTACK_SECONDS * sampleRate;
         answerPole = 1 - Math.exp(-2 * Math.PI * ANSWER_HZ / sampleRate);
         gate = settings.gateDb() <= -200 ? 1 : 0;
     }
@@ -178,11 +162,6 @@ public final class Amplifier {
     /** The pickup whose resonance it takes in. */
     public Pickup pickup() {
         return pickup;
-    }
-
-    /** Tells whether the strokes from now on are under a palm: see {@link #AT_ONCE}. */
-    public void palm(boolean lies) {
-        palm = lies;
     }
 
     /** Processes {@code frames} frames of {@code buffer} from {@code offset} in place. */
@@ -234,7 +213,6 @@ public final class Amplifier {
     }
 
     private void deliver(int n) {
-        double gives = levels || palm ? this.gives : 0;
         // In silence it waits as for a usual stroke.
         double touched = strokes.level();
         double struck = strokes.struck();
@@ -249,12 +227,11 @@ public final class Amplifier {
                         * wanted
                         * (1 - sag * load)
                         * (1 - gives * attack)
-                        * (levels ? Math.min(1, STOPPED * strokes.left()) : 1);
-        int ramp = levels || lifted > lift ? n : Math.min(n, AT_ONCE);
-        double step = (lifted - lift) / ramp;
+                        * (gives > 0 ? Math.min(1, STOPPED * strokes.left()) : 1);
+        double step = (lifted - lift) / n;
         double answerStep = (answers - answer) / n;
         for (int i = 0; i < n; i++) {
-            lift += i < ramp ? step : 0;
+            lift += step;
             answer += answerStep;
             double y = once[i];
             answerLow += answerPole * (y - answerLow);

@@ -13,7 +13,6 @@ final class AmplifierChange {
     private Amplifier amp;
     private Amplifier incoming;
     private double fade;
-    private boolean palm;
 
     /**
      * @param block the most frames at once
@@ -34,17 +33,7 @@ final class AmplifierChange {
     void to(Amplifier wanted) {
         if (incoming == null && amp != wanted) {
             incoming = wanted;
-            incoming.palm(palm);
             fade = 0;
-        }
-    }
-
-    /** Whether the strokes from now on are under a palm. */
-    void palm(boolean lies) {
-        palm = lies;
-        amp.palm(lies);
-        if (incoming != null) {
-            incoming.palm(lies);
         }
     }
 

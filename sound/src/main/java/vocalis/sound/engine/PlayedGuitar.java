@@ -161,9 +161,6 @@ final class PlayedGuitar {
     /** What is heard of the hands besides. */
     private void hands(int under, double velocity, int reached, int ended, int moved) {
         boolean palm = under != 0;
-        if (reached > 0) {
-            amp.palm(palm && under != Damping.DEAD.ordinal());
-        }
         if (palm && reached > 0) {
             double force = StringVoice.force(velocity);
             if (under == Damping.DEAD.ordinal()) {
@@ -277,7 +274,6 @@ final class PlayedGuitar {
     }
 
     private void strum(Sample tuning, int[] frets, StringBank bank, double velocity) {
-        amp.palm(false);
         int reached = 0;
         for (int s = 0; s < strings.length; s++) {
             int fret = s < frets.length ? frets[s] : -1;

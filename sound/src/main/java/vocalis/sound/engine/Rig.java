@@ -9,13 +9,10 @@ import vocalis.sound.amp.AmpSettings;
  * @param bank patches of its strings
  * @param amp amplifier setting
  * @param pan −1 (left) to 1 (right), equal power
- * @param gain linear, 0 to {@link #MOST_GAIN}
+ * @param gain linear, 0 to 4
  * @param feedback whether held notes come back into the strings where the tone has the gain for it
  */
 public record Rig(StringBank bank, AmpSettings amp, double pan, double gain, boolean feedback) {
-
-    /** As much as a clean riff of short strokes under the palm needs. */
-    public static final double MOST_GAIN = 10;
 
     /** Without feedback. */
     public Rig(StringBank bank, AmpSettings amp, double pan, double gain) {
@@ -28,9 +25,8 @@ public record Rig(StringBank bank, AmpSettings amp, double pan, double gain, boo
         if (!(pan >= -1 && pan <= 1)) {
             throw new IllegalArgumentException("pan lies from -1 to 1, not at " + pan);
         }
-        if (!(gain >= 0 && gain <= MOST_GAIN)) {
-            throw new IllegalArgumentException(
-                    "gain lies from 0 to " + MOST_GAIN + ", not at " + gain);
+        if (!(gain >= 0 && gain <= 4)) {
+            throw new IllegalArgumentException("gain lies from 0 to 4, not at " + gain);
         }
     }
 

@@ -45,6 +45,7 @@ public final class Levels {
     private static final double SECONDS = 1.6;
     private static final double MOST_SECONDS = 16;
     private static final double LEAST_GAIN = 0.1;
+    private static final double MOST_GAIN = 4;
 
     /** Share of the ceiling from which the limiter is asked; true peaks lie over sample peaks. */
     private static final double NEAR = 0.9;
@@ -241,6 +242,6 @@ public final class Levels {
     }
 
     private static double bounded(double gain) {
-        return Math.max(LEAST_GAIN, Math.min(Rig.MOST_GAIN, gain));
+        return Math.max(LEAST_GAIN, Math.min(MOST_GAIN, gain));
     }
 }
