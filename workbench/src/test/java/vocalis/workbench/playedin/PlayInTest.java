@@ -77,6 +77,18 @@ class PlayInTest {
         assertThat(comeBack(Tone.GAIN, all ? Demo.pieces().size() : 2)).isGreaterThan(0.7);
     }
 
+    /** A riff as it is written down from its own sound, its key and tempo known. */
+    private static Draft heard(Riff riff, Score score, Tone tone) {
+        Optional<Key> key = Optional.of(riff.ground().key());
+        return new PlayIn(riff.ground(), key, Hand.MEDIUM, Takes.CATALOGUE)
+                .of(
+                        Takes.of(score, riff.ground(), tone),
+                        Optional.of((double) riff.tempo()),
+                        OptionalDouble.empty(),
+                        riff.meters().meter(0),
+                        "heard");
+    }
+
     /** The harmonic mean of notes found and notes right, over some of the demo's riffs. */
     private static double comeBack(Tone tone, int riffs) throws FormatException {
         double hits = 0;
@@ -84,18 +96,7 @@ class PlayInTest {
         for (var piece : Demo.pieces().subList(0, riffs)) {
             Riff riff = piece.riff();
             Score score = new Deriver(Takes.CATALOGUE).derive(riff, Hand.MEDIUM).score();
-            Draft draft =
-                    new PlayIn(
-                                    riff.ground(),
-                                    Optional.of(riff.ground().key()),
-                                    Hand.MEDIUM,
-                                    Takes.CATALOGUE)
-                            .of(
-                                    Takes.of(score, riff.ground(), tone),
-                                    Optional.of((double) riff.tempo()),
-                                    OptionalDouble.empty(),
-                                    riff.meters().meter(0),
-                                    "heard");
+            Draft draft = heard(riff, score, tone);
             assertThat(draft.sheet().keyed()).as("its key is the riff's").isTrue();
             guesses(draft);
             certain(draft, tone == Tone.CLEAN);
@@ -146,18 +147,7 @@ class PlayInTest {
                         Pattern.of(new Figure("f", "f", bars, events)),
                         List.of());
         Score score = new Deriver(Takes.CATALOGUE).derive(riff, Hand.MEDIUM).score();
-        Draft draft =
-                new PlayIn(
-                                riff.ground(),
-                                Optional.of(riff.ground().key()),
-                                Hand.MEDIUM,
-                                Takes.CATALOGUE)
-                        .of(
-                                Takes.of(score, riff.ground(), Tone.CLEAN),
-                                Optional.of((double) riff.tempo()),
-                                OptionalDouble.empty(),
-                                riff.meters().meter(0),
-                                "heard");
+        Draft draft = heard(riff, score, Tone.CLEAN);
         int whole = 0;
         for (Onset o : score.onsets()) {
             double at = score.time().tempos().seconds(o.at());
