@@ -131,11 +131,13 @@ final class PlayedGuitar {
         double velocity = p.amount[event] * (1 + LEVEL_SPREAD * human * chance.next());
         int late = late();
         int under = p.damping[event];
+        boolean clean = amp.now().settings().touch() == 0;
         int reached = 0;
         int ended = 0;
         int moved = 0;
         for (int i = 0; i < strings.length; i++) {
             int s = down ? i : strings.length - 1 - i;
+            strings[s].palmGives(clean);
             int action = s < p.strings ? p.actions[event * p.strings + s] : Program.DAMP;
             if (action >= 0 && s < bank.strings() && action <= bank.frets()) {
                 moved = strings[s].active() ? movedFarther(moved, action - stoppedAt[s]) : moved;

@@ -1,5 +1,7 @@
 package vocalis.sound.listen;
 
+import java.util.function.DoubleUnaryOperator;
+
 /**
  * How the spectrum of a take changes, millisecond by millisecond. Where a stroke of a rendering
  * lies in a take of the same music is where the changes around it fit best, as a picture slid over
@@ -23,6 +25,9 @@ public final class ChangeTrack {
     private static final double NEARER = 0.05;
 
     private static final double NEAR_MS = 30;
+
+    /** What speaks for where others hear a stroke begin: this much of the likeness. */
+    private static final double LIKELIER = 0.3;
 
     /** How finely changes are looked at. */
     public enum Grain {
@@ -73,8 +78,15 @@ public final class ChangeTrack {
      * @param there where the stroke is in the rendering, in seconds
      * @param near where it is looked for, in seconds of this take
      * @param room how far to both sides, in seconds
+     * @param likely how likely a stroke begins at a time of this take, in seconds, 0 to 1, as far
+     *     as others hear it
      */
-    public Fit find(ChangeTrack rendering, double there, double near, double room) {
+    public Fit find(
+            ChangeTrack rendering,
+            double there,
+            double near,
+            double room,
+            DoubleUnaryOperator likely) {
         int from = ms(there);
         int middle = ms(near);
         int most = ms(room);
@@ -82,7 +94,8 @@ public final class ChangeTrack {
         double least = Double.NEGATIVE_INFINITY;
         for (int k = -most; k <= most; k++) {
             double off = k / NEAR_MS;
-            double likeness = likeness(rendering, middle + k, from) - NEARER * off * off;
+            double heard = LIKELIER * likely.applyAsDouble(near + k * HOP_SECONDS);
+            double likeness = likeness(rendering, middle + k, from) - NEARER * off * off + heard;
             if (likeness > least) {
                 least = likeness;
                 best = k;

@@ -12,15 +12,15 @@ package vocalis.sound.strings;
  */
 public enum Damping {
     /** Nothing: the string's own decay. */
-    OPEN(0, 0, 0, 0, 0, 0.07),
+    OPEN(0, 0, 0, 0, 0, 0.07, 1),
     /** The palm touches it at the bridge. */
-    LIGHT(0.05, 0.03, 0.115, 5, 100, 0.06),
+    LIGHT(0.05, 0.03, 0.115, 5, 100, 0.06, 2.5),
     /** The usual palm mute. */
-    HALF(0.08, 0.045, 0.2, 70, 150, 0.05),
+    HALF(0.08, 0.045, 0.2, 70, 150, 0.05, 4.5),
     /** The palm pressed on, away from the bridge. */
-    HEAVY(0.1, 0.06, 0.2, 90, 250, 0.05),
+    HEAVY(0.1, 0.06, 0.2, 90, 250, 0.05, 5),
     /** Fingers lie across the string: a knock with hardly a pitch. */
-    DEAD(0.70, 0.62, Damping.MATCHED, 500, 200, 0.11);
+    DEAD(0.70, 0.62, Damping.MATCHED, 500, 200, 0.11, 1);
 
     /** A load that takes as much as it can, as soft flesh does. */
     static final double MATCHED = 0.5;
@@ -39,13 +39,24 @@ public enum Damping {
     final double fallPerKhz;
     final double scrape;
 
-    Damping(double far, double near, double share, double fall, double fallPerKhz, double scrape) {
+    /** How much louder than it moves it is heard where nothing saturates; see {@link Hand}. */
+    final double heard;
+
+    Damping(
+            double far,
+            double near,
+            double share,
+            double fall,
+            double fallPerKhz,
+            double scrape,
+            double heard) {
         this.far = far;
         this.near = near;
         this.share = share;
         this.fall = fall;
         this.fallPerKhz = fallPerKhz;
         this.scrape = scrape;
+        this.heard = heard;
     }
 
     /**

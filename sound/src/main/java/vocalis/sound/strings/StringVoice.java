@@ -68,7 +68,7 @@ public final class StringVoice {
     private final Damper damper;
     private final Tension tension;
     private final Contact thumb;
-    private final Hand hand = new Hand();
+    private final Hand hand;
     private final double[] past = new double[Plane.MOST_AHEAD];
 
     private StringPatch patch;
@@ -97,6 +97,7 @@ public final class StringVoice {
         damper = new Damper(sampleRate);
         tension = new Tension(sampleRate);
         thumb = new Contact(sampleRate);
+        hand = new Hand(sampleRate);
     }
 
     /**
@@ -215,6 +216,11 @@ public final class StringVoice {
         }
     }
 
+    /** Whether a palm on the string gives way under a stroke from now on; see {@link Hand}. */
+    public void palmGives(boolean asked) {
+        hand.gives(asked);
+    }
+
     /** Lays a finger on the string: it dies within about a tenth of a second. */
     public void damp() {
         coming.clear();
@@ -296,6 +302,7 @@ public final class StringVoice {
         }
         pick.letGo();
         stopped();
+        hand.firm();
     }
 
     /** What hangs on where it is stopped. */
@@ -325,6 +332,7 @@ public final class StringVoice {
         damper.clear();
         tension.clear();
         thumb.clear();
+        hand.clear();
         choke = 1;
         excitation.clear();
         quietFrames = 0;
@@ -338,7 +346,8 @@ public final class StringVoice {
      * Frames for which it can sound without the bridge, 0 while it is struck or its pitch moves.
      */
     int mayRunAhead() {
-        boolean still = !gliding.moves() && !excitation.rubs() && !thumb.touches();
+        boolean let = !hand.lies() && hand.changes();
+        boolean still = !gliding.moves() && !excitation.rubs() && !thumb.touches() && !let;
         boolean steady = !coming.waits() && sounding && still && choke == 1;
         int sharper = tension.pulls() ? (int) (tension.share() * patch.periodFrames) + 1 : 0;
         if (!steady) {
@@ -384,7 +393,7 @@ public final class StringVoice {
             y[i] = Math.abs(v) < TINY ? 0 : v;
             line.write(at, y[i]);
             hand.scatter(line, at);
-            heard[i] = y[i] - COMB * line.at(at - pickupFrames);
+            heard[i] = hand.heard() * (y[i] - COMB * line.at(at - pickupFrames));
         }
     }
 
@@ -530,7 +539,8 @@ public final class StringVoice {
         write++;
         bridge = v;
         watch(v, 1);
-        return out * Math.max(0, choke) + pick.next(coming.waits());
+        double heard = hand.changes() || hand.lies() ? hand.heard() : 1;
+        return heard * out * Math.max(0, choke) + pick.next(coming.waits());
     }
 
     private double back(Plane plane, int frames, double[] taps, double gain) {

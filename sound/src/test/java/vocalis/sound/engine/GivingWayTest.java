@@ -138,6 +138,45 @@ class GivingWayTest {
         assertThat(moment / sum).isBetween(600.0, 6000.0);
     }
 
+    /**
+     * Clean, under a light palm, low strings have the crest of the font's muted clean guitar
+     * (program 28), 8 to 11 dB over 50 ms, give or take 3; without a palm that gives way it is 16
+     * to 20.
+     */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1, 2})
+    void aCleanPalmStrokeIsNoClick(int string) {
+        double[] x =
+                Measure.left(
+                        struck(AmpSettings.CLEAN, only(string, 0), 0.78, Damping.LIGHT, 0.4, 0),
+                        0.5);
+        int n = (int) (0.05 * RATE);
+        double crest = 20 * Math.log10(Measure.peak(x, 0, n) / Measure.rms(x, 0, n));
+        assertThat(crest).isBetween(7.0, 14.0);
+    }
+
+    /** Palm strokes between open chords: none stands out, each lies well under the chords. */
+    @Test
+    void palmStrokesBetweenChordsAreAlike() {
+        int[] chord = {3, 5, 5, -1, -1, -1};
+        ProgramBuilder b = new ProgramBuilder(2000, 1000, 6);
+        b.strike(0, 0, chord, 0.78, Damping.OPEN, true);
+        b.strike(0, 400, only(0, 0), 0.7, Damping.HALF, true);
+        b.strike(0, 650, only(0, 0), 0.7, Damping.HALF, true);
+        b.strike(0, 900, chord, 0.78, Damping.OPEN, true);
+        Rig rig = new Rig(Measure.bank(), AmpSettings.CLEAN, 0, 0.5);
+        Engine engine = new Engine(RATE, new Settings(rig, rig, 60, 0, 0, 0, 0, 0, 0, 1), 11);
+        engine.publish(b.build());
+        engine.play(0);
+        double[] x = Measure.left(engine, 1.2);
+        double open = db(x, 0.01, 0.1);
+        double first = db(x, 0.41, 0.5);
+        double second = db(x, 0.66, 0.75);
+        assertThat(open - first).isBetween(6.0, 14.0);
+        assertThat(first - second).isBetween(-1.5, 1.5);
+        assertThat(db(x, 0.91, 1) - open).isBetween(-1.0, 1.0);
+    }
+
     /** Sixteenths under the palm at 140 beats a minute, under gain: each is heard by itself. */
     @Test
     void quickChugsStandApart() {

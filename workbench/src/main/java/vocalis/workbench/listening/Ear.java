@@ -139,17 +139,35 @@ public final class Ear {
         return all;
     }
 
-    /** Of a stopped stroke hardly a line is left; where a net hears one note in it, it is that. */
+    /**
+     * Of a stopped stroke hardly a line is left; where a net hears one note in it, it is that, as
+     * sure as the net is of this note and of no other. What our own ears make of it comes next.
+     */
     private LikelyGrips.Read read(HeardStroke s, NoteEar.Struck net, Optional<Shape> before) {
         List<HeardNotes.Note> notes = s.muted() ? LearntEar.notes(net) : List.of();
         if (notes.size() == 1) {
             HeardNotes one = new HeardNotes(notes, s.notes().cents(), 0, List.of());
             LikelyGrips.Read read = grips.of(one, net, before, true);
             if (!read.grips().isEmpty()) {
-                return read;
+                double sure = LearntEar.alone(net, notes.get(0).midi());
+                List<Likely> ours = grips.of(s.notes(), before, true).grips();
+                return new LikelyGrips.Read(doubted(read.grips(), ours, sure), read.cost());
             }
         }
         return grips.of(s.notes(), before, s.muted());
+    }
+
+    /** Some shapes as sure as asked, then others that are not among them, none likelier. */
+    private static List<Likely> doubted(List<Likely> some, List<Likely> others, double sure) {
+        List<Likely> all = new ArrayList<>();
+        some.forEach(g -> all.add(new Likely(g.shape(), sure * g.share())));
+        double most = all.get(all.size() - 1).share();
+        for (Likely g : others) {
+            if (some.stream().noneMatch(n -> n.shape().equals(g.shape()))) {
+                all.add(new Likely(g.shape(), Math.min(most, (1 - sure) * g.share())));
+            }
+        }
+        return all;
     }
 
     /** What is struck in a take of a known riff: by the nets only where an amplifier clips. */

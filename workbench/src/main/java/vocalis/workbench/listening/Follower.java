@@ -204,7 +204,7 @@ public final class Follower {
         }
         Grain grain = clean ? Grain.CLEAN : Grain.DRIVEN;
         ChangeTrack track = tracks.computeIfAbsent(grain, g -> new ChangeTrack(take, g));
-        return written.find(track, begins + behind, grain);
+        return written.find(track, begins + behind, grain, ears::likely);
     }
 
     /** A stroke that was not heard to begin: struck again on strings that ring, or missing. */

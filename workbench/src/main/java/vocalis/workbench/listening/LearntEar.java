@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import vocalis.sound.learnt.NoteEar;
 import vocalis.sound.learnt.StrokeEar;
+import vocalis.sound.learnt.StrokePicture;
 import vocalis.sound.listen.HeardNotes;
 import vocalis.sound.listen.StrokeReader.HeardStroke;
 import vocalis.sound.listen.Take;
@@ -43,12 +44,27 @@ final class LearntEar {
      * @param struck of each stroke the odds of its notes, where our clean strings do not explain
      *     the take; else none
      * @param faint where a stroke may be too, in seconds, as far as the nets hear it
+     * @param odds how likely a stroke begins at each hop of {@link StrokePicture#HOP_SECONDS}
      */
-    record Heard(List<HeardStroke> strokes, List<NoteEar.Struck> struck, List<Double> faint) {
+    record Heard(
+            List<HeardStroke> strokes,
+            List<NoteEar.Struck> struck,
+            List<Double> faint,
+            double[] odds) {
 
         /** Of clean strings of ours. */
         Heard(List<HeardStroke> strokes) {
-            this(strokes, List.of(), List.of());
+            this(strokes, List.of(), List.of(), new double[0]);
+        }
+
+        /** How likely a stroke begins at a time, in seconds; 0 where no net was asked. */
+        double likely(double seconds) {
+            double hop = seconds / StrokePicture.HOP_SECONDS;
+            int i = (int) Math.floor(hop);
+            if (i < 0 || i + 1 >= odds.length) {
+                return 0;
+            }
+            return odds[i] + (hop - i) * (odds[i + 1] - odds[i]);
         }
 
         /** Whether it sounds like clean strings of ours. */
@@ -86,7 +102,7 @@ final class LearntEar {
         for (int i = 0; i < onsets.size(); i++) {
             all.add(struck(i, a4Cents + cents));
         }
-        return new Heard(strokes, all, StrokeEar.at(likely, FAINT));
+        return new Heard(strokes, all, StrokeEar.at(likely, FAINT), likely);
     }
 
     /** The strokes by time with the odds of their notes, by the nets alone. */
@@ -103,7 +119,7 @@ final class LearntEar {
             strokes.add(new HeardStroke(at, untilNext(i), notes, 10 * Math.log10(power), fell));
             all.add(struck);
         }
-        return new Heard(strokes, all, StrokeEar.at(likely, FAINT));
+        return new Heard(strokes, all, StrokeEar.at(likely, FAINT), likely);
     }
 
     /** The tuning in which the notes of the first strokes are plainest. */
@@ -142,6 +158,16 @@ final class LearntEar {
     private double untilNext(int i) {
         double next = i + 1 < onsets.size() ? onsets.get(i + 1) : take.seconds();
         return next - onsets.get(i);
+    }
+
+    /** How likely a note was struck and no other, 0 to 1. */
+    static double alone(NoteEar.Struck struck, int midi) {
+        double share = struck.share(midi);
+        for (int k = 0; k < NoteEar.NOTES; k++) {
+            int other = NoteEar.LOWEST_MIDI + k;
+            share *= other == midi ? 1 : 1 - struck.share(other);
+        }
+        return share;
     }
 
     /** Those that are likelier than not. */

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
@@ -88,15 +89,17 @@ public final class Written {
      * which tone it is: the one most like it, which then stays.
      *
      * @param begins when the riff begins in the take, in seconds, give or take a twentieth
+     * @param likely how likely a stroke begins at a time of the take, as far as others hear it
      */
-    synchronized ChangeTrack.Fit[] find(ChangeTrack take, double begins, Grain grain) {
+    synchronized ChangeTrack.Fit[] find(
+            ChangeTrack take, double begins, Grain grain, DoubleUnaryOperator likely) {
         if (grain == Grain.CLEAN) {
-            return found(take, begins, new Grained(Tone.CLEAN, grain), 1);
+            return found(take, begins, new Grained(Tone.CLEAN, grain), 1, likely);
         }
         ChangeTrack.Fit[] best = {};
         Tone liked = Tone.CLEAN;
         for (Tone t : tone.map(List::of).orElse(List.of(Tone.values()))) {
-            ChangeTrack.Fit[] fits = found(take, begins, new Grained(t, grain), AGAIN);
+            ChangeTrack.Fit[] fits = found(take, begins, new Grained(t, grain), AGAIN, likely);
             if (best.length == 0 || likeness(fits) > likeness(best)) {
                 best = fits;
                 liked = t;
@@ -107,23 +110,28 @@ public final class Written {
     }
 
     /** The same in one tone, rendered anew so many times. */
-    private ChangeTrack.Fit[] found(ChangeTrack take, double begins, Grained in, int again) {
+    private ChangeTrack.Fit[] found(
+            ChangeTrack take, double begins, Grained in, int again, DoubleUnaryOperator likely) {
         double[] there = new double[strokes.size()];
         Arrays.setAll(there, this::at);
         ChangeTrack track = tracks.computeIfAbsent(in, t -> track(score, t));
-        ChangeTrack.Fit[] fits = fits(take, track, there, begins);
+        ChangeTrack.Fit[] fits = fits(take, track, there, begins, likely);
         for (int i = 0; i < again && likeness(fits) < SAME; i++) {
             double[] moved = new double[there.length];
-            fits = fits(take, track(moved(fits, begins, moved), in), moved, begins);
+            fits = fits(take, track(moved(fits, begins, moved), in), moved, begins, likely);
         }
         return fits;
     }
 
     private ChangeTrack.Fit[] fits(
-            ChangeTrack take, ChangeTrack track, double[] there, double begins) {
+            ChangeTrack take,
+            ChangeTrack track,
+            double[] there,
+            double begins,
+            DoubleUnaryOperator likely) {
         ChangeTrack.Fit[] fits = new ChangeTrack.Fit[there.length];
         for (int i = 0; i < fits.length; i++) {
-            fits[i] = take.find(track, there[i], begins + at(i), room(i, ROOM_SECONDS));
+            fits[i] = take.find(track, there[i], begins + at(i), room(i, ROOM_SECONDS), likely);
         }
         return fits;
     }

@@ -57,7 +57,7 @@ public final class Levels {
      * How far a riff's peaks may lie over the ceiling, linear: past it accents would be pressed
      * down to what is between them, so a riff of sharp strokes stays quieter than the rest.
      */
-    public static final double MOST_OVER = 1.26;
+    public static final double MOST_OVER = 1.18;
 
     private static final int REMEMBERED = 4000;
     private static final int RIFFS_REMEMBERED = 300;

@@ -16,9 +16,21 @@ import vocalis.core.edit.Chords;
 import vocalis.core.hands.Hand;
 import vocalis.core.mix.Fader;
 import vocalis.core.mix.Mix;
+import vocalis.core.pattern.Event;
+import vocalis.core.pattern.Figure;
+import vocalis.core.pattern.Pattern;
+import vocalis.core.pattern.Stroke;
+import vocalis.core.pattern.Struck;
 import vocalis.core.piece.Piece;
+import vocalis.core.rhythm.Meter;
+import vocalis.core.rhythm.Ticks;
+import vocalis.core.rhythm.TimeLine;
 import vocalis.core.riff.Riff;
+import vocalis.core.riff.Root;
+import vocalis.core.riff.RootSpan;
 import vocalis.core.riff.Tone;
+import vocalis.core.riff.Treatment;
+import vocalis.core.score.Manner;
 import vocalis.core.score.Score;
 import vocalis.core.voicing.Family;
 import vocalis.sound.dsp.Loudness;
@@ -153,6 +165,59 @@ class OfflineRenderTest {
         }
         // But for what the limiter took.
         assertThat(lkfs(stems)).isBetween(lkfs(all) - 0.5, lkfs(all) + 1.5);
+    }
+
+    private static final int PALMED = 16;
+    private static final int TEMPO = 132;
+
+    /** Two bars of eighths on one power chord, all under the palm, every fourth accented. */
+    private static Riff palmed() {
+        List<Event> events = new ArrayList<>();
+        for (int i = 0; i < PALMED; i++) {
+            Stroke s = new Stroke(i, i * Ticks.EIGHTH, Ticks.EIGHTH, Struck.Named.ALL);
+            events.add(s.played(Manner.PALM).accented(i % 4 == 0));
+        }
+        long length = PALMED * Ticks.EIGHTH;
+        return new Riff(
+                riff().ground(),
+                TimeLine.of(Meter.COMMON, TEMPO),
+                List.of(new RootSpan(new Root(4, 0), length)),
+                List.of(Treatment.best(Family.POWER)),
+                Pattern.of(new Figure("f", "f", length, events)),
+                List.of());
+    }
+
+    /** By how much the accents of that riff are louder than the strokes between, in dB. */
+    private static double accents(float[] stereo) {
+        double every = 30.0 / TEMPO * Player.RATE;
+        double accented = 0;
+        double plain = 0;
+        for (int i = 4; i < PALMED; i++) {
+            double power = 0;
+            int from = (int) (i * every);
+            int to = (int) ((i + 0.8) * every);
+            for (int k = from; k < to; k++) {
+                power += stereo[2 * k] * stereo[2 * k];
+            }
+            double db = 10 * Math.log10(power / (to - from));
+            accented += i % 4 == 0 ? db / 3 : 0;
+            plain += i % 4 == 0 ? 0 : db / 9;
+        }
+        return accented - plain;
+    }
+
+    /** Sharp strokes without saturation: nearly as loud as the rest, and their accents stay. */
+    @Test
+    void aPalmedCleanRiffIsNearlyAsLoudAsTheRestAndKeepsItsAccents() {
+        Heard h = heard(palmed(), Tone.CLEAN, Mix.ALONE.withHands(0, 0));
+        float[] file = OfflineRender.of(h, 1, 0).samples();
+        double struck = accents(OfflineRender.of(h, 0.1, 0).samples());
+        System.out.printf(
+                "palmed clean: %.1f LKFS, accents %.1f dB, %.1f as struck%n",
+                lkfs(file), accents(file), struck);
+        assertThat(lkfs(file)).isBetween(Levels.TARGET - 1.5, Levels.TARGET + 0.5);
+        assertThat(struck).isGreaterThan(3);
+        assertThat(accents(file)).isGreaterThan(0.9 * struck);
     }
 
     @Test
