@@ -5,16 +5,17 @@ package vocalis.sound.strings;
  * partial has a node at both. It takes what crosses them; the plane along the body lies still under
  * it.
  *
- * <p>Where nothing saturates a palm also gives way: what the pickup hears of a stroke comes in
- * within {@link #GIVES_SECONDS}, and then louder, for its first wave is nearly all there is. The
- * muted clean guitar of a general MIDI sound font (FluidR3 GM, program 28) is loudest 16 to 35 ms
- * after a stroke, its crest over 50 ms lies at 8 to 11 dB, 2 to 7 dB under its open strokes;
- * without this ours had 16 to 20 dB after 6 ms. A driven amplifier does the same by itself. An
- * envelope on what is heard, not a model of flesh. One thread; no allocation after construction.
+ * <p>Where nothing saturates a palm also gives way: what the pickup hears of a stroke comes in over
+ * some times {@link #GIVES_SECONDS}, and then louder, for its first wave is nearly all there is.
+ * The muted clean guitar of a general MIDI sound font (FluidR3 GM, program 28) has a crest of 8 to
+ * 11 dB over 50 ms, 2 to 7 dB under its open strokes; without this ours had 16 to 20 dB, with it 8
+ * to 16. Numbers chosen by hand beside it, and so that a stroke still begins where it is struck. A
+ * driven amplifier does the same by itself. An envelope on what is heard, not a model of flesh. One
+ * thread; no allocation after construction.
  */
 final class Hand {
 
-    /** A palm gives way in so much time. */
+    /** Time constant with which a palm gives way. */
     private static final double GIVES_SECONDS = 0.035;
 
     /** Share of a stroke that is heard at once. */
