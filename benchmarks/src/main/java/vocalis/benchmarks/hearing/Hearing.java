@@ -47,9 +47,10 @@ import vocalis.workbench.playedin.PlayIn;
  * wrong N SOURCE SEED      riffs with one thing otherwise
  * </pre>
  *
- * A source is own, edge or gain (our own strings), or recorded, driven (the recorded clean guitar
- * through an amplifier that is none of ours), overdriven or distorted (a sound font's guitars, each
- * note driven by itself).
+ * A source is own, edge or gain (our own strings), altered (own through what lies between a guitar
+ * and a file), altered-gain, or recorded, driven (the recorded clean guitar through an amplifier
+ * that is none of ours), overdriven or distorted (a sound font's guitars, each note driven by
+ * itself).
  */
 public final class Hearing {
 
@@ -165,12 +166,12 @@ public final class Hearing {
         held(shapes.subList(0, Math.min(n, shapes.size())));
     }
 
-    private static List<double[]> written(Score score) {
+    private List<double[]> written(Score score) {
         List<double[]> all = new ArrayList<>();
         for (Onset o : score.onsets()) {
             for (ScoreNote note : o.notes()) {
                 if (!note.tied()) {
-                    double at = score.time().tempos().seconds(o.at());
+                    double at = sounds.when(score.time().tempos().seconds(o.at()));
                     all.add(new double[] {at, score.board().midi(note.string(), note.fret())});
                 }
             }
@@ -268,6 +269,11 @@ public final class Hearing {
         return w -> w == first;
     }
 
+    /** Whether our own ears read it. */
+    private boolean clean() {
+        return source.equals("own") || source.startsWith("altered") && !source.endsWith("gain");
+    }
+
     private void strokes() throws IOException {
         int wanted = 0;
         int hidden = 0;
@@ -279,10 +285,9 @@ public final class Hearing {
             double late = sounds.recorded() ? ATTACK : 0;
             List<Double> left = new ArrayList<>();
             Take take = sounds.take(d);
-            (source.equals("own") ? OnsetFinder.of(take) : StrokeEar.of(take))
-                    .forEach(t -> left.add(t - late));
+            (clean() ? OnsetFinder.of(take) : StrokeEar.of(take)).forEach(t -> left.add(t - late));
             for (int i = 0; i < onsets.size(); i++) {
-                double at = score.time().tempos().seconds(onsets.get(i).at());
+                double at = sounds.when(score.time().tempos().seconds(onsets.get(i).at()));
                 boolean hit =
                         left.stream()
                                 .filter(t -> Math.abs(t - at) <= 0.01)

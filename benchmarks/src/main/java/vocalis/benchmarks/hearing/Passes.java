@@ -78,7 +78,9 @@ final class Passes {
                 boolean timed =
                         p.state() != Played.State.MISSING && p.state() != Played.State.EXTRA;
                 if (timed && off.containsKey(p.tick())) {
-                    errors.add(p.ms() - off.get(p.tick()));
+                    double at = d.score().time().tempos().seconds(p.tick());
+                    double sooner = 1000 * (sounds.when(at) - at);
+                    errors.add(p.ms() - off.get(p.tick()) - sooner);
                 }
                 wrong += timed ? 0 : 1;
             }
@@ -135,6 +137,9 @@ final class Passes {
                     c[0]++;
                     c[1] += there ? 1 : 0;
                     c[2] += pass.faults().stream().anyMatch(f -> f.tick() != o.at()) ? 1 : 0;
+                    if (Boolean.getBoolean("show")) {
+                        System.out.println(slip + " at " + o.at() + ": " + pass.faults());
+                    }
                 }
             }
         }

@@ -2,8 +2,10 @@ package vocalis.benchmarks.hearing;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import javax.sound.midi.InvalidMidiDataException;
 import javax.sound.midi.MetaMessage;
@@ -64,28 +66,19 @@ public final class Recorded {
     }
 
     private static void synthesise(Path midi, Path wav) throws IOException {
-        Process p =
-                new ProcessBuilder(
-                                "fluidsynth",
-                                "-ni",
-                                "-R",
-                                "0",
-                                "-C",
-                                "0",
-                                "-g",
-                                "0.5",
-                                "-r",
-                                "48000",
-                                "-F",
-                                wav.toString(),
-                                FONT,
-                                midi.toString())
-                        .redirectErrorStream(true)
-                        .start();
+        List<String> line = new ArrayList<>(List.of("fluidsynth", "-ni", "-R", "0", "-C", "0"));
+        line.addAll(List.of("-g", "0.5", "-r", "48000", "-F", wav.toString()));
+        line.addAll(List.of(FONT, midi.toString()));
+        run(line);
+    }
+
+    /** Runs a program that is installed beside ours. */
+    static void run(List<String> line) throws IOException {
+        Process p = new ProcessBuilder(line).redirectErrorStream(true).start();
         try (InputStream in = p.getInputStream()) {
-            in.readAllBytes();
+            String said = new String(in.readAllBytes(), StandardCharsets.UTF_8);
             if (p.waitFor() != 0) {
-                throw new IOException("fluidsynth failed");
+                throw new IOException(line.get(0) + " failed: " + said);
             }
         } catch (InterruptedException e) {
             throw new IOException(e);

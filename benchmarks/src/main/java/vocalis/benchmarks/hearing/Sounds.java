@@ -3,7 +3,9 @@ package vocalis.benchmarks.hearing;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import vocalis.core.derive.Derived;
 import vocalis.core.instrument.Shape;
 import vocalis.core.riff.Ground;
@@ -14,6 +16,7 @@ import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.sound.listen.Take;
 import vocalis.workbench.listening.StandIn;
+import vocalis.workbench.playing.Heard;
 import vocalis.workbench.playing.OfflineRender;
 import vocalis.workbench.playing.Player;
 
@@ -33,12 +36,19 @@ final class Sounds {
 
     private final String source;
 
+    private static final double TAIL_SECONDS = 0.7;
+    private static final String ALTERED = "altered";
+
     /** Those of the lessons are above zero. */
     private long amplifier;
 
+    private int taken;
+    private Optional<Altering> altering = Optional.empty();
+
     /**
-     * @param source own, edge or gain; recorded, driven (the recorded clean guitar through an
-     *     amplifier that is none of ours), overdriven or distorted
+     * @param source own, edge or gain; altered or altered-gain, each take in the next of the ways
+     *     of {@link Altering}, altered-room and so on in one; recorded, driven (the recorded clean
+     *     guitar through an amplifier that is none of ours), overdriven or distorted
      */
     Sounds(String source) {
         this.source = source;
@@ -46,6 +56,11 @@ final class Sounds {
 
     boolean recorded() {
         return PROGRAMS.containsKey(source);
+    }
+
+    /** Where a moment of the score, in seconds, lies in the last take. */
+    double when(double seconds) {
+        return seconds / altering.map(Altering::faster).orElse(1.0);
     }
 
     private Tone tone() {
@@ -87,6 +102,9 @@ final class Sounds {
     }
 
     Take take(Score score, Ground of) throws IOException {
+        if (source.startsWith(ALTERED)) {
+            return altered(score, of.withTone(source.endsWith("gain") ? Tone.GAIN : Tone.CLEAN));
+        }
         if (!recorded()) {
             return StandIn.sound(score, of.withTone(tone()));
         }
@@ -106,5 +124,18 @@ final class Sounds {
             }
         }
         return amplified(Recorded.of(notes, PROGRAMS.get(source)));
+    }
+
+    private Take altered(Score score, Ground ground) throws IOException {
+        Altering[] ways = Altering.values();
+        Altering way = ways[taken++ % ways.length];
+        for (Altering w : ways) {
+            String name = ALTERED + "-" + w.name().toLowerCase(Locale.ROOT).replace('_', '-');
+            way = source.equals(name) ? w : way;
+        }
+        altering = Optional.of(way);
+        Heard heard = new Heard(score, Optional.empty(), ground, way.mix());
+        float[] samples = OfflineRender.of(heard, 1, TAIL_SECONDS).samples();
+        return way.of(Take.ofStereo(samples, Player.RATE));
     }
 }

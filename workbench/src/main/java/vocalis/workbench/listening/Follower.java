@@ -41,13 +41,11 @@ public final class Follower {
     private static final double AGAIN_SECONDS = 0.04;
     private static final double EXTRA_DB = 14;
 
-    /**
-     * Strokes that lie so far from their shapes, in the middle, are driven, or no guitar of ours.
-     */
-    private static final double DRIVEN_DB = 5;
-
     private static final double RINGS_SECONDS = 0.3;
     private static final double FAINT_SECONDS = 0.06;
+
+    /** A stroke of which a net hears less in a rendering as written is not heard in a take. */
+    private static final double AUDIBLE = 0.3;
 
     /** What is like its rendering by so much is that stroke. */
     private static final double LIKE = 0.25;
@@ -57,29 +55,27 @@ public final class Follower {
 
     private final Written written;
     private final Take take;
+    private final PassStrings strings;
     private final Map<Grain, ChangeTrack> tracks = new EnumMap<>(Grain.class);
     private final Score score;
     private final List<Onset> onsets;
     private final LearntEar.Heard ears;
     private final List<HeardStroke> heard;
-    private final StringFaults faults;
     private final List<Ringing.Sound> ringing;
     private final Changes changes;
     private final Brightness brightness;
     private final double round;
-    private final double a4Hz;
 
     private Follower(Written written, Take take, Ear ear) {
         this.written = written;
         score = written.score();
         onsets = written.strokes();
-        a4Hz = written.ground().a4Hz();
         this.take = take;
-        faults = new StringFaults(score, a4Hz);
         ringing = Ringing.of(score);
         ears = ear.heardOfKnown(take);
         heard = ears.strokes();
-        changes = new Changes(take, a4Hz);
+        strings = new PassStrings(written, take, ears);
+        changes = new Changes(take, written.ground().a4Hz());
         brightness = new Brightness(take);
         round = score.time().tempos().seconds(score.length());
     }
@@ -126,23 +122,25 @@ public final class Follower {
         int n = onsets.size();
         double behind = behind(begins);
         int[] taken = new int[n];
-        StringFaults.Read[] read = new StringFaults.Read[n];
         for (int i = 0; i < n; i++) {
             taken[i] = nearest(begins + behind + written.at(i), room(i), used);
             if (taken[i] >= 0) {
                 used[taken[i]] = true;
-                read[i] = read(onsets.get(i), taken[i]);
             }
         }
-        boolean clean = ears.clean() && clean(read);
+        StringFaults.Read[] sounds = ears.clean() ? strings.clean(taken) : new StringFaults.Read[n];
+        boolean clean = ears.clean() && PassStrings.clean(sounds);
         boolean told = clean || !ears.clean();
         ChangeTrack.Fit[] fits = fits(begins, behind, clean);
+        StringFaults.Read[] read = ears.clean() ? sounds : strings.driven(taken);
         double[] late = new double[n];
         double[] cut = new double[n];
         for (int i = 0; i < n; i++) {
             double wanted = begins + written.at(i);
             cut[i] = taken[i] < 0 && onsets.get(i).muted() ? cut(i, wanted) : Double.NaN;
             boolean may = !clean && (ears.clean() || faint(wanted + behind));
+            // What is nearest to a stroke that is not to be heard may be anything.
+            taken[i] = like(fits[i]) || audible(i) ? taken[i] : -1;
             boolean there = taken[i] >= 0 || may || fits[i].likeness() >= PLAYED;
             double at =
                     there && like(fits[i])
@@ -154,9 +152,9 @@ public final class Follower {
         List<Played> strokes = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             if (taken[i] >= 0) {
-                List<Played.StringFault> strings = told ? read[i].faults() : List.of();
+                List<Played.StringFault> wrong = told ? read[i].faults() : List.of();
                 double off = late[i] - middle;
-                strokes.add(judged(i, heard.get(taken[i]), strings, clean, late[i], off));
+                strokes.add(judged(i, heard.get(taken[i]), wrong, clean, late[i], off));
             } else if (!Double.isNaN(late[i])) {
                 boolean muted = !Double.isNaN(cut[i]) || onsets.get(i).muted();
                 strokes.add(played(i, late[i], inTime(late[i] - middle), List.of(), muted));
@@ -164,6 +162,7 @@ public final class Follower {
                 strokes.add(againOrMissing(i, begins, middle));
             } else if (!ears.clean()
                     && !hidden(i)
+                    && audible(i)
                     && !faint(begins + written.at(i) + middle / 1000)) {
                 strokes.add(played(i, 0, Played.State.MISSING, List.of(), false));
             }
@@ -183,11 +182,9 @@ public final class Follower {
                 strokes);
     }
 
-    private StringFaults.Read read(Onset o, int stroke) {
-        return ears.clean()
-                ? faults.of(
-                        o, heard.get(stroke).notes(), LearntEar.beside(take, heard, stroke, a4Hz))
-                : faults.of(o, ears.struck().get(stroke));
+    /** Whether a stroke of a driven pass would be heard if it were played as written. */
+    private boolean audible(int i) {
+        return ears.clean() || written.expected().get(i).begins() >= AUDIBLE;
     }
 
     /** Whether a stroke may be near a time, as far as the nets hear it. */
@@ -295,19 +292,6 @@ public final class Follower {
         long at = onsets.get(i).at();
         int bar = Math.max(0, score.time().meters().bar(at)) + 1;
         return new Played(bar, at, ms, state, strings, muted);
-    }
-
-    /**
-     * Whether most strokes that could be read sound like clean strings; so too where none could.
-     */
-    private static boolean clean(StringFaults.Read[] read) {
-        double[] costs =
-                Arrays.stream(read)
-                        .filter(r -> r != null && !Double.isNaN(r.cost()))
-                        .mapToDouble(StringFaults.Read::cost)
-                        .sorted()
-                        .toArray();
-        return costs.length == 0 || costs[costs.length / 2] < DRIVEN_DB;
     }
 
     private Played judged(

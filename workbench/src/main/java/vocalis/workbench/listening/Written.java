@@ -1,5 +1,6 @@
 package vocalis.workbench.listening;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -12,8 +13,12 @@ import vocalis.core.riff.Ground;
 import vocalis.core.riff.Tone;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
+import vocalis.sound.learnt.NoteEar;
+import vocalis.sound.learnt.StrokeEar;
+import vocalis.sound.learnt.StrokePicture;
 import vocalis.sound.listen.ChangeTrack;
 import vocalis.sound.listen.ChangeTrack.Grain;
+import vocalis.sound.listen.Take;
 
 /**
  * A riff as it is written and as it would sound, clean and driven, so that a take can be laid
@@ -35,14 +40,27 @@ public final class Written {
     /** So often a driven take is rendered anew with the strokes where they were found. */
     private static final int AGAIN = 2;
 
+    /** How near a stroke's time a net hears it begin, in hops of its picture. */
+    private static final int NEAR_HOPS = 5;
+
     private record Grained(Tone tone, Grain grain) {}
+
+    /**
+     * What nets hear of a stroke where it is played as written.
+     *
+     * @param notes the odds of its notes
+     * @param begins how likely a stroke begins there, 0 to 1
+     */
+    record Expected(NoteEar.Struck notes, double begins) {}
 
     private final Score score;
     private final Ground ground;
     private final List<Onset> strokes;
     private final Map<Grained, ChangeTrack> tracks = new HashMap<>();
     private final Map<Tone, Double> matches = new EnumMap<>(Tone.class);
+    private final Map<Tone, List<Expected>> expected = new EnumMap<>(Tone.class);
     private Optional<Tone> tone = Optional.empty();
+    private Optional<Tone> nearest = Optional.empty();
 
     /**
      * @param score one guitar's, as long as a pass
@@ -105,8 +123,36 @@ public final class Written {
                 liked = t;
             }
         }
+        nearest = Optional.of(liked);
         tone = likeness(best) >= SURE ? Optional.of(liked) : Optional.empty();
         return best;
+    }
+
+    /**
+     * What nets hear of each stroke where the riff sounds as written, in the tone that was most
+     * like the last driven take; nothing before there was one.
+     */
+    synchronized List<Expected> expected() {
+        return nearest.map(t -> expected.computeIfAbsent(t, this::expected)).orElse(List.of());
+    }
+
+    private List<Expected> expected(Tone in) {
+        Take take = sound(score, in);
+        double[] likely = StrokeEar.likely(take);
+        double cents = 1200 * Math.log(ground.a4Hz() / 440) / Math.log(2);
+        List<Expected> all = new ArrayList<>();
+        for (int i = 0; i < strokes.size(); i++) {
+            double last = i == 0 ? 1 : at(i) - at(i - 1);
+            double end = i + 1 < strokes.size() ? at(i + 1) : take.seconds();
+            int hop = (int) Math.round(at(i) / StrokePicture.HOP_SECONDS);
+            double begins = 0;
+            for (int h = hop - NEAR_HOPS; h <= hop + NEAR_HOPS; h++) {
+                begins = h < 0 || h >= likely.length ? begins : Math.max(begins, likely[h]);
+            }
+            NoteEar.Struck notes = NoteEar.of(take, at(i), last, end - at(i), cents);
+            all.add(new Expected(notes, begins));
+        }
+        return all;
     }
 
     /** The same in one tone, rendered anew so many times. */
@@ -141,11 +187,14 @@ public final class Written {
     }
 
     private ChangeTrack track(Score of, Grained asked) {
-        Tone tone = asked.tone();
+        return new ChangeTrack(sound(of, asked.tone()), asked.grain());
+    }
+
+    private Take sound(Score of, Tone tone) {
         Ground in = ground.withTone(tone);
         // Strokes that are moved leave it as loud as it was.
         double match = matches.computeIfAbsent(tone, t -> StandIn.match(score, in));
-        return new ChangeTrack(StandIn.sound(of, in, match), asked.grain());
+        return StandIn.sound(of, in, match);
     }
 
     /** The score with its strokes where they were found; where they then lie goes into the last. */
