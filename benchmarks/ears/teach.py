@@ -47,7 +47,9 @@ class Net:
         self.step = 0
 
     def go_on(self, path, mean, spread):
-        """From the weights of a file, as write leaves them."""
+        """From the weights of a file, as write leaves them; where it is narrower, the units of
+        the first layer that it lacks begin at random and count little."""
+        fresh = self.w[0]
         with open(path, 'rb') as f:
             for k in range(struct.unpack('>i', f.read(4))[0]):
                 a, b = struct.unpack('>ii', f.read(8))
@@ -56,6 +58,13 @@ class Net:
                 self.w[k] = np.frombuffer(f.read(2 * a * b), '>i2').reshape(a, b) * scale
         self.b[0] += ((mean / spread) @ (self.w[0] * spread[:, None])).astype('f4')
         self.w[0] = (self.w[0] * spread[:, None]).astype('f4')
+        had = len(self.b[0])
+        more = fresh.shape[1] - had
+        if more > 0:
+            self.w[0] = np.concatenate([self.w[0], fresh[:, had:]], 1)
+            self.b[0] = np.concatenate([self.b[0], np.zeros(more, 'f4')])
+            little = RNG.normal(0, 0.02, (more, self.w[1].shape[1])).astype('f4')
+            self.w[1] = np.concatenate([self.w[1], little]).astype('f4')
 
     def of(self, x):
         for k, (w, b) in enumerate(zip(self.w, self.b)):
@@ -194,7 +203,7 @@ def strokes(folder, out):
             hops.append(f + np.nonzero(keep)[0])
             wanted.append(y[keep])
     hops, wanted = np.concatenate(hops), np.concatenate(wanted)[:, None]
-    net = Net([len(octaves), 96, 24, 1], -2, (0.2, 0))
+    net = Net([len(octaves), 192, 24, 1], -2, (0.2, 0))
     most = 1e-3
     if 'FROM' in os.environ:
         net.go_on(os.environ['FROM'], mean, spread)

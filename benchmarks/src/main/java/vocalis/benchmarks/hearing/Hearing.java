@@ -54,9 +54,6 @@ import vocalis.workbench.playedin.PlayIn;
  */
 public final class Hearing {
 
-    /** How late the recordings rise, in the middle. */
-    private static final double ATTACK = 0.012;
-
     private final int n;
     private final String source;
     private final long seed;
@@ -282,19 +279,20 @@ public final class Hearing {
         for (Derived d : Material.riffs(n, seed)) {
             Score score = d.score();
             List<Onset> onsets = score.onsets().stream().filter(o -> !o.tied()).toList();
-            double late = sounds.recorded() ? ATTACK : 0;
             List<Double> left = new ArrayList<>();
             Take take = sounds.take(d);
-            (clean() ? OnsetFinder.of(take) : StrokeEar.of(take)).forEach(t -> left.add(t - late));
+            (clean() ? OnsetFinder.of(take) : StrokeEar.of(take)).forEach(left::add);
             for (int i = 0; i < onsets.size(); i++) {
-                double at = sounds.when(score.time().tempos().seconds(onsets.get(i).at()));
+                Onset o = onsets.get(i);
+                double written = score.time().tempos().seconds(o.at());
+                double at = sounds.when(written) + sounds.late(score, o);
                 boolean hit =
                         left.stream()
                                 .filter(t -> Math.abs(t - at) <= 0.01)
                                 .findFirst()
                                 .map(left::remove)
                                 .orElse(false);
-                boolean under = i > 0 && onsets.get(i).muted() && !onsets.get(i - 1).muted();
+                boolean under = i > 0 && o.muted() && !onsets.get(i - 1).muted();
                 if (under && !hit) {
                     hidden++;
                 } else {

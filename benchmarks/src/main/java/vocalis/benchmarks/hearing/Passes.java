@@ -68,6 +68,10 @@ final class Passes {
         int wrong = 0;
         for (Derived d : Material.riffs(n, seed)) {
             Map<Long, Double> off = new TreeMap<>();
+            Map<Long, Double> later = new TreeMap<>();
+            for (Onset o : d.score().onsets()) {
+                later.put(o.at(), 1000 * sounds.late(d.score(), o));
+            }
             FollowedPass pass =
                     pass(
                             d,
@@ -80,7 +84,7 @@ final class Passes {
                 if (timed && off.containsKey(p.tick())) {
                     double at = d.score().time().tempos().seconds(p.tick());
                     double sooner = 1000 * (sounds.when(at) - at);
-                    errors.add(p.ms() - off.get(p.tick()) - sooner);
+                    errors.add(p.ms() - off.get(p.tick()) - sooner - later.get(p.tick()));
                 }
                 wrong += timed ? 0 : 1;
             }

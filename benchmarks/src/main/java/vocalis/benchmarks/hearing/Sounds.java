@@ -58,6 +58,22 @@ final class Sounds {
         return PROGRAMS.containsKey(source);
     }
 
+    /**
+     * How long after its time a stroke is heard to begin, in seconds: by the first of its notes.
+     */
+    double late(Score score, Onset o) throws IOException {
+        double first = Double.POSITIVE_INFINITY;
+        double stagger = 0;
+        for (ScoreNote n : o.notes()) {
+            if (recorded() && !n.tied()) {
+                int midi = score.board().midi(n.string(), n.fret());
+                first = Math.min(first, stagger + Recorded.late(midi, PROGRAMS.get(source)));
+                stagger += STAGGER / 2;
+            }
+        }
+        return recorded() ? first : 0;
+    }
+
     /** Where a moment of the score, in seconds, lies in the last take. */
     double when(double seconds) {
         return seconds / altering.map(Altering::faster).orElse(1.0);

@@ -6,11 +6,12 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import vocalis.desktop.session.Place;
 
 /**
  * Finds commands by words: every word typed begins a word of the command's name, of its other
- * words, of its place, or is its key.
+ * words, of its place, or is its key. Where none has them all, those that have most of them.
  */
 public final class CommandSearch {
 
@@ -26,6 +27,10 @@ public final class CommandSearch {
     private static final int PLACE = 4;
     private static final int HERE = 3;
     private static final int MOST_USED = 12;
+
+    /** Words that say nothing of what is wanted. */
+    private static final Set<String> FILL =
+            Set.of("a", "an", "and", "i", "it", "me", "my", "of", "the", "this", "to", "want");
 
     private final Commands commands;
     private final OtherWords other;
@@ -47,12 +52,22 @@ public final class CommandSearch {
      */
     public List<Command> find(String typed, Place here) {
         List<String> wanted = words(typed);
+        List<Command> all = find(wanted, typed, here, wanted.size());
+        List<String> telling = wanted.stream().filter(w -> !FILL.contains(w)).toList();
+        for (int least = telling.size(); all.isEmpty() && least > 0; least--) {
+            all = find(telling, typed, here, least);
+        }
+        return all;
+    }
+
+    /** Those that have at least so many of the words. */
+    private List<Command> find(List<String> wanted, String typed, Place here, int least) {
         List<Fit> fits = new ArrayList<>();
         int order = 0;
         for (Command c : commands.all()) {
             order++;
             if (c.named()) {
-                int points = points(c, wanted, typed, here);
+                int points = points(c, wanted, typed, least);
                 if (points > 0 || wanted.isEmpty()) {
                     int often = Math.min(MOST_USED, used.getOrDefault(c.id(), 0));
                     fits.add(new Fit(c, points + often + here(c, here), order));
@@ -71,7 +86,7 @@ public final class CommandSearch {
         return c.places().contains(here) ? HERE : 0;
     }
 
-    private int points(Command c, List<String> wanted, String typed, Place here) {
+    private int points(Command c, List<String> wanted, String typed, int least) {
         List<String> name = words(c.words());
         List<String> more = words(other.of(c));
         List<String> place = new ArrayList<>();
@@ -81,6 +96,7 @@ public final class CommandSearch {
             return KEY + WHOLE_NAME;
         }
         int sum = plain(c.words()).equals(plain(typed).strip()) ? WHOLE_NAME : 0;
+        int had = 0;
         for (String w : wanted) {
             int best = begins(name, w) ? NAME + (name.contains(w) ? WHOLE_WORD : 0) : 0;
             best =
@@ -90,12 +106,10 @@ public final class CommandSearch {
             best = Math.max(best, begins(more, w) ? OTHER + (more.contains(w) ? OTHER : 0) : 0);
             best = Math.max(best, words(c.printedKey()).contains(w) ? PLACE : 0);
             best = Math.max(best, begins(place, w) ? PLACE : 0);
-            if (best == 0) {
-                return 0;
-            }
+            had += best > 0 ? 1 : 0;
             sum += best;
         }
-        return sum;
+        return had < least ? 0 : sum;
     }
 
     private static boolean begins(List<String> words, String wanted) {

@@ -176,7 +176,7 @@ public final class PlayedSheet {
 
     private void strum() {
         if (source.standIn()) {
-            name.setText("…");
+            name.setText("It strums, and is read …");
             model.standInStrums(this::heard);
         }
     }

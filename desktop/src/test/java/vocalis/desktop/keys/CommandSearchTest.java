@@ -46,6 +46,15 @@ class CommandSearchTest {
         assertThat(found("nonsense")).isEmpty();
     }
 
+    /** A whole sentence finds what has most of its words; what fills it says nothing. */
+    @Test
+    void aSentenceFindsWhatHasMostOfItsWords() {
+        assertThat(found("make it a note softer")).first().isEqualTo("soft");
+        assertThat(found("read the manual")).containsExactly("help");
+        assertThat(found("the")).first().isEqualTo("export");
+        assertThat(found("make it nonsense")).isEmpty();
+    }
+
     /** One of a row of keys is not told beside the others. */
     @Test
     void aRowOfKeysIsFoundOnce() {

@@ -186,7 +186,10 @@ public final class Ear {
             if (learnt.driven()) {
                 return learnt.heard();
             }
-            if (!known && !learnt.onsets().isEmpty()) {
+            if (known) {
+                return learnt.beside(heard(take, onsets, thin));
+            }
+            if (!learnt.onsets().isEmpty()) {
                 return learnt.heard(heard(take, learnt.onsets(), thin));
             }
         }

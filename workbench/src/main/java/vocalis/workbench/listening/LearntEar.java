@@ -95,6 +95,11 @@ final class LearntEar {
         return onsets;
     }
 
+    /** Those strokes as they were read otherwise, with where the nets hear that one begins. */
+    Heard beside(List<HeardStroke> strokes) {
+        return new Heard(strokes, List.of(), List.of(), likely);
+    }
+
     /** Those strokes as they were read otherwise, with the odds of their notes. */
     Heard heard(List<HeardStroke> strokes) {
         double cents = cents();
