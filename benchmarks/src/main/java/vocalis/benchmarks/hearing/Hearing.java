@@ -28,7 +28,6 @@ import vocalis.core.score.Onset;
 import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.sound.learnt.StrokeEar;
-import vocalis.sound.listen.OnsetFinder;
 import vocalis.sound.listen.Take;
 import vocalis.workbench.listening.Holding;
 import vocalis.workbench.playedin.Draft;
@@ -41,7 +40,7 @@ import vocalis.workbench.playedin.PlayIn;
  * held N SOURCE SEED       strums of likely shapes
  * published N FILE SEED    strums of published shapes, own strings
  * played N SOURCE SEED     riffs written down
- * strokes N SOURCE SEED    where strokes are, as the nets hear what is not our own clean strings
+ * strokes N SOURCE SEED    where strokes are
  * followed N SOURCE SEED   riffs as written, laid beside their score
  * late N SOURCE SEED       riffs with strokes early and late
  * wrong N SOURCE SEED      riffs with one thing otherwise
@@ -266,7 +265,7 @@ public final class Hearing {
         return w -> w == first;
     }
 
-    /** Whether our own ears read it. */
+    /** Whether it is one of our own clean strings. */
     private boolean clean() {
         return source.equals("own") || source.startsWith("altered") && !source.endsWith("gain");
     }
@@ -281,7 +280,7 @@ public final class Hearing {
             List<Onset> onsets = score.onsets().stream().filter(o -> !o.tied()).toList();
             List<Double> left = new ArrayList<>();
             Take take = sounds.take(d);
-            (clean() ? OnsetFinder.of(take) : StrokeEar.of(take)).forEach(left::add);
+            left.addAll(clean() ? StrokeEar.ofClean(take) : StrokeEar.of(take));
             for (int i = 0; i < onsets.size(); i++) {
                 Onset o = onsets.get(i);
                 double written = score.time().tempos().seconds(o.at());

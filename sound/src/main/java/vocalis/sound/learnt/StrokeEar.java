@@ -20,6 +20,9 @@ public final class StrokeEar {
     /** From here on it is a stroke, where nothing nearby is likelier. */
     public static final double LEAST = 0.2;
 
+    /** The same of clean strings of ours: what is less likely there is a slide or a finger. */
+    private static final double LEAST_CLEAN = 0.5;
+
     private static final int NEAR = 7;
     private static final int MIDDLE = 2;
     private static final int CUT = 9;
@@ -31,6 +34,11 @@ public final class StrokeEar {
     /** Where something is struck, in seconds from the beginning, by time. */
     public static List<Double> of(Take take) {
         return at(likely(take), LEAST);
+    }
+
+    /** The same of clean strings of ours. */
+    public static List<Double> ofClean(Take take) {
+        return at(likely(take), LEAST_CLEAN);
     }
 
     /** How likely a stroke begins at each hop of {@link StrokePicture#HOP_SECONDS}. */

@@ -13,6 +13,7 @@ import vocalis.core.instrument.Shape;
 import vocalis.core.theory.Key;
 import vocalis.sound.gain.Line;
 import vocalis.sound.learnt.NoteEar;
+import vocalis.sound.learnt.StrokeEar;
 import vocalis.sound.listen.Changes;
 import vocalis.sound.listen.GripReader.Likely;
 import vocalis.sound.listen.HeardNotes;
@@ -193,7 +194,8 @@ public final class Ear {
                 return learnt.heard(heard(take, learnt.onsets(), thin));
             }
         }
-        return new LearntEar.Heard(heard(take, onsets, thin));
+        List<Double> all = known ? onsets : StrokeEar.ofClean(take);
+        return new LearntEar.Heard(heard(take, all, thin));
     }
 
     /**
