@@ -162,12 +162,14 @@ public final class Hearing {
         held(shapes.subList(0, Math.min(n, shapes.size())));
     }
 
-    private List<double[]> written(Score score) {
+    private List<double[]> written(Score score) throws IOException {
         List<double[]> all = new ArrayList<>();
         for (Onset o : score.onsets()) {
             for (ScoreNote note : o.notes()) {
                 if (!note.tied()) {
-                    double at = sounds.when(score.time().tempos().seconds(o.at()));
+                    double at =
+                            sounds.when(score.time().tempos().seconds(o.at()))
+                                    + sounds.late(score, o);
                     all.add(new double[] {at, score.board().midi(note.string(), note.fret())});
                 }
             }
