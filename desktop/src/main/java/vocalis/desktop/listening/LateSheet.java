@@ -13,8 +13,8 @@ import vocalis.desktop.view.Choices;
 import vocalis.desktop.view.Sheets;
 import vocalis.sound.listen.OnsetFinder;
 import vocalis.sound.listen.Take;
-import vocalis.workbench.listening.Latency;
 import vocalis.workbench.listening.Listener;
+import vocalis.workbench.playing.Latency;
 
 /** Measures how late what is played comes in: eight clicks go out, and are heard or tapped. */
 final class LateSheet {

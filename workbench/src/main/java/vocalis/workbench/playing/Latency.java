@@ -1,4 +1,4 @@
-package vocalis.workbench.listening;
+package vocalis.workbench.playing;
 
 import java.util.ArrayList;
 import java.util.List;

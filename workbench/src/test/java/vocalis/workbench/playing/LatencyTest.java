@@ -1,4 +1,4 @@
-package vocalis.workbench.listening;
+package vocalis.workbench.playing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
