@@ -1,7 +1,6 @@
 package vocalis.benchmarks.hearing;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -10,9 +9,7 @@ import java.util.Locale;
 import java.util.stream.Stream;
 import vocalis.core.mix.Controls;
 import vocalis.core.mix.Mix;
-import vocalis.formats.FormatException;
 import vocalis.formats.wav.WavCodec;
-import vocalis.formats.wav.WavReader;
 import vocalis.sound.listen.Take;
 
 /**
@@ -90,7 +87,7 @@ enum Altering {
                     line.addAll(SOFTER);
                     line.addAll(effect);
                     sox(line);
-                    return read(to);
+                    return Recorded.read(to);
                 });
     }
 
@@ -111,7 +108,7 @@ enum Altering {
                     line = new ArrayList<>(List.of("-m", "-v", "1", from.toString()));
                     line.addAll(List.of("-v", text(share), beside.toString(), to.toString()));
                     sox(line);
-                    return read(to);
+                    return Recorded.read(to);
                 });
     }
 
@@ -137,14 +134,6 @@ enum Altering {
         return Files.write(
                 dir.resolve("in.wav"),
                 WavCodec.write(take.stereo(), (int) Math.round(take.rate())));
-    }
-
-    private static Take read(Path wav) throws IOException {
-        try (InputStream in = Files.newInputStream(wav)) {
-            return WavReader.read(in);
-        } catch (FormatException e) {
-            throw new IOException(e);
-        }
     }
 
     private static void sox(List<String> line) throws IOException {

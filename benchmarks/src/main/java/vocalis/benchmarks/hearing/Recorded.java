@@ -91,12 +91,7 @@ public final class Recorded {
             throw new IOException(e);
         }
         synthesise(midi, wav);
-        Take take;
-        try (InputStream in = Files.newInputStream(wav)) {
-            take = WavReader.read(in);
-        } catch (FormatException e) {
-            throw new IOException(e);
-        }
+        Take take = read(wav);
         Files.delete(midi);
         Files.delete(wav);
         Files.delete(dir);
@@ -108,6 +103,15 @@ public final class Recorded {
         line.addAll(List.of("-g", "0.5", "-r", "48000", "-F", wav.toString()));
         line.addAll(List.of(FONT, midi.toString()));
         run(line);
+    }
+
+    /** What another program wrote. */
+    static Take read(Path wav) throws IOException {
+        try (InputStream in = Files.newInputStream(wav)) {
+            return WavReader.read(in);
+        } catch (FormatException e) {
+            throw new IOException(e);
+        }
     }
 
     /** Runs a program that is installed beside ours. */

@@ -28,9 +28,12 @@ public final class CommandSearch {
     private static final int HERE = 3;
     private static final int MOST_USED = 12;
 
-    /** Words that say nothing of what is wanted. */
+    /** Words that say little of what is wanted, where no command has all that was typed. */
     private static final Set<String> FILL =
-            Set.of("a", "an", "and", "i", "it", "me", "my", "of", "the", "this", "to", "want");
+            Set.copyOf(
+                    words(
+                            "a an and are can do get go how i is it make me my of on open please see"
+                                    + " show take the this to want where"));
 
     private final Commands commands;
     private final OtherWords other;

@@ -51,6 +51,7 @@ class CommandSearchTest {
     void aSentenceFindsWhatHasMostOfItsWords() {
         assertThat(found("make it a note softer")).first().isEqualTo("soft");
         assertThat(found("read the manual")).containsExactly("help");
+        assertThat(found("open the manual")).containsExactly("help");
         assertThat(found("the")).first().isEqualTo("export");
         assertThat(found("make it nonsense")).isEmpty();
     }

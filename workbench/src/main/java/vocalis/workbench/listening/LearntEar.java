@@ -75,7 +75,7 @@ final class LearntEar {
 
     LearntEar(Take take, double a4Hz) {
         this.take = take;
-        a4Cents = 1200 * Math.log(a4Hz / 440) / Math.log(2);
+        a4Cents = cents(a4Hz);
         likely = StrokeEar.likely(take);
         onsets = StrokeEar.at(likely, StrokeEar.LEAST);
     }
@@ -146,12 +146,17 @@ final class LearntEar {
         return best;
     }
 
+    /** How far a guitar lies over 440 Hz. */
+    static double cents(double a4Hz) {
+        return 1200 * Math.log(a4Hz / 440) / Math.log(2);
+    }
+
     /** What a net hears in a stroke that was read otherwise. */
     static NoteEar.Struck beside(Take take, List<HeardStroke> strokes, int i, double a4Hz) {
         HeardStroke s = strokes.get(i);
         double last = i == 0 ? 1 : s.seconds() - strokes.get(i - 1).seconds();
         double end = i + 1 < strokes.size() ? strokes.get(i + 1).seconds() : take.seconds();
-        double cents = 1200 * Math.log(a4Hz / 440) / Math.log(2) + s.notes().cents();
+        double cents = cents(a4Hz) + s.notes().cents();
         return NoteEar.of(take, s.seconds(), last, end - s.seconds(), cents);
     }
 

@@ -139,7 +139,7 @@ public final class Written {
     private List<Expected> expected(Tone in) {
         Take take = sound(score, in);
         double[] likely = StrokeEar.likely(take);
-        double cents = 1200 * Math.log(ground.a4Hz() / 440) / Math.log(2);
+        double cents = LearntEar.cents(ground.a4Hz());
         List<Expected> all = new ArrayList<>();
         for (int i = 0; i < strokes.size(); i++) {
             double last = i == 0 ? 1 : at(i) - at(i - 1);
