@@ -15,26 +15,36 @@ import java.util.List;
  */
 final class Layers {
 
-    private record Layer(int outs, float[] offsets, float[] weights) {
+    /** Its weights by input: only rows that begin at 0 are added several numbers at a time. */
+    private record Layer(float[] offsets, float[][] weights) {
 
-        /** Input by input, so that the loop over outputs can be done several at a time. */
-        private float[] of(float[] in, boolean last) {
-            if (in.length * outs != weights.length) {
-                throw new IllegalArgumentException(
-                        "this net sees " + weights.length / outs + " numbers, not " + in.length);
+        /** The weights of an input serve all that are asked before those of the next. */
+        private float[][] of(float[][] in, boolean last) {
+            float[][] out = new float[in.length][];
+            for (int n = 0; n < in.length; n++) {
+                if (in[n].length != weights.length) {
+                    throw new IllegalArgumentException(
+                            "this net sees " + weights.length + " numbers, not " + in[n].length);
+                }
+                out[n] = offsets.clone();
             }
-            float[] out = offsets.clone();
-            for (int i = 0; i < in.length; i++) {
-                float x = in[i];
-                int row = i * outs;
-                for (int k = 0; k < outs; k++) {
-                    out[k] += x * weights[row + k];
+            for (int i = 0; i < weights.length; i++) {
+                for (int n = 0; n < in.length; n++) {
+                    add(in[n][i], weights[i], out[n]);
                 }
             }
-            for (int k = 0; k < outs && !last; k++) {
-                out[k] = Math.max(0, out[k]);
+            for (float[] o : out) {
+                for (int k = 0; k < o.length && !last; k++) {
+                    o[k] = Math.max(0, o[k]);
+                }
             }
             return out;
+        }
+
+        private static void add(float x, float[] weights, float[] to) {
+            for (int k = 0; k < to.length; k++) {
+                to[k] += x * weights[k];
+            }
         }
     }
 
@@ -71,16 +81,23 @@ final class Layers {
         for (int k = 0; k < outs; k++) {
             offsets[k] = in.readFloat();
         }
-        float[] weights = new float[ins * outs];
-        for (int i = 0; i < weights.length; i++) {
-            weights[i] = in.readShort() * scales[i % outs];
+        float[][] weights = new float[ins][outs];
+        for (float[] row : weights) {
+            for (int k = 0; k < outs; k++) {
+                row[k] = in.readShort() * scales[k];
+            }
         }
-        return new Layer(outs, offsets, weights);
+        return new Layer(offsets, weights);
     }
 
     /** What comes out for an input: of each output the logarithm of its odds. */
     float[] of(float[] in) {
-        float[] x = in;
+        return of(new float[][] {in})[0];
+    }
+
+    /** The same for several inputs, which takes less time than one after the other. */
+    float[][] of(float[][] in) {
+        float[][] x = in;
         for (int i = 0; i < layers.size(); i++) {
             x = layers.get(i).of(x, i == layers.size() - 1);
         }

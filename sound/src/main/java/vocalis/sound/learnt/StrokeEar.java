@@ -26,6 +26,12 @@ public final class StrokeEar {
      */
     private static final double LEAST_CLEAN = 0.5;
 
+    private static final int SEEN =
+            LONG_AT.length * StrokePicture.LONGS + SHORT_AT.length * StrokePicture.SHORTS;
+
+    /** So many hops are asked about at once. */
+    private static final int TOGETHER = 16;
+
     private static final int NEAR = 7;
     private static final int MIDDLE = 2;
     private static final int CUT = 9;
@@ -63,21 +69,28 @@ public final class StrokeEar {
 
     private static double[] likely(float[][] picture) {
         double[] likely = new double[picture.length];
-        float[] in =
-                new float
-                        [LONG_AT.length * StrokePicture.LONGS
-                                + SHORT_AT.length * StrokePicture.SHORTS];
-        for (int i = 0; i < likely.length; i++) {
-            int at = 0;
-            for (int by : LONG_AT) {
-                at = copy(picture, i + by, 0, StrokePicture.LONGS, in, at);
+        for (int i = 0; i < likely.length; i += TOGETHER) {
+            float[][] in = new float[Math.min(TOGETHER, likely.length - i)][SEEN];
+            for (int n = 0; n < in.length; n++) {
+                see(picture, i + n, in[n]);
             }
-            for (int by : SHORT_AT) {
-                at = copy(picture, i + by, StrokePicture.LONGS, StrokePicture.SHORTS, in, at);
+            float[][] odds = NET.of(in);
+            for (int n = 0; n < in.length; n++) {
+                likely[i + n] = Layers.share(odds[n][0]);
             }
-            likely[i] = Layers.share(NET.of(in)[0]);
         }
         return likely;
+    }
+
+    /** What the net sees around a hop. */
+    private static void see(float[][] picture, int hop, float[] in) {
+        int at = 0;
+        for (int by : LONG_AT) {
+            at = copy(picture, hop + by, 0, StrokePicture.LONGS, in, at);
+        }
+        for (int by : SHORT_AT) {
+            at = copy(picture, hop + by, StrokePicture.LONGS, StrokePicture.SHORTS, in, at);
+        }
     }
 
     private static int copy(float[][] from, int hop, int first, int n, float[] to, int at) {

@@ -7,7 +7,7 @@ import java.util.function.DoubleUnaryOperator;
  * lies in a take of the same music is where the changes around it fit best, as a picture slid over
  * another: under gain too, where a chord that is struck again hardly gets louder or brighter but
  * changes in the same way each time. Bands and lengths were chosen among some on renders of our
- * own.
+ * own. Only what is asked for is read; by one thread at a time.
  */
 public final class ChangeTrack {
 
@@ -55,11 +55,23 @@ public final class ChangeTrack {
     }
 
     private final Grain grain;
+    private final Take take;
+    private final Windows windows;
+    private final double[] magnitudes;
+    private final int[] edges;
+    private final double silence;
+
+    /** Of each millisecond that was asked for the logarithms of its bands' levels. */
     private final float[][] levels;
 
     public ChangeTrack(Take take, Grain grain) {
+        this.take = take;
         this.grain = grain;
-        levels = levels(take, grain);
+        windows = new Windows(take, Windows.size(grain.windowSeconds, take.rate()));
+        magnitudes = new double[windows.bins()];
+        edges = edges(grain.bands, windows);
+        silence = SILENCE * take.peak();
+        levels = new float[(int) (take.seconds() / HOP_SECONDS)][];
     }
 
     /**
@@ -135,36 +147,36 @@ public final class ChangeTrack {
     }
 
     private float[] before(int ms) {
-        return levels[Math.max(0, ms - grain.reach)];
+        return levels(Math.max(0, ms - grain.reach));
     }
 
     private float[] after(int ms) {
-        return levels[Math.min(levels.length - 1, ms + grain.reach)];
+        return levels(Math.min(levels.length - 1, ms + grain.reach));
     }
 
-    /** Logarithm of the level of each band at each millisecond, in the middle of its window. */
-    private static float[][] levels(Take take, Grain grain) {
-        int bands = grain.bands;
-        Windows windows = new Windows(take, Windows.size(grain.windowSeconds, take.rate()));
-        double[] magnitudes = new double[windows.bins()];
+    private static int[] edges(int bands, Windows windows) {
         int[] edges = new int[bands + 1];
         for (int b = 0; b <= bands; b++) {
             double hz = LOWEST_HZ * Math.pow(HIGHEST_HZ / LOWEST_HZ, (double) b / bands);
-            edges[b] =
-                    Math.max(b == 0 ? 1 : edges[b - 1] + 1, (int) Math.round(hz / windows.hz(1)));
+            int least = b == 0 ? 1 : edges[b - 1] + 1;
+            edges[b] = Math.max(least, (int) Math.round(hz / windows.hz(1)));
         }
-        double silence = SILENCE * take.peak();
-        float[][] levels = new float[(int) (take.seconds() / HOP_SECONDS)][bands];
-        for (int i = 0; i < levels.length; i++) {
-            windows.magnitudes(take.frame(i * HOP_SECONDS) - windows.bins(), magnitudes);
-            for (int b = 0; b < bands; b++) {
+        return edges;
+    }
+
+    /** Logarithm of the level of each band at a millisecond, in the middle of its window. */
+    private float[] levels(int ms) {
+        if (levels[ms] == null) {
+            windows.magnitudes(take.frame(ms * HOP_SECONDS) - windows.bins(), magnitudes);
+            levels[ms] = new float[grain.bands];
+            for (int b = 0; b < grain.bands; b++) {
                 double power = 0;
                 for (int k = edges[b]; k < Math.min(edges[b + 1], magnitudes.length); k++) {
                     power += magnitudes[k] * magnitudes[k];
                 }
-                levels[i][b] = (float) Math.log(silence + Math.sqrt(power));
+                levels[ms][b] = (float) Math.log(silence + Math.sqrt(power));
             }
         }
-        return levels;
+        return levels[ms];
     }
 }

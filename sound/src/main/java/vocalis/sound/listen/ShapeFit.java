@@ -29,9 +29,10 @@ public final class ShapeFit {
 
     private static final double PRIOR = 0.35;
 
-    /** How much of a smooth difference is taken for the room's. */
-    private static final int HALF_SEMITONES = 6;
+    /** How far to both sides, in bins, a difference is smoothed. */
+    private static final int HALF = 6 * PitchScale.A_SEMITONE;
 
+    /** How much of a smooth difference is taken for the room's. */
     private static final double SMOOTH = 0.8;
 
     private final StringSounds sounds;
@@ -42,8 +43,14 @@ public final class ShapeFit {
     private final double loudness;
     private final double[] sum;
     private final double[] off;
-    private final double[] weight;
+    private final double[] model;
+
+    /** What each bin counts, 0 to 1. */
+    private final double[] counts;
+
+    /** Of all before a bin the weights, and what they weigh; bins begin after half a width. */
     private final double[] weights;
+
     private final double[] offs;
 
     public ShapeFit(StringSounds sounds, double[] heard) {
@@ -55,9 +62,10 @@ public final class ShapeFit {
         int n = heard.length;
         sum = new double[n];
         off = new double[n];
-        weight = new double[n];
-        weights = new double[n + 1];
-        offs = new double[n + 1];
+        model = new double[n];
+        counts = new double[n];
+        weights = new double[n + 1 + 2 * HALF];
+        offs = new double[n + 1 + 2 * HALF];
         floorDb = db(floor);
         loudness = Arrays.stream(heard).sum();
         for (int b = 0; b < heard.length; b++) {
@@ -139,33 +147,54 @@ public final class ShapeFit {
             all += sum[b];
         }
         double g = loudness / all;
+        // One step after the other: most of them are then done for several bins at a time.
         for (int b = 0; b < n; b++) {
-            double model = db(g * sum[b] + floor);
-            double d = heardDb[b] - model;
-            double over = Math.max(heardDb[b], model) - floorDb;
-            double w = over < FAINT_DB ? 0 : Math.min(1, over / FULL_DB);
-            off[b] = d;
-            weight[b] = w;
-            weights[b + 1] = weights[b] + w;
-            offs[b + 1] = offs[b] + w * Math.max(-MOST_DB, Math.min(MOST_DB, d));
+            sum[b] = g * sum[b] + floor;
         }
+        for (int b = 0; b < n; b++) {
+            model[b] = db(sum[b]);
+        }
+        for (int b = 0; b < n; b++) {
+            off[b] = heardDb[b] - model[b];
+        }
+        for (int b = 0; b < n; b++) {
+            counts[b] = Math.min(1, (Math.max(heardDb[b], model[b]) - floorDb) / FULL_DB);
+        }
+        for (int b = 0; b < n; b++) {
+            sum[b] = Math.max(-MOST_DB, Math.min(MOST_DB, off[b]));
+        }
+        double seen = 0;
+        double apart = 0;
+        for (int b = 0; b < n; b++) {
+            double w = counts[b] < FAINT_DB / FULL_DB ? 0 : counts[b];
+            counts[b] = w;
+            seen += w;
+            apart += w * sum[b];
+            weights[b + HALF + 1] = seen;
+            offs[b + HALF + 1] = apart;
+        }
+        Arrays.fill(weights, n + HALF + 1, weights.length, weights[n + HALF]);
+        Arrays.fill(offs, n + HALF + 1, offs.length, offs[n + HALF]);
         return price + left();
     }
 
     /** What differs on the average after what differs over an octave together is taken out. */
     private double left() {
-        int half = HALF_SEMITONES * PitchScale.A_SEMITONE;
         int n = heard.length;
+        int width = 2 * HALF + 1;
+        for (int b = 0; b < n; b++) {
+            sum[b] = SMOOTH * (offs[b + width] - offs[b]);
+        }
+        for (int b = 0; b < n; b++) {
+            sum[b] /= weights[b + width] - weights[b] + FEW;
+        }
+        for (int b = 0; b < n; b++) {
+            sum[b] = counts[b] * Math.min(MOST_DB, Math.abs(off[b] - sum[b]));
+        }
         double total = 0;
         for (int b = 0; b < n; b++) {
-            if (weight[b] > 0) {
-                int from = Math.max(0, b - half);
-                int to = Math.min(n, b + half + 1);
-                double smooth =
-                        SMOOTH * (offs[to] - offs[from]) / (weights[to] - weights[from] + FEW);
-                total += weight[b] * Math.min(MOST_DB, Math.abs(off[b] - smooth));
-            }
+            total += sum[b];
         }
-        return total / (weights[n] + 1e-9);
+        return total / (weights[n + HALF] + 1e-9);
     }
 }

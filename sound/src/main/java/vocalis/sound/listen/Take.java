@@ -1,5 +1,7 @@
 package vocalis.sound.listen;
 
+import java.util.Arrays;
+
 /** A stretch of sound on one channel. */
 public final class Take {
 
@@ -73,12 +75,20 @@ public final class Take {
     /** So many frames from one on. */
     double[] stretch(int from, int size) {
         double[] x = new double[size];
-        int first = Math.max(0, from);
-        int end = Math.min(samples.length, from + size);
-        if (end > first) {
-            System.arraycopy(samples, first, x, first - from, end - first);
-        }
+        stretch(from, x);
         return x;
+    }
+
+    /** As many frames from one on as there is room for. */
+    void stretch(int from, double[] into) {
+        int first = Math.max(0, from);
+        int end = Math.min(samples.length, from + into.length);
+        if (end - first < into.length) {
+            Arrays.fill(into, 0);
+        }
+        if (end > first) {
+            System.arraycopy(samples, first, into, first - from, end - first);
+        }
     }
 
     /** The frame nearest to a time. */

@@ -2,12 +2,13 @@ package vocalis.sound.listen;
 
 import vocalis.sound.gain.HannTransform;
 
-/** Magnitudes of stretches of a take under a Hann window. */
+/** Magnitudes of stretches of a take under a Hann window; by one thread at a time. */
 public final class Windows {
 
     private final Take take;
     private final int size;
     private final HannTransform transform;
+    private final double[] stretch;
 
     /**
      * @param size frames, a power of two
@@ -16,6 +17,7 @@ public final class Windows {
         this.take = take;
         this.size = size;
         transform = HannTransform.of(size);
+        stretch = new double[size];
     }
 
     /** The nearest power of two to so many seconds. */
@@ -33,10 +35,10 @@ public final class Windows {
 
     /** Amplitudes of a window's bins: a sine of amplitude 1 has 1 in its bin. */
     public void magnitudes(int from, double[] into) {
-        double[] fft = transform(from);
+        transform(from);
         for (int k = 1; k < size / 2; k++) {
-            double re = fft[2 * k];
-            double im = fft[2 * k + 1];
+            double re = stretch[2 * k];
+            double im = stretch[2 * k + 1];
             into[k] = 4 * Math.sqrt(re * re + im * im) / size;
         }
         into[0] = 0;
@@ -44,13 +46,12 @@ public final class Windows {
 
     /** Phase of a bin of the window that begins at a frame, in radians. */
     double phase(int from, int bin) {
-        double[] fft = transform(from);
-        return Math.atan2(fft[2 * bin + 1], fft[2 * bin]);
+        transform(from);
+        return Math.atan2(stretch[2 * bin + 1], stretch[2 * bin]);
     }
 
-    private double[] transform(int from) {
-        double[] stretch = take.stretch(from, size);
+    private void transform(int from) {
+        take.stretch(from, stretch);
         transform.transform(stretch);
-        return stretch;
     }
 }

@@ -181,8 +181,8 @@ public final class Ear {
         List<Double> some = onsets.subList(0, Math.min(TRIED, onsets.size()));
         List<HeardStroke> plain = heard(take, some, false);
         List<HeardStroke> filled = full(plain) ? plain : heard(take, some, true);
-        boolean thin = costs(filled).sum() < costs(plain).sum();
-        if (best(thin ? filled : plain) > OURS_DB) {
+        boolean thin = filled != plain && costs(filled).sum() < costs(plain).sum();
+        if (!ours(thin ? filled : plain)) {
             LearntEar learnt = new LearntEar(take, a4Hz);
             if (learnt.driven()) {
                 return learnt.heard();
@@ -199,13 +199,14 @@ public final class Ear {
     }
 
     /**
-     * The cost of the quarter of the strokes that fits best: of those that ring, where there are
-     * two, for under a palm hardly anything is left to fit.
+     * Whether shapes of ours explain more than a quarter of the strokes: of those that ring, where
+     * there are two, for under a palm hardly anything is left to fit.
      */
-    private double best(List<HeardStroke> strokes) {
+    private boolean ours(List<HeardStroke> strokes) {
         List<HeardStroke> ring = strokes.stream().filter(s -> !s.muted()).toList();
-        double[] sorted = costs(ring.size() < 2 ? strokes : ring).sorted().toArray();
-        return sorted.length == 0 ? LikelyGrips.NOTHING : sorted[sorted.length / 4];
+        List<HeardStroke> asked = ring.size() < 2 ? strokes : ring;
+        int enough = asked.size() / 4 + 1;
+        return costs(asked).filter(c -> c <= OURS_DB).limit(enough).count() == enough;
     }
 
     /**
