@@ -44,6 +44,7 @@ import vocalis.workbench.playedin.PlayIn;
  * followed N SOURCE SEED   riffs as written, laid beside their score
  * late N SOURCE SEED       riffs with strokes early and late
  * wrong N SOURCE SEED      riffs with one thing otherwise
+ * cost N SOURCE SEED       how long takes are read
  * </pre>
  *
  * A source is own, edge or gain (our own strings), altered (own through what lies between a guitar
@@ -68,7 +69,7 @@ public final class Hearing {
     public static void main(String[] args) throws IOException {
         if (args.length < 4) {
             System.err.println(
-                    "held|published|played|strokes|followed|late|wrong N SOURCE|FILE SEED");
+                    "held|published|played|strokes|followed|late|wrong|cost N SOURCE|FILE SEED");
             System.exit(2);
         }
         Hearing h = new Hearing(Integer.parseInt(args[1]), args[2], Long.parseLong(args[3]));
@@ -81,6 +82,7 @@ public final class Hearing {
             case "followed" -> new Passes(h.n, h.source, h.seed).followed();
             case "late" -> new Passes(h.n, h.source, h.seed).late();
             case "wrong" -> new Passes(h.n, h.source, h.seed).wrong();
+            case "cost" -> new Reading(h.n, h.source, h.seed).cost();
             default -> throw new IllegalArgumentException(args[0]);
         }
         System.out.printf("%.0f s%n", (System.nanoTime() - from) / 1e9);
