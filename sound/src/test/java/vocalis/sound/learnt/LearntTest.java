@@ -140,4 +140,22 @@ class LearntTest {
         assertThat(picture[0]).hasSize(69 + 25);
         assertThat(picture.length).isEqualTo((int) ((BEGINS + 8 * APART + 0.5) / 0.005));
     }
+
+    /** Asked together, inputs answer what they answer alone. */
+    @Test
+    void severalAtOnceAreReadAsOneByOne() {
+        Layers net = Layers.of("strokes.net");
+        Random random = new Random(23);
+        float[][] in = new float[5][1586];
+        for (float[] one : in) {
+            for (int i = 0; i < one.length; i++) {
+                one[i] = (float) (-4 + random.nextGaussian());
+            }
+        }
+        float[][] together = net.of(in);
+        for (int n = 0; n < in.length; n++) {
+            assertThat(together[n]).containsExactly(net.of(in[n]));
+        }
+        assertThat(together[0]).isNotEqualTo(together[1]);
+    }
 }
