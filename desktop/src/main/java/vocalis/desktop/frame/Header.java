@@ -47,9 +47,18 @@ public final class Header extends HBox {
         Label mark = new Label("Vocalis");
         mark.getStyleClass().add("wordmark");
         mark.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(title, state, save, unkept, screens, find, gap, menus.bar(), mark);
+        getChildren().addAll(named(), unkept, screens, find, gap, menus.bar(), mark);
         setAlignment(Pos.CENTER_LEFT);
         getStyleClass().add("header");
+    }
+
+    /** Always a fifth of the row, so that the screens stay where they are whatever the name. */
+    private HBox named() {
+        HBox named = new HBox(14, title, state, save);
+        named.setAlignment(Pos.CENTER_LEFT);
+        named.minWidthProperty().bind(widthProperty().multiply(0.2));
+        named.maxWidthProperty().bind(named.minWidthProperty());
+        return named;
     }
 
     private static void does(Button b, String id, String style, Command command) {

@@ -22,8 +22,11 @@ public interface Ears {
     /** The player leaves the screen: nothing is heard until it plays again. */
     void left();
 
-    /** A pass is over; whether it was clean is told later, if it can be. */
-    void passDone(Consumer<Boolean> clean);
+    /**
+     * A pass is over; whether it was clean is told later, if it can be; empty where nothing of it
+     * was played.
+     */
+    void passDone(Consumer<Optional<Boolean>> clean);
 
     /** What is to be said while nothing was judged. */
     String remark();

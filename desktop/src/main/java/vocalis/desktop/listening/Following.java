@@ -139,10 +139,10 @@ public final class Following implements Ears {
     }
 
     @Override
-    public void passDone(Consumer<Boolean> clean) {
+    public void passDone(Consumer<Optional<Boolean>> clean) {
         Optional<Score> asked = practice.aiming().asked(practice.pace().hundredths());
         if (asked.isEmpty() || asked.get().onsets().isEmpty()) {
-            clean.accept(true);
+            clean.accept(Optional.of(true));
             return;
         }
         Score score = asked.get();
@@ -153,7 +153,7 @@ public final class Following implements Ears {
         Optional<Listener> listener = source.listener();
         if (!source.standIn() && !listener.map(Listener::hearing).orElse(false)) {
             openAgain(listener);
-            clean.accept(true);
+            clean.accept(Optional.of(true));
             return;
         }
         double at =
@@ -192,7 +192,10 @@ public final class Following implements Ears {
                         bleeds = bleeds || heard.isEmpty();
                         heard.filter(p -> !bleeds)
                                 .ifPresentOrElse(p -> told(p, saying), () -> session.say(BLEEDS));
-                        clean.accept(bleeds || clean(heard.get().heard()));
+                        clean.accept(
+                                bleeds
+                                        ? Optional.of(true)
+                                        : heard.map(Pass::heard).flatMap(Following::clean));
                     }
                 });
     }
@@ -258,20 +261,28 @@ public final class Following implements Ears {
     }
 
     private void told(Pass pass, FollowWords saying) {
+        String told = "Pass " + pass.heard().number() + ": " + saying.of(pass.heard());
+        if (pass.heard().silent()) {
+            session.say(told + " It does not count.");
+            return;
+        }
         last = Optional.of(pass);
         words = Optional.of(saying);
         passes.add(pass.heard());
-        session.say("Pass " + pass.heard().number() + ": " + saying.of(pass.heard()));
+        session.say(told);
     }
 
-    private static boolean clean(FollowedPass pass) {
+    private static Optional<Boolean> clean(FollowedPass pass) {
+        if (pass.silent()) {
+            return Optional.empty();
+        }
         boolean otherwise =
                 pass.faults().stream()
                         .anyMatch(
                                 p ->
                                         p.state() != Played.State.EARLY
                                                 && p.state() != Played.State.LATE);
-        return !otherwise && pass.spreadMs() <= CLEAN_MS;
+        return Optional.of(!otherwise && pass.spreadMs() <= CLEAN_MS);
     }
 
     @Override

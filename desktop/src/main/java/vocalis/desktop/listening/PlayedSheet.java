@@ -122,7 +122,6 @@ public final class PlayedSheet {
                 });
         sheet.focus(body);
         sourceChanged();
-        name.setText(source.standIn() ? "Let it strum, or choose your input above." : "");
     }
 
     /** What stands in the sheet, before it is opened. */
@@ -152,7 +151,16 @@ public final class PlayedSheet {
         standIn.setManaged(stand);
         listen.setVisible(!stand);
         listen.setManaged(!stand);
-        listen.setText(source.listener().isPresent() ? "Stop listening  L" : "Listen  L");
+        boolean hears = source.listener().isPresent();
+        listen.setText(hears ? "Stop listening  L" : "Listen  L");
+        if (offered.isEmpty()) {
+            name.setText(
+                    stand
+                            ? "Let it strum, or choose your input above."
+                            : hears
+                                    ? "Strum, and let it ring for a second."
+                                    : "Let it listen, then strum a chord.");
+        }
         from.tick();
     }
 
@@ -164,7 +172,6 @@ public final class PlayedSheet {
             source.close();
         } else {
             source.open();
-            name.setText("Strum, and let it ring for a second.");
         }
         sourceChanged();
     }

@@ -6,18 +6,21 @@ import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import vocalis.sound.device.Devices;
 import vocalis.sound.device.InputLine;
 import vocalis.workbench.listening.Listener;
 
 /**
- * Whom the program listens to: the stand-in player until the player chooses an input. Nothing is
- * opened before it is asked for. Used on the FX thread.
+ * Whom the program listens to: the stand-in player until the player chooses an input, which is
+ * remembered. Nothing is opened before it is asked for. Used on the FX thread.
  */
 public final class Source implements AutoCloseable {
 
     /** Stands for the player that needs no cable. */
     public static final String STAND_IN = "stand-in player";
+
+    private static final String CHOSEN = "chosen ";
 
     private final Function<String, InputLine.Opener> openers;
     private String name = STAND_IN;
@@ -55,16 +58,21 @@ public final class Source implements AutoCloseable {
         late.put(name, seconds);
     }
 
-    /** What was measured, by input, as it is kept from one day to the next. */
+    /** Who is listened to and what was measured, by input, as it is kept to the next day. */
     public String written() {
-        return late.entrySet().stream()
-                .map(e -> Math.round(1e4 * e.getValue()) + " " + e.getKey())
+        Stream<String> measured =
+                late.entrySet().stream()
+                        .map(e -> Math.round(1e4 * e.getValue()) + " " + e.getKey());
+        return Stream.concat(standIn() ? Stream.of() : Stream.of(CHOSEN + name), measured)
                 .collect(Collectors.joining("\n"));
     }
 
     /** Takes up what was kept; what cannot be read is left out. */
     public void read(String written) {
         for (String line : written.split("\n")) {
+            if (line.startsWith(CHOSEN) && line.length() > CHOSEN.length()) {
+                use(line.substring(CHOSEN.length()));
+            }
             if (line.matches("-?\\d{1,6} .+")) {
                 int gap = line.indexOf(' ');
                 late.put(line.substring(gap + 1), Integer.parseInt(line.substring(0, gap)) / 1e4);

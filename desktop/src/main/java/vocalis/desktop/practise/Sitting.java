@@ -66,6 +66,11 @@ public final class Sitting {
         failed += fails ? 1 : -1;
     }
 
+    /** In the pass that was counted last nobody played. */
+    void notPlayed() {
+        passes--;
+    }
+
     /** A tempo of which every pass was clean. */
     void cleanAt(int tempo) {
         best = Math.max(best, tempo);

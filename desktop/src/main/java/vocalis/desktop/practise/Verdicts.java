@@ -65,13 +65,15 @@ public final class Verdicts {
         verdict.ifPresent(clean -> step(now, clean));
     }
 
-    private void heard(Sitting now, boolean clean) {
-        if (!clean) {
+    private void heard(Sitting now, Optional<Boolean> clean) {
+        if (clean.isEmpty()) {
+            now.notPlayed();
+        } else if (!clean.get()) {
             now.heardToFail(true);
             heardToFail = Optional.of(now);
         }
         if (now.goesOn()) {
-            waiting = Optional.of(clean);
+            waiting = clean;
         }
         changed.run();
     }

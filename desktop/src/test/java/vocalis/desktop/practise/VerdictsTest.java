@@ -44,7 +44,7 @@ class VerdictsTest {
                     () -> {});
     private final Verdicts verdicts = new Verdicts(teller, pace, () -> {});
     private final Sitting sitting = new Sitting(Demo.pieces().get(1), 1);
-    private final List<Consumer<Boolean>> asked = new ArrayList<>();
+    private final List<Consumer<Optional<Boolean>>> asked = new ArrayList<>();
     private final List<Integer> tempos = new ArrayList<>();
 
     /** Keeps what it is asked, and the tempo at that time. */
@@ -70,7 +70,7 @@ class VerdictsTest {
         }
 
         @Override
-        public void passDone(Consumer<Boolean> clean) {
+        public void passDone(Consumer<Optional<Boolean>> clean) {
             asked.add(clean);
             tempos.add(pace.tempo());
         }
@@ -105,7 +105,7 @@ class VerdictsTest {
         for (int i = 0; i < passes; i++) {
             pass();
             int before = pace.tempo();
-            asked.get(i).accept(true);
+            asked.get(i).accept(Optional.of(true));
             assertThat(pace.tempo()).as("within a pass").isEqualTo(before);
         }
         assertThat(pace.tempo()).isEqualTo(foot);
@@ -119,12 +119,28 @@ class VerdictsTest {
     void thePlayerHasTheLastWord() {
         verdicts.listenWith(new Slow());
         pass();
-        asked.get(0).accept(false);
+        asked.get(0).accept(Optional.of(false));
         assertThat(sitting.failed()).isEqualTo(1);
         verdicts.overrule();
         assertThat(sitting.failed()).isZero();
         verdicts.overrule();
         assertThat(said).last().isEqualTo("No pass was heard to fail.");
+    }
+
+    /** A pass in which nobody played is none: it neither fails nor steps the ladder. */
+    @Test
+    void aPassThatNobodyPlayedDoesNotCount() {
+        verdicts.listenWith(new Slow());
+        pace.toggleLadder();
+        int foot = pace.tempo();
+        for (int i = 0; i < 2 * pace.climb().orElseThrow().ladder().passes(); i++) {
+            pass();
+            asked.get(i).accept(Optional.empty());
+        }
+        pass();
+        assertThat(pace.tempo()).isEqualTo(foot);
+        assertThat(sitting.passes()).as("the one that is not heard yet").isEqualTo(1);
+        assertThat(sitting.failed()).isZero();
     }
 
     /** Without ears a pass counts at once; one that the player failed is not asked about. */

@@ -46,6 +46,9 @@ public final class FollowWords {
 
     /** A pass in a line. */
     public String of(FollowedPass pass) {
+        if (pass.silent()) {
+            return "Nothing of it was heard.";
+        }
         List<Played> faults = pass.faults();
         List<String> told = new ArrayList<>();
         for (Played p : faults) {
@@ -56,9 +59,6 @@ public final class FollowWords {
         }
         if (faults.size() > MOST_TOLD) {
             told.add(faults.size() - MOST_TOLD + " more");
-        }
-        if (pass.strokes().stream().allMatch(p -> p.state() == Played.State.MISSING)) {
-            return "Nothing of it was heard.";
         }
         if (!pass.judged()) {
             told.add(NOT_CLEAN);

@@ -35,6 +35,11 @@ public record FollowedPass(
         return strokes.stream().filter(s -> s.state() != Played.State.RIGHT).toList();
     }
 
+    /** Whether nothing of it was heard: nobody played. */
+    public boolean silent() {
+        return strokes.stream().allMatch(s -> s.state() == Played.State.MISSING);
+    }
+
     /** The middle of how late strokes are, of those that are known; 0 where none is. */
     static double middle(double[] late) {
         double[] sorted = Arrays.stream(late).filter(ms -> !Double.isNaN(ms)).sorted().toArray();

@@ -114,15 +114,16 @@ public final class Written {
         if (grain == Grain.CLEAN) {
             return found(take, begins, new Grained(Tone.CLEAN, grain), 1, likely);
         }
-        ChangeTrack.Fit[] best = {};
+        double most = -1;
         Tone liked = Tone.CLEAN;
         for (Tone t : tone.map(List::of).orElse(List.of(Tone.values()))) {
-            ChangeTrack.Fit[] fits = found(take, begins, new Grained(t, grain), AGAIN, likely);
-            if (best.length == 0 || likeness(fits) > likeness(best)) {
-                best = fits;
+            double like = likeness(found(take, begins, new Grained(t, grain), 0, likely));
+            if (like > most) {
+                most = like;
                 liked = t;
             }
         }
+        ChangeTrack.Fit[] best = found(take, begins, new Grained(liked, grain), AGAIN, likely);
         nearest = Optional.of(liked);
         tone = likeness(best) >= SURE ? Optional.of(liked) : Optional.empty();
         return best;
