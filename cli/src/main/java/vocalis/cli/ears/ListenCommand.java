@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -15,7 +16,6 @@ import picocli.CommandLine.Parameters;
 import vocalis.cli.options.HandOption;
 import vocalis.cli.options.JsonOption;
 import vocalis.cli.options.Standard;
-import vocalis.cli.options.Takes;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.derive.Derived;
 import vocalis.core.derive.Deriver;
@@ -62,20 +62,29 @@ public final class ListenCommand implements Callable<Integer> {
                         hand.hand(),
                         catalogue,
                         Optional.of(riff.ground().key()));
-        List<FollowedPass> passes =
-                Follower.of(new Written(derived.score(), riff.ground()), Takes.read(take), ear);
-        PrintWriter out = spec.commandLine().getOut();
-        for (FollowedPass p : passes) {
-            String words = FollowWords.of(derived).of(p);
-            out.println(json.on() ? json(p, words, derived) : "pass " + p.number() + ": " + words);
-        }
+        List<FollowedPass> passes = new ArrayList<>();
+        Follower.of(
+                new Written(derived.score(), riff.ground()),
+                LongTake.read(take, spec.commandLine().getErr()),
+                ear,
+                p -> {
+                    passes.add(p);
+                    tell(p, derived);
+                });
         if (passes.isEmpty()) {
             throw new IllegalArgumentException(take + ": nothing is struck in it");
         }
         return passes.stream().allMatch(p -> p.faults().isEmpty()) ? 0 : 1;
     }
 
-    private static String json(FollowedPass p, String words, Derived derived) throws Exception {
+    private void tell(FollowedPass p, Derived derived) {
+        PrintWriter out = spec.commandLine().getOut();
+        String words = FollowWords.of(derived).of(p);
+        out.println(json.on() ? json(p, words, derived) : "pass " + p.number() + ": " + words);
+        out.flush();
+    }
+
+    private static String json(FollowedPass p, String words, Derived derived) {
         ObjectNode n = JsonOption.mapper().createObjectNode();
         n.put("pass", p.number()).put("bars", p.bars()).put("onOne", p.onOne());
         ArrayNode events = n.putArray("events");
@@ -95,6 +104,6 @@ public final class ListenCommand implements Callable<Integer> {
             one.put("muted", e.muted());
         }
         n.put("words", words);
-        return JsonOption.mapper().writeValueAsString(n);
+        return n.toString();
     }
 }

@@ -17,7 +17,6 @@ import vocalis.cli.options.JsonOption;
 import vocalis.cli.options.KeyOption;
 import vocalis.cli.options.NeckOptions;
 import vocalis.cli.options.Standard;
-import vocalis.cli.options.Takes;
 import vocalis.core.choice.Catalogue;
 import vocalis.core.piece.Piece;
 import vocalis.core.rhythm.Meter;
@@ -88,7 +87,7 @@ public final class TranscribeCommand implements Callable<Integer> {
         Draft t =
                 new PlayIn(ground, keyed.key(), hand.hand(), new Catalogue())
                         .of(
-                                Takes.read(take),
+                                LongTake.read(take, spec.commandLine().getErr()),
                                 Optional.ofNullable(tempo),
                                 OptionalDouble.empty(),
                                 Meter.parse(meter),

@@ -62,12 +62,6 @@ public final class Ear {
      */
     private static final double OURS_DB = 4.5;
 
-    /** How sure a stroke is that was only heard by what it stopped. */
-    private static final double HIDDEN_SHARE = 0.5;
-
-    private static final double PALM_DB = 12;
-    private static final double CUT_DB = 20;
-
     private final Fretboard board;
     private final double a4Hz;
     private final LikelyGrips grips;
@@ -130,7 +124,6 @@ public final class Ear {
                             : struck(read.get(0).shape(), s, net, sounding, changes, last, next);
             all.add(new Stroke(s, read, struck, likely.cost(), true));
             if (!read.isEmpty()) {
-                palm(s, read.get(0).shape(), next, changes).ifPresent(all::add);
                 sounding = s.muted() ? Set.of() : grips.notes(read.get(0).shape());
                 if (read.get(0).shape().lowestFretted() > 0) {
                     before = Optional.of(read.get(0).shape());
@@ -240,24 +233,6 @@ public final class Ear {
     private DoubleStream costs(List<HeardStroke> strokes) {
         return strokes.stream()
                 .mapToDouble(s -> grips.of(s.notes(), Optional.empty(), s.muted()).cost());
-    }
-
-    /** A stroke under the palm that cuts a chord off, on its lowest string. */
-    private Optional<Stroke> palm(HeardStroke s, Shape shape, double next, Changes changes) {
-        int low = shape.sounded().iterator().next();
-        int midi = board.midi(low, shape.fret(low));
-        double at = s.seconds() + s.length();
-        double cents = s.notes().cents();
-        boolean cut = !s.muted() && s.length() < next - 0.06;
-        if (!cut || !changes.struckUnderPalm(midi, cents, at)) {
-            return Optional.empty();
-        }
-        HeardNotes one = new HeardNotes(List.of(new HeardNotes.Note(midi, 1)), cents, 0, List.of());
-        Shape held = Shape.silent(board.strings()).with(low, shape.fret(low));
-        double length = s.seconds() + next - at;
-        HeardStroke stroke = new HeardStroke(at, length, one, s.levelDb() - PALM_DB, CUT_DB);
-        return Optional.of(
-                new Stroke(stroke, List.of(new Likely(held, HIDDEN_SHARE)), held, 0, true));
     }
 
     /** A shape without the strings that only ring on from before. */

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import vocalis.core.score.Manner;
 import vocalis.core.score.Onset;
 import vocalis.core.score.Ringing;
@@ -80,10 +81,22 @@ public final class Follower {
         round = score.time().tempos().seconds(score.length());
     }
 
-    /** The passes of a take, which begins with the riff or with its first stroke. */
+    /**
+     * The passes of a take, which begins with the riff or with its first stroke; after the last
+     * that was played there is none.
+     */
     public static List<FollowedPass> of(Written written, Take take, Ear ear) {
+        List<FollowedPass> all = new ArrayList<>();
+        of(written, take, ear, all::add);
+        return all;
+    }
+
+    /** The same, each told as soon as it is read. */
+    public static void of(Written written, Take take, Ear ear, Consumer<FollowedPass> told) {
         Follower f = new Follower(written, take, ear);
-        return f.onsets.isEmpty() || f.heard.isEmpty() ? List.of() : f.passes(take.seconds());
+        if (!f.onsets.isEmpty() && !f.heard.isEmpty()) {
+            f.passes(take.seconds(), told);
+        }
     }
 
     /**
@@ -97,19 +110,23 @@ public final class Follower {
         return f.pass(number - 1, begins, new boolean[f.heard.size()]);
     }
 
-    private List<FollowedPass> passes(double seconds) {
+    private void passes(double seconds, Consumer<FollowedPass> told) {
         double first = score.time().tempos().seconds(onsets.get(0).at());
         double start = start(first);
         int n = Math.max(1, (int) Math.round((seconds - start - 0.5 * round / 4) / round));
-        List<FollowedPass> all = new ArrayList<>();
         boolean[] used = new boolean[heard.size()];
+        List<FollowedPass> waiting = new ArrayList<>();
         for (int p = 0; p < n; p++) {
             double begins = start + p * round;
             if (begins + first < seconds - 0.1) {
-                all.add(pass(p, begins, used));
+                FollowedPass pass = pass(p, begins, used);
+                waiting.add(pass);
+                if (p == 0 || !pass.silent()) {
+                    waiting.forEach(told);
+                    waiting.clear();
+                }
             }
         }
-        return all;
     }
 
     /** Where the riff begins: at the take's beginning where a stroke falls in with it there. */

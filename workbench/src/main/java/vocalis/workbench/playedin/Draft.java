@@ -29,7 +29,7 @@ public final class Draft {
     /** The usual grid, in steps to a quarter. */
     static final int SIXTEENTHS = 4;
 
-    private static final int TRIPLETS = 3;
+    static final int TRIPLETS = 3;
 
     /** What triplets must better the error by. */
     private static final double WORTH = 0.6;

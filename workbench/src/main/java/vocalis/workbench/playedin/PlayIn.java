@@ -54,24 +54,22 @@ public final class PlayIn {
         if (tempo.isEmpty()) {
             remarks.add("The tempo was found from the strokes: " + Math.round(found) + ".");
         }
-        double begins =
-                one.isPresent() ? settled(times, one.getAsDouble(), 60 / found) : times.get(0);
+        double begins = times.get(0);
+        if (one.isPresent()) {
+            double quarter = 60 / found;
+            double settled = Beginning.of(times, one.getAsDouble(), quarter);
+            begins = settled + Beginning.delay(times, settled, quarter);
+            if (begins != settled) {
+                remarks.add(
+                        "All of it lay a sixteenth "
+                                + (begins > settled ? "behind" : "before")
+                                + " the beat, as where the delay of an input is not known, and was"
+                                + " moved onto it. F3, then \"how late\", measures the delay.");
+            }
+        }
         return new Draft(
                 new Draft.Reading(
                         title, ground, key.isPresent(), read, found, begins, meter, remarks),
                 Map.of());
-    }
-
-    /** The beginning of the bar as the strokes have it: they may all be late by the same. */
-    private static double settled(List<Double> times, double one, double quarter) {
-        double step = quarter / Draft.SIXTEENTHS;
-        double x = 0;
-        double y = 0;
-        for (double t : times) {
-            double turn = 2 * Math.PI * (t - one) / step;
-            x += Math.cos(turn);
-            y += Math.sin(turn);
-        }
-        return one + step * Math.atan2(y, x) / (2 * Math.PI);
     }
 }
