@@ -63,8 +63,8 @@ public final class PlayIn {
                 remarks.add(
                         "All of it lay a sixteenth "
                                 + (begins > settled ? "behind" : "before")
-                                + " the beat, as where the delay of an input is not known, and was"
-                                + " moved onto it. F3, then \"how late\", measures the delay.");
+                                + " the beat: that looks like the delay of the input, so it was"
+                                + " moved onto the beat. F3, then \"how late\", measures the delay.");
             }
         }
         return new Draft(
