@@ -87,10 +87,7 @@ public final class GripReader {
         if (shape.voices() == 0 || !seen.add(shape)) {
             return;
         }
-        Set<Integer> sounds = new HashSet<>();
-        for (int s : shape.sounded()) {
-            sounds.add(board.midi(s, shape.fret(s)));
-        }
+        Set<Integer> sounds = notes(board, shape);
         double left = 0;
         for (HeardNotes.Note n : heard.notes()) {
             left += sounds.contains(n.midi()) ? 0 : Math.sqrt(n.share());
@@ -101,18 +98,19 @@ public final class GripReader {
         }
         double work = work(board, shape, hand);
         if (work < UNPLAYABLE) {
-            found.add(
-                    new Weighed(
-                            shape,
-                            LEFT_OUT * left
-                                    + work
-                                    + PER_UNISON * (shape.voices() - sounds.size())));
+            found.add(new Weighed(shape, LEFT_OUT * left + work));
         }
     }
 
+    private static Set<Integer> notes(Fretboard board, Shape shape) {
+        Set<Integer> notes = new HashSet<>();
+        shape.sounded().forEach(s -> notes.add(board.midi(s, shape.fret(s))));
+        return notes;
+    }
+
     /**
-     * What a shape costs the hand: its effort, silent strings inside, how far up it lies; {@link
-     * #UNPLAYABLE} where no hand has it.
+     * What a shape costs the hand: its effort, silent strings inside, strings that double a note of
+     * others, how far up it lies; {@link #UNPLAYABLE} where no hand has it.
      */
     public static double work(Fretboard board, Shape shape, Hand hand) {
         Optional<Fingering> held = Fingering.of(board, shape, hand);
@@ -120,6 +118,7 @@ public final class GripReader {
                 ? UNPLAYABLE
                 : PER_EFFORT * held.get().effort()
                         + PER_SILENT_INSIDE * shape.innerSilences()
+                        + PER_UNISON * (shape.voices() - notes(board, shape).size())
                         + PER_FRET_UP * shape.lowestFretted();
     }
 
