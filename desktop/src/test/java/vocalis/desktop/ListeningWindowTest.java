@@ -56,6 +56,23 @@ class ListeningWindowTest extends WindowDriver {
         assertThat(chord(0).candidate().voicing().shape()).isEqualTo(before);
     }
 
+    /** What was heard is laid beside what stands in the riff by a click, and the riff stays. */
+    @Test
+    void aStrumIsComparedByMouse(FxRobot robot) {
+        Shape before = chord(0).candidate().voicing().shape();
+        run("listen");
+        press(robot, KeyCode.S);
+        await("a name", () -> shown(robot, "#played-compare"));
+        fx(
+                () -> {
+                    robot.lookup("#played-compare").queryAs(Button.class).fire();
+                    return null;
+                });
+        await("both side by side", () -> shown(robot, "#compare-1"));
+        assertThat(shown(robot, "#played-name")).isFalse();
+        assertThat(chord(0).candidate().voicing().shape()).isEqualTo(before);
+    }
+
     /** A click on a string: the stand-in plucks it out of tune, and how far is told. */
     @Test
     void aStringIsTunedByMouse(FxRobot robot) {

@@ -24,6 +24,7 @@ import vocalis.desktop.pictures.RiffPicture;
 import vocalis.desktop.session.Hearing;
 import vocalis.desktop.session.Session;
 import vocalis.desktop.view.Choices;
+import vocalis.desktop.view.Explain;
 import vocalis.desktop.view.HoldToHear;
 import vocalis.desktop.view.Sheets;
 import vocalis.workbench.listening.Holding;
@@ -237,6 +238,14 @@ public final class PlayedSheet {
             HoldToHear.mouse(b, () -> hearing.hear(shape), hearing::endHearing);
             shapes.getChildren().add(b);
         }
+        if (!offered.isEmpty()) {
+            Button b = new Button("Compare  C");
+            b.setId("played-compare");
+            b.setFocusTraversable(false);
+            b.setOnAction(e -> compareFirst());
+            Explain.means(b, "The first shape beside what stands in the riff");
+            shapes.getChildren().add(b);
+        }
         picture.setVisible(played.picture().isPresent());
         played.picture().ifPresent(d -> picture.show(d, RiffPicture.range(d)));
     }
@@ -264,6 +273,11 @@ public final class PlayedSheet {
         take.accept(shape);
     }
 
+    private void compareFirst() {
+        sheet.close();
+        compare.accept(offered.get(0));
+    }
+
     private void pressed(KeyEvent e) {
         KeyCode k = e.getCode();
         Optional<Shape> first = offered.stream().findFirst();
@@ -278,8 +292,7 @@ public final class PlayedSheet {
         } else if (k == KeyCode.ENTER) {
             first.ifPresent(this::choose);
         } else if (k == KeyCode.C && first.isPresent()) {
-            sheet.close();
-            compare.accept(first.get());
+            compareFirst();
         } else if (k.isDigitKey()) {
             int i = k.getName().charAt(k.getName().length() - 1) - '1';
             if (i >= 0 && i < offered.size()) {
