@@ -73,6 +73,7 @@ public final class Following implements Ears {
         on = !on;
         if (on) {
             source.open();
+            Prepared.soon(session);
             session.say(
                     source.standIn()
                             ? "Listening to the stand-in: every pass is told. F11 chooses an input."

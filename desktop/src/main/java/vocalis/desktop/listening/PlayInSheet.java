@@ -100,6 +100,7 @@ public final class PlayInSheet {
                         begin,
                         progress,
                         state);
+        Prepared.soon(session);
         sheet = from.open(host, "Play a riff in", body, WIDTH, clicks, this::toggle, this::tick);
     }
 

@@ -111,6 +111,7 @@ public final class PlayedSheet {
                         hearing.endHearing();
                     }
                 });
+        Prepared.soon(session);
         sheet = host.open("What you play", body, WIDTH);
         Timeline clock = new Timeline(new KeyFrame(Duration.millis(100), e -> tick()));
         clock.setCycleCount(Animation.INDEFINITE);

@@ -29,7 +29,7 @@ final class PracticeSkin extends CanvasSkin<PracticePage> {
     private static final double COUNT = 74;
     private static final double NAMES = 30;
     private static final double WORDS = 34;
-    private static final double HEARD = 30;
+    private static final double HEARD = 44;
     private static final int BARS_A_LINE = 2;
 
     private static final double LARGE_SIZE = 24;

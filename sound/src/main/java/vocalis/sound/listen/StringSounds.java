@@ -28,6 +28,15 @@ public final class StringSounds {
         power = new double[strings][frets + 1][];
     }
 
+    /** Makes all strings up to a fret, so that nobody waits for them later. */
+    public void prepare(int fret) {
+        for (int s = 0; s < power.length; s++) {
+            for (int f = 0; f <= Math.min(fret, power[s].length - 1); f++) {
+                of(s, f);
+            }
+        }
+    }
+
     synchronized double[] of(int string, int fret) {
         double[] p = power[string][fret];
         if (p == null) {

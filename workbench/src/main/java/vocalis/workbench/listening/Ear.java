@@ -62,6 +62,8 @@ public final class Ear {
      */
     private static final double OURS_DB = 4.5;
 
+    private static final int PREPARED_FRET = 10;
+
     private final Fretboard board;
     private final double a4Hz;
     private final LikelyGrips grips;
@@ -84,6 +86,15 @@ public final class Ear {
         this.board = board;
         this.a4Hz = a4Hz;
         grips = new LikelyGrips(board, hand, catalogue, key, Plucks.sounds(board, a4Hz));
+    }
+
+    /**
+     * Makes what the first stroke would wait for, where most is played: some seconds, once for a
+     * tuning.
+     */
+    public void prepare() {
+        Plucks.of(board, a4Hz);
+        Plucks.sounds(board, a4Hz).prepare(PREPARED_FRET);
     }
 
     /** The strokes of a take by time; each is likelier to be where the hand was before. */
