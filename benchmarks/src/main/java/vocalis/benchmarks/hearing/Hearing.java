@@ -12,7 +12,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
@@ -189,15 +188,9 @@ public final class Hearing {
         for (Derived d : Material.riffs(n, seed)) {
             Ground ground = d.riff().ground();
             Take take = sounds.take(d);
-            PlayIn in = new PlayIn(ground, Material.key(d), Hand.MEDIUM, Material.CATALOGUE);
+            PlayIn in = Material.playIn(d);
             long from = System.nanoTime();
-            Draft draft =
-                    in.of(
-                            take,
-                            Optional.of((double) d.riff().tempo()),
-                            OptionalDouble.empty(),
-                            d.riff().meters().meter(0),
-                            "heard");
+            Draft draft = Material.written(in, d, take);
             ratio += (System.nanoTime() - from) / 1e9 / take.seconds() / n;
             List<double[]> left = written(d.score());
             int all = left.size();

@@ -3,6 +3,7 @@ package vocalis.benchmarks.hearing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import vocalis.core.choice.Candidate;
 import vocalis.core.choice.Catalogue;
@@ -31,7 +32,11 @@ import vocalis.core.score.Manner;
 import vocalis.core.theory.Key;
 import vocalis.core.theory.Spelling;
 import vocalis.core.voicing.Family;
+import vocalis.sound.listen.Take;
 import vocalis.workbench.demo.Demo;
+import vocalis.workbench.listening.Ear;
+import vocalis.workbench.playedin.Draft;
+import vocalis.workbench.playedin.PlayIn;
 
 /** Shapes and riffs that ears are tried on, the same for the same seed. */
 final class Material {
@@ -137,6 +142,26 @@ final class Material {
             at += length;
         }
         return new Figure("f", "f", bar, events);
+    }
+
+    /** The ear for a riff whose key is known. */
+    static Ear ear(Derived d) {
+        Ground ground = d.riff().ground();
+        return new Ear(ground.board(), ground.a4Hz(), Hand.MEDIUM, CATALOGUE, key(d));
+    }
+
+    /** A take of a riff written down, its key, tempo and meter known. */
+    static Draft written(PlayIn in, Derived d, Take take) {
+        return in.of(
+                take,
+                Optional.of((double) d.riff().tempo()),
+                OptionalDouble.empty(),
+                d.riff().meters().meter(0),
+                "heard");
+    }
+
+    static PlayIn playIn(Derived d) {
+        return new PlayIn(d.riff().ground(), key(d), Hand.MEDIUM, CATALOGUE);
     }
 
     static Optional<Key> key(Derived d) {

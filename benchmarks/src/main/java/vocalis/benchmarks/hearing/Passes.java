@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
 import vocalis.core.derive.Derived;
-import vocalis.core.hands.Hand;
 import vocalis.core.rhythm.Ticks;
 import vocalis.core.riff.Ground;
 import vocalis.core.score.Onset;
@@ -19,7 +18,6 @@ import vocalis.core.score.Score;
 import vocalis.core.score.ScoreNote;
 import vocalis.core.score.ScoreNoteBuilder;
 import vocalis.sound.listen.Take;
-import vocalis.workbench.listening.Ear;
 import vocalis.workbench.listening.FollowedPass;
 import vocalis.workbench.listening.Follower;
 import vocalis.workbench.listening.Played;
@@ -46,14 +44,7 @@ final class Passes {
 
     private static FollowedPass pass(Derived d, Take take) {
         Ground ground = d.riff().ground();
-        Ear ear =
-                new Ear(
-                        ground.board(),
-                        ground.a4Hz(),
-                        Hand.MEDIUM,
-                        Material.CATALOGUE,
-                        Material.key(d));
-        return Follower.of(new Written(d.score(), ground), take, ear).get(0);
+        return Follower.of(new Written(d.score(), ground), take, Material.ear(d)).get(0);
     }
 
     /**

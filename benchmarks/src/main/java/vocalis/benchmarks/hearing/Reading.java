@@ -4,10 +4,7 @@ import java.io.IOException;
 import java.lang.management.ManagementFactory;
 import java.lang.management.ThreadMXBean;
 import java.util.List;
-import java.util.Optional;
-import java.util.OptionalDouble;
 import vocalis.core.derive.Derived;
-import vocalis.core.hands.Hand;
 import vocalis.core.riff.Ground;
 import vocalis.sound.listen.Take;
 import vocalis.workbench.listening.Ear;
@@ -48,24 +45,11 @@ final class Reading {
             Derived d = riffs.get(i);
             Take take = sounds.take(d);
             Ground ground = d.riff().ground();
-            Ear ear =
-                    new Ear(
-                            ground.board(),
-                            ground.a4Hz(),
-                            Hand.MEDIUM,
-                            Material.CATALOGUE,
-                            Material.key(d));
+            Ear ear = Material.ear(d);
             Written written = new Written(d.score(), ground);
-            PlayIn in = new PlayIn(ground, Material.key(d), Hand.MEDIUM, Material.CATALOGUE);
+            PlayIn in = Material.playIn(d);
             Runnable followed = () -> Follower.of(written, take, ear);
-            Runnable wrote =
-                    () ->
-                            in.of(
-                                    take,
-                                    Optional.of((double) d.riff().tempo()),
-                                    OptionalDouble.empty(),
-                                    d.riff().meters().meter(0),
-                                    "heard");
+            Runnable wrote = () -> Material.written(in, d, take);
             followed.run();
             wrote.run();
             if (i >= WARM) {

@@ -1,6 +1,8 @@
 package vocalis.core.instrument;
 
+import java.util.HashSet;
 import java.util.Objects;
+import java.util.Set;
 
 /**
  * An instrument with its capo: where a shape lies and what it sounds. Frets are counted from the
@@ -43,6 +45,13 @@ public record Fretboard(Instrument instrument, int capo) {
             throw new IllegalArgumentException("fret must be 0 to " + frets() + ", but is " + fret);
         }
         return instrument.tuning().open().get(string) + capo + fret;
+    }
+
+    /** The notes that a shape sounds, as MIDI numbers; one that two strings have counts once. */
+    public Set<Integer> notes(Shape shape) {
+        Set<Integer> notes = new HashSet<>();
+        shape.sounded().forEach(s -> notes.add(midi(s, shape.fret(s))));
+        return notes;
     }
 
     /** Distance in mm along the neck between two frets counted from the capo. */

@@ -87,7 +87,7 @@ public final class GripReader {
         if (shape.voices() == 0 || !seen.add(shape)) {
             return;
         }
-        Set<Integer> sounds = notes(board, shape);
+        Set<Integer> sounds = board.notes(shape);
         double left = 0;
         for (HeardNotes.Note n : heard.notes()) {
             left += sounds.contains(n.midi()) ? 0 : Math.sqrt(n.share());
@@ -102,12 +102,6 @@ public final class GripReader {
         }
     }
 
-    private static Set<Integer> notes(Fretboard board, Shape shape) {
-        Set<Integer> notes = new HashSet<>();
-        shape.sounded().forEach(s -> notes.add(board.midi(s, shape.fret(s))));
-        return notes;
-    }
-
     /**
      * What a shape costs the hand: its effort, silent strings inside, strings that double a note of
      * others, how far up it lies; {@link #UNPLAYABLE} where no hand has it.
@@ -118,7 +112,7 @@ public final class GripReader {
                 ? UNPLAYABLE
                 : PER_EFFORT * held.get().effort()
                         + PER_SILENT_INSIDE * shape.innerSilences()
-                        + PER_UNISON * (shape.voices() - notes(board, shape).size())
+                        + PER_UNISON * (shape.voices() - board.notes(shape).size())
                         + PER_FRET_UP * shape.lowestFretted();
     }
 

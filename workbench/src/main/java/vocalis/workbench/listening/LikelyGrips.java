@@ -236,9 +236,7 @@ final class LikelyGrips {
 
     /** The notes of a shape on the neck. */
     Set<Integer> notes(Shape shape) {
-        Set<Integer> all = new HashSet<>();
-        shape.sounded().forEach(s -> all.add(board.midi(s, shape.fret(s))));
-        return all;
+        return board.notes(shape);
     }
 
     private static double limited(NoteEar.Struck struck, int midi) {

@@ -112,7 +112,7 @@ final class StringFaults {
         for (int string : written.sounded()) {
             on = on.with(string, Shape.SILENT);
         }
-        Set<Integer> ringing = notes(on);
+        Set<Integer> ringing = board.notes(on);
         ToDoubleFunction<Shape> both =
                 s -> cost.applyAsDouble(s) + PER_ODDS * unheard(s, struck, ringing);
         return read(o, base, both, cost, OURS);
@@ -133,7 +133,7 @@ final class StringFaults {
             return Read.NOTHING;
         }
         ToDoubleFunction<Shape> odds =
-                s -> -notes(s).stream().mapToDouble(m -> beside(struck, expected, m)).sum();
+                s -> -board.notes(s).stream().mapToDouble(m -> beside(struck, expected, m)).sum();
         return read(o, written(o), odds, odds, BESIDE_RENDERING);
     }
 
@@ -150,16 +150,10 @@ final class StringFaults {
 
     /** How unlikely it is that a shape was struck, but for notes that ring in any case. */
     private double unheard(Shape shape, NoteEar.Struck struck, Set<Integer> ringing) {
-        return -notes(shape).stream()
+        return -board.notes(shape).stream()
                 .filter(midi -> !ringing.contains(midi))
                 .mapToDouble(midi -> limited(struck, midi))
                 .sum();
-    }
-
-    private Set<Integer> notes(Shape shape) {
-        Set<Integer> all = new HashSet<>();
-        shape.sounded().forEach(s -> all.add(board.midi(s, shape.fret(s))));
-        return all;
     }
 
     private static boolean moves(Onset o) {

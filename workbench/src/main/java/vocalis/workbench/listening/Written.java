@@ -114,19 +114,26 @@ public final class Written {
         if (grain == Grain.CLEAN) {
             return found(take, begins, new Grained(Tone.CLEAN, grain), 1, likely);
         }
+        Tone liked = tone.orElseGet(() -> mostAlike(take, begins, grain, likely));
+        ChangeTrack.Fit[] best = found(take, begins, new Grained(liked, grain), AGAIN, likely);
+        nearest = Optional.of(liked);
+        tone = likeness(best) >= SURE ? Optional.of(liked) : Optional.empty();
+        return best;
+    }
+
+    /** The tone in which the riff, as written, is most like a take. */
+    private Tone mostAlike(
+            ChangeTrack take, double begins, Grain grain, DoubleUnaryOperator likely) {
         double most = -1;
         Tone liked = Tone.CLEAN;
-        for (Tone t : tone.map(List::of).orElse(List.of(Tone.values()))) {
+        for (Tone t : Tone.values()) {
             double like = likeness(found(take, begins, new Grained(t, grain), 0, likely));
             if (like > most) {
                 most = like;
                 liked = t;
             }
         }
-        ChangeTrack.Fit[] best = found(take, begins, new Grained(liked, grain), AGAIN, likely);
-        nearest = Optional.of(liked);
-        tone = likeness(best) >= SURE ? Optional.of(liked) : Optional.empty();
-        return best;
+        return liked;
     }
 
     /**
