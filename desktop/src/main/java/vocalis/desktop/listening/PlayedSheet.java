@@ -12,6 +12,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
@@ -49,7 +50,7 @@ public final class PlayedSheet {
     private final HBox tuner = new HBox(18);
     private final Label name = Choices.text("", "help-head");
     private final Label words = Choices.text("");
-    private final HBox shapes = new HBox(10);
+    private final FlowPane shapes = new FlowPane(10, 8);
     private final RiffPicture picture = new RiffPicture(true);
     private List<Shape> offered = List.of();
     private Sheets.Sheet sheet;
